@@ -1,0 +1,38 @@
+package marvek.core.circuit;
+
+import marvek.core.Require;
+
+/**
+ * A thing that can be seen from the seat and spoken of.
+ *
+ * @param label what drivers call it, e.g. "100 board"
+ * @param fromM station of its first metre
+ * @param toM station of its last metre; equal to {@code fromM} for a thing without length
+ * @param offsetM lateral distance from the centreline, positive to the left
+ * @param valueM number printed on a distance board [m], or null
+ * @param heightM height above the road, or null
+ * @param note free text, may be empty
+ */
+public record Mark(
+    String label,
+    MarkType type,
+    Side side,
+    double fromM,
+    double toM,
+    double offsetM,
+    Double valueM,
+    Double heightM,
+    String note) {
+  public Mark {
+    Require.text("label", label, 80);
+    Require.notNegative("mark station", fromM);
+    Require.notNegative("mark station", toM);
+    Require.finite("mark offset", offsetM);
+    note = note == null ? "" : note;
+  }
+
+  /** Whether it has a length along the road, as a banner has. */
+  public boolean hasLength() {
+    return fromM != toM;
+  }
+}

@@ -1,0 +1,163 @@
+package marvek.core.circuit;
+
+import marvek.core.InvalidValueException;
+
+/**
+ * A centreline as it was surveyed: points in order of travel with the widths to the white lines and
+ * the banking. Immutable; arrays are copied in.
+ *
+ * <p>Coordinates in metres in a local plane, x east, y north, z up; widths in metres seen in the
+ * direction of travel; banking in radians. A closed survey does not repeat its first point.
+ */
+public final class Survey {
+  /** Two points nearer than this are one point entered twice. */
+  public static final double MIN_SPACING_M = 0.05;
+
+  /** Beyond this the shape of a corner between two points is anybody's guess. */
+  public static final double MAX_SPACING_M = 60;
+
+  /** Roads beyond this are a slip of the unit. */
+  private static final double MAX_WIDTH_M = 60;
+
+  private final double[] x;
+  private final double[] y;
+  private final double[] z;
+  private final double[] widthLeft;
+  private final double[] widthRight;
+  private final double[] banking;
+  private final boolean closed;
+
+  /**
+   * @throws InvalidValueException naming the field and the index of the point, if a value is not
+   *     finite, widths are not positive, points coincide or lie too far apart, or there are fewer
+   *     than four
+   */
+  public Survey(
+      double[] xM,
+      double[] yM,
+      double[] zM,
+      double[] widthLeftM,
+      double[] widthRightM,
+      double[] bankingRad,
+      boolean closed) {
+    this.x = xM.clone();
+    this.y = yM.clone();
+    this.z = zM.clone();
+    this.widthLeft = widthLeftM.clone();
+    this.widthRight = widthRightM.clone();
+    this.banking = bankingRad.clone();
+    this.closed = closed;
+    checkSizes();
+    for (int i = 0; i < x.length; i++) {
+      checkPoint(i);
+    }
+    checkSpacing();
+  }
+
+  private void checkSizes() {
+    int n = x.length;
+    if (n < 4) {
+      throw new InvalidValueException(
+          "centreline", "has " + n + " point(s); a road needs at least 4, better one every 5 m");
+    }
+    for (double[] column : new double[][] {y, z, widthLeft, widthRight, banking}) {
+      if (column.length != n) {
+        throw new InvalidValueException(
+            "centreline", "has columns of unequal length (" + n + " and " + column.length + ")");
+      }
+    }
+  }
+
+  private void checkPoint(int i) {
+    finite("x_m", i, x[i]);
+    finite("y_m", i, y[i]);
+    finite("z_m", i, z[i]);
+    width("width_left_m", i, widthLeft[i]);
+    width("width_right_m", i, widthRight[i]);
+    if (!(Math.abs(banking[i]) <= Math.toRadians(45))) {
+      throw new InvalidValueException(
+          "banking_deg", i, "(" + Math.toDegrees(banking[i]) + ") must lie between -45 and 45");
+    }
+  }
+
+  private static void finite(String field, int i, double value) {
+    if (!Double.isFinite(value)) {
+      throw new InvalidValueException(field, i, "(" + value + ") must be a finite number");
+    }
+  }
+
+  private static void width(String field, int i, double value) {
+    if (!(value > 0 && value <= MAX_WIDTH_M)) {
+      throw new InvalidValueException(
+          field, i, "(" + value + ") must be above 0 and at most " + MAX_WIDTH_M + " metres");
+    }
+  }
+
+  private void checkSpacing() {
+    int last = closed ? x.length : x.length - 1;
+    for (int i = 0; i < last; i++) {
+      double chord = chord(i);
+      int next = (i + 1) % x.length;
+      if (!(chord >= MIN_SPACING_M)) {
+        throw new InvalidValueException(
+            "centreline",
+            next,
+            "lies on the point before it ("
+                + chord
+                + " m apart): remove one of the two"
+                + (next == 0 ? "; a closed circuit does not repeat its first point" : ""));
+      }
+      if (chord > MAX_SPACING_M) {
+        throw new InvalidValueException(
+            "centreline",
+            next,
+            String.format(
+                java.util.Locale.ROOT,
+                "lies %.1f m from the point before it; at most %.0f m can be bridged:"
+                    + " add points%s",
+                chord,
+                MAX_SPACING_M,
+                next == 0 ? ", or mark the road as open" : ""));
+      }
+    }
+  }
+
+  /** Plan distance from point i to the next one [m]; wraps on a closed survey. */
+  public double chord(int i) {
+    int next = (i + 1) % x.length;
+    return Math.hypot(x[next] - x[i], y[next] - y[i]);
+  }
+
+  public int size() {
+    return x.length;
+  }
+
+  public boolean closed() {
+    return closed;
+  }
+
+  public double xAt(int i) {
+    return x[i];
+  }
+
+  public double yAt(int i) {
+    return y[i];
+  }
+
+  public double zAt(int i) {
+    return z[i];
+  }
+
+  public double widthLeftAt(int i) {
+    return widthLeft[i];
+  }
+
+  public double widthRightAt(int i) {
+    return widthRight[i];
+  }
+
+  /** Banking [rad], positive where the right edge is the higher one. */
+  public double bankingAt(int i) {
+    return banking[i];
+  }
+}

@@ -1,0 +1,2 @@
+/** Corners of a road: found from its curvature or drawn by hand, and put into classes. */
+package marvek.core.corner;

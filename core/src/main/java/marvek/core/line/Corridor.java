@@ -1,0 +1,150 @@
+package marvek.core.line;
+
+import java.util.List;
+import marvek.core.Require;
+import marvek.core.circuit.Circuit;
+import marvek.core.circuit.DrawnCorner;
+import marvek.core.circuit.Kerb;
+import marvek.core.circuit.Road;
+import marvek.core.circuit.Side;
+import marvek.core.circuit.TrackLimits;
+import marvek.core.vehicle.Vehicle;
+
+/**
+ * How far to each side the middle of the car may go: white lines less half the body and a margin, plus
+ * what kerbs and track limits allow. Immutable; offsets in metres, positive to the left.
+ */
+public final class Corridor {
+  /** Distance that a careful driver leaves to a white line (own assumption). */
+  public static final double DEFAULT_MARGIN_M = 0.15;
+
+  /** Width of a tyre's contact, used for "one tyre on the kerb" (own assumption). */
+  static final double TYRE_M = 0.25;
+
+  /** A line cannot come nearer to the centre of a bend than this share of its radius. */
+  private static final double LARGEST_SHARE_OF_RADIUS = 0.9;
+
+  private final double[] right;
+  private final double[] left;
+
+  private Corridor(double[] right, double[] left) {
+    this.right = right;
+    this.left = left;
+  }
+
+  /**
+   * The corridor for a vehicle on a circuit.
+   *
+   * @param wet whether kerbs are used as in the wet
+   * @param marginM distance left to the white lines, 0 to 2 m
+   */
+  public static Corridor of(
+      Circuit circuit, Road road, Vehicle vehicle, boolean wet, double marginM) {
+    Require.within("margin", marginM, 0, 2);
+    double half = vehicle.bodyWidthM() / 2;
+    double[] left = new double[road.size()];
+    double[] right = new double[road.size()];
+    for (int i = 0; i < left.length; i++) {
+      left[i] = road.widthLeftAt(i) - half - marginM;
+      right[i] = -(road.widthRightAt(i) - half - marginM);
+    }
+    for (Kerb kerb : circuit.kerbs()) {
+      widen(circuit, road, vehicle, kerb, wet, marginM, left, right);
+    }
+    for (int i = 0; i < left.length; i++) {
+      keepInsideRadius(road, i, left, right);
+    }
+    return new Corridor(right, left);
+  }
+
+  private static void widen(
+      Circuit circuit,
+      Road road,
+      Vehicle vehicle,
+      Kerb kerb,
+      boolean wet,
+      double marginM,
+      double[] left,
+      double[] right) {
+    double wanted = reachM(wet ? kerb.useWet() : kerb.use(), vehicle.bodyWidthM(), kerb.widthM());
+    if (!(wanted > 0)) {
+      return;
+    }
+    int from = road.indexOf(kerb.fromM());
+    int count = (int) Math.round(road.distance(kerb.fromM(), kerb.toM()) / road.stepM());
+    for (int k = 0; k <= count; k++) {
+      int i = road.wrap(from + k);
+      TrackLimits rule = ruleAt(circuit, road, road.stationAt(i));
+      double reach = Math.min(wanted, allowedM(rule, vehicle.bodyWidthM(), kerb.widthM()));
+      // On a kerb there is no white line to keep a margin from.
+      double extra = reach > 0 ? reach + marginM : 0;
+      if (kerb.side() == Side.LEFT) {
+        left[i] = Math.max(left[i], road.widthLeftAt(i) - vehicle.bodyWidthM() / 2 - marginM + extra);
+      } else {
+        right[i] =
+            Math.min(right[i], -(road.widthRightAt(i) - vehicle.bodyWidthM() / 2 - marginM + extra));
+      }
+    }
+  }
+
+  /** How far the body's edge goes beyond the white line for a use of the kerb [m]. */
+  static double reachM(Kerb.Use use, double bodyWidthM, double kerbWidthM) {
+    return switch (use) {
+      case NONE -> 0;
+      case TOUCH -> Math.min(0.10, kerbWidthM);
+      case TYRE -> Math.min(TYRE_M, kerbWidthM);
+      case HALF_CAR -> Math.min(bodyWidthM / 2, kerbWidthM);
+      case FULL -> kerbWidthM;
+    };
+  }
+
+  /** How far the body's edge may go beyond the white line under a rule [m]. */
+  static double allowedM(TrackLimits rule, double bodyWidthM, double kerbWidthM) {
+    return switch (rule) {
+      case ONE_WHEEL_INSIDE_LINE -> bodyWidthM - TYRE_M;
+      case TWO_WHEELS_INSIDE_LINE -> bodyWidthM / 2;
+      case KERB_COUNTS_AS_TRACK -> kerbWidthM + bodyWidthM - TYRE_M;
+      case FREE -> Double.POSITIVE_INFINITY;
+    };
+  }
+
+  private static TrackLimits ruleAt(Circuit circuit, Road road, double station) {
+    List<DrawnCorner> corners = circuit.corners();
+    for (DrawnCorner corner : corners) {
+      double length = road.distance(corner.fromM(), corner.toM());
+      if (corner.rule() != null && road.distance(corner.fromM(), station) <= length) {
+        return corner.rule();
+      }
+    }
+    return circuit.trackLimits();
+  }
+
+  private static void keepInsideRadius(Road road, int i, double[] left, double[] right) {
+    double kappa = road.curvatureAt(i);
+    if (kappa > 0) {
+      left[i] = Math.min(left[i], LARGEST_SHARE_OF_RADIUS / kappa);
+    } else if (kappa < 0) {
+      right[i] = Math.max(right[i], LARGEST_SHARE_OF_RADIUS / kappa);
+    }
+    if (left[i] < right[i]) {
+      // The car is wider than the road less its margins: the middle is all there is.
+      double middle = (left[i] + right[i]) / 2;
+      left[i] = middle;
+      right[i] = middle;
+    }
+  }
+
+  /** Largest offset to the left [m]. */
+  public double leftAt(int i) {
+    return left[i];
+  }
+
+  /** Largest offset to the right [m], a negative number as a rule. */
+  public double rightAt(int i) {
+    return right[i];
+  }
+
+  public int size() {
+    return left.length;
+  }
+}

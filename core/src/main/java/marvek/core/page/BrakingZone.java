@@ -1,0 +1,68 @@
+package marvek.core.page;
+
+import java.util.ArrayList;
+import java.util.List;
+import marvek.core.circuit.Road;
+import marvek.core.profile.Lap;
+
+/**
+ * A stretch of a lap on the brakes. Positions are samples; {@code end} may lie before {@code begin} where
+ * the zone crosses the start line.
+ *
+ * @param begin first sample from which tyre braking exceeds {@value #LEAST_G} g for 3 m
+ * @param end first sample off the brake
+ */
+record BrakingZone(int begin, int end, double speedLossMps) {
+  /** Tyre braking below this is not called braking. */
+  static final double LEAST_G = 0.05;
+
+  private static final double LEAST_LENGTH_M = 3;
+
+  /** A lift shorter than this within a zone does not end it. */
+  private static final double BRIDGED_M = 8;
+
+  /** All zones of a lap in the order of their begins. */
+  static List<BrakingZone> of(Lap lap) {
+    Road road = lap.path().road();
+    int origin = offBrakes(lap);
+    List<int[]> runs = new ArrayList<>();
+    int begin = -1;
+    for (int k = 0; k <= lap.size(); k++) {
+      boolean on = k < lap.size() && lap.brakeGAt(road.wrap(origin + k)) > LEAST_G;
+      if (on && begin < 0) {
+        begin = k;
+      } else if (!on && begin >= 0) {
+        addRun(runs, begin, k, road.stepM());
+        begin = -1;
+      }
+    }
+    List<BrakingZone> zones = new ArrayList<>();
+    for (int[] run : runs) {
+      int from = road.wrap(origin + run[0]);
+      int to = road.wrap(origin + run[1]);
+      zones.add(new BrakingZone(from, to, lap.speedAt(from) - lap.speedAt(to)));
+    }
+    return zones;
+  }
+
+  private static void addRun(List<int[]> runs, int begin, int end, double step) {
+    int[] last = runs.isEmpty() ? null : runs.get(runs.size() - 1);
+    if (last != null && (begin - last[1]) * step < BRIDGED_M) {
+      last[1] = end;
+    } else if ((end - begin) * step >= LEAST_LENGTH_M) {
+      runs.add(new int[] {begin, end});
+    }
+  }
+
+  private static int offBrakes(Lap lap) {
+    if (!lap.path().road().closed()) {
+      return 0;
+    }
+    for (int i = 0; i < lap.size(); i++) {
+      if (lap.brakeGAt(i) <= LEAST_G) {
+        return i;
+      }
+    }
+    return 0;
+  }
+}

@@ -1,0 +1,7 @@
+package marvek.core.page;
+
+/** Line that a reference is computed on. */
+public enum LineChoice {
+  SMOOTH,
+  CENTRELINE
+}

@@ -1,0 +1,172 @@
+package marvek.core.page;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import marvek.core.circuit.Road;
+import marvek.core.profile.Lap;
+import marvek.core.profile.ProfileOptions;
+
+/**
+ * Turns a driver's own values into limits on the model: what is slower or earlier than the model can be
+ * run; what is beyond it is said, not computed.
+ */
+final class OwnValuesOnLap {
+  /** Differences below this are the same place. */
+  private static final double SAME_PLACE_M = 0.5;
+
+  private static final double SAME_SPEED_MPS = 0.05;
+
+  /**
+   * @param options limits for the next run of the model
+   * @param remarks what could not be put into it, in words
+   */
+  record Limits(ProfileOptions options, List<Remark> remarks) {}
+
+  private final Lap base;
+  private final Road road;
+  private final double[] cap;
+  private final boolean[] noDrive;
+  private final int[] gear;
+  private final List<Remark> remarks = new ArrayList<>();
+
+  private OwnValuesOnLap(Lap base) {
+    this.base = base;
+    this.road = base.path().road();
+    this.cap = new double[base.size()];
+    Arrays.fill(cap, Double.POSITIVE_INFINITY);
+    this.noDrive = new boolean[base.size()];
+    this.gear = new int[base.size()];
+  }
+
+  static Limits of(Lap base, List<CornerPage> pages, List<OwnValues> own) {
+    OwnValuesOnLap worker = new OwnValuesOnLap(base);
+    for (OwnValues values : own) {
+      for (CornerPage page : pages) {
+        if (page.corner() == values.corner()) {
+          worker.apply(page, values);
+        }
+      }
+    }
+    ProfileOptions options =
+        ProfileOptions.NONE
+            .withSpeedCap(worker.cap)
+            .withNoDrive(worker.noDrive)
+            .withHeldGear(worker.gear);
+    return new Limits(options, worker.remarks);
+  }
+
+  private void apply(CornerPage page, OwnValues own) {
+    if (own.brakeAtM() != null) {
+      brake(page, own.brakeAtM());
+    }
+    if (own.apexSpeedMps() != null) {
+      apexSpeed(page, own.apexSpeedMps());
+    }
+    if (own.throttleFirstM() != null) {
+      throttle(page, own.throttleFirstM());
+    }
+    if (own.cornerGear() != null) {
+      cornerGear(page, own.cornerGear());
+    }
+  }
+
+  /**
+   * The braking curve moved earlier; the speed where it ends held until the model's curve is met again.
+   */
+  private void brake(CornerPage page, double atM) {
+    if (page.brake().atM() == null) {
+      remark(page, "brake.at_m", "The model does not brake here: your point is kept, not computed.");
+      return;
+    }
+    double earlier = road.offsetBetween(atM, page.brake().atM());
+    if (earlier < -SAME_PLACE_M) {
+      remark(
+          page,
+          "brake.at_m",
+          String.format(
+              Locale.ROOT,
+              "%.0f m later than the model can brake from: the lap is computed with the model's point.",
+              -earlier));
+      return;
+    }
+    int shift = (int) Math.round(earlier / road.stepM());
+    int acting = road.indexOf(page.brake().atM());
+    int slowest = road.indexOf(page.lowestSpeedAtM());
+    int span = ahead(acting, slowest);
+    for (int k = 0; k <= span; k++) {
+      int at = road.wrap(acting + k - shift);
+      cap[at] = Math.min(cap[at], base.speedAt(road.wrap(acting + k)));
+    }
+    for (int k = 0; k <= shift; k++) {
+      int at = road.wrap(slowest - shift + k);
+      cap[at] = Math.min(cap[at], base.speedAt(slowest));
+    }
+  }
+
+  private void apexSpeed(CornerPage page, double speedMps) {
+    if (speedMps > page.lowestSpeedMps() + SAME_SPEED_MPS) {
+      remark(
+          page,
+          "apexes.speed_mps",
+          "Faster than the model can go here: the lap is computed with the model's speed.");
+      return;
+    }
+    double share = speedMps / page.lowestSpeedMps();
+    int from = road.indexOf(page.turnIn().atM());
+    int span = ahead(from, road.indexOf(page.exit().trackOutM()));
+    for (int k = 0; k <= span; k++) {
+      int i = road.wrap(from + k);
+      cap[i] = Math.min(cap[i], Math.max(speedMps, share * base.limitSpeedAt(i)));
+    }
+    int slowest = road.indexOf(page.lowestSpeedAtM());
+    cap[slowest] = Math.min(cap[slowest], speedMps);
+  }
+
+  private void throttle(CornerPage page, double firstM) {
+    if (page.throttle().firstM() == null) {
+      remark(page, "throttle.first_m", "The model stays flat here: your point is kept, not computed.");
+      return;
+    }
+    double later = road.offsetBetween(page.throttle().firstM(), firstM);
+    if (later < -SAME_PLACE_M) {
+      remark(
+          page,
+          "throttle.first_m",
+          String.format(
+              Locale.ROOT,
+              "%.0f m before the model has grip to spare: the lap is computed with the model's point.",
+              -later));
+      return;
+    }
+    int from = road.indexOf(page.throttle().firstM());
+    int span = (int) Math.round(later / road.stepM());
+    for (int k = 0; k < span; k++) {
+      noDrive[road.wrap(from + k)] = true;
+    }
+  }
+
+  private void cornerGear(CornerPage page, int wanted) {
+    if (wanted > base.driveline().gears()) {
+      remark(page, "gears.corner", "The car has no gear " + wanted + ".");
+      return;
+    }
+    int slowest = road.indexOf(page.lowestSpeedAtM());
+    int reach = (int) Math.round(8 / road.stepM());
+    for (int k = -reach; k <= 2 * reach; k++) {
+      gear[road.wrap(slowest + k)] = wanted;
+    }
+    if (base.speedAt(slowest) > base.driveline().limiterSpeedMps(wanted)) {
+      remark(page, "gears.corner", "Gear " + wanted + " is beyond the limiter at this speed.");
+    }
+  }
+
+  private int ahead(int from, int to) {
+    return road.closed() ? Math.floorMod(to - from, road.size()) : Math.max(0, to - from);
+  }
+
+  private void remark(CornerPage page, String field, String text) {
+    remarks.add(new Remark(page.corner(), field, text));
+  }
+}

@@ -1,0 +1,310 @@
+package marvek.core.page;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import marvek.core.circuit.Circuit;
+import marvek.core.circuit.Hazard;
+import marvek.core.circuit.Kerb;
+import marvek.core.circuit.Path;
+import marvek.core.circuit.Road;
+import marvek.core.circuit.Side;
+import marvek.core.conditions.Conditions;
+import marvek.core.corner.Corner;
+import marvek.core.page.CornerPage.Apex;
+import marvek.core.page.CornerPage.ApexKind;
+import marvek.core.page.CornerPage.BrakeStyle;
+import marvek.core.profile.GearPlan;
+import marvek.core.profile.Lap;
+import marvek.core.vehicle.Vehicle;
+
+/** Writes the pages of a solved lap, one a corner, in driving order. */
+public final class PageWriter {
+  /** Braking may end a little after the slowest place before it counts for the next corner. */
+  private static final double END_TOLERANCE_M = 15;
+
+  /** The first pressure is looked for this far into the braking zone. */
+  private static final double INITIAL_M = 30;
+
+  /** Bounds between styles of braking, in per cent of full (common practice). */
+  private static final double HARD_PCT = 60;
+
+  private static final double DAB_PCT = 25;
+  private static final double DAB_S = 0.5;
+
+  /** "Near the apex" is this share of the way from turn-in. */
+  private static final double NEAR_APEX_SHARE = 0.85;
+
+  private static final double EARLY_SHARE = 0.42;
+  private static final double LATE_SHARE = 0.60;
+
+  private final Circuit circuit;
+  private final Vehicle vehicle;
+  private final Conditions conditions;
+  private final Lap lap;
+  private final Path path;
+  private final Road road;
+  private final MarkChooser marks;
+
+  private PageWriter(Circuit circuit, Vehicle vehicle, Conditions conditions, Lap lap) {
+    this.circuit = circuit;
+    this.vehicle = vehicle;
+    this.conditions = conditions;
+    this.lap = lap;
+    this.path = lap.path();
+    this.road = path.road();
+    this.marks = new MarkChooser(circuit.marks(), road);
+  }
+
+  /** The pages for corners of the lap's road. */
+  public static List<CornerPage> write(
+      Circuit circuit, Vehicle vehicle, Conditions conditions, Lap lap, List<Corner> corners) {
+    return new PageWriter(circuit, vehicle, conditions, lap).write(corners);
+  }
+
+  private List<CornerPage> write(List<Corner> corners) {
+    List<CornerTrace> traces = new ArrayList<>();
+    for (Corner corner : corners) {
+      traces.add(new CornerTrace(corner, lap));
+    }
+    giveZones(traces);
+    for (int c = 0; c < traces.size(); c++) {
+      CornerTrace next = traces.get((c + 1) % traces.size());
+      boolean last = !road.closed() && c + 1 == traces.size();
+      int end = last ? road.size() - 1 : next.begin();
+      traces.get(c).findTrackOut(traces.size() == 1 && !last ? -1 : end);
+    }
+    List<CornerPage> pages = new ArrayList<>();
+    for (int c = 0; c < traces.size(); c++) {
+      pages.add(page(traces.get(c), nextBegin(traces, c)));
+    }
+    return pages;
+  }
+
+  /** Each braking zone belongs to the first corner whose slowest place lies at or beyond its end. */
+  private void giveZones(List<CornerTrace> traces) {
+    for (BrakingZone zone : BrakingZone.of(lap)) {
+      CornerTrace owner = null;
+      double nearest = Double.POSITIVE_INFINITY;
+      for (CornerTrace trace : traces) {
+        double slack = END_TOLERANCE_M;
+        double way =
+            road.distance(
+                road.wrapStation(road.stationAt(zone.end()) - slack),
+                road.stationAt(trace.slowest));
+        if (way >= 0 && way < nearest) {
+          nearest = way;
+          owner = trace;
+        }
+      }
+      if (owner != null
+          && (owner.braking == null || zone.speedLossMps() > owner.braking.speedLossMps())) {
+        owner.braking = zone;
+      }
+    }
+  }
+
+  private int nextBegin(List<CornerTrace> traces, int c) {
+    if (!road.closed() && c + 1 == traces.size()) {
+      return road.size() - 1;
+    }
+    return traces.get((c + 1) % traces.size()).begin();
+  }
+
+  private CornerPage page(CornerTrace trace, int nextBegin) {
+    Corner corner = trace.corner;
+    int begin = trace.begin();
+    double time = lap.timeBetween(begin, nextBegin);
+    return new CornerPage(
+        corner.number(),
+        corner.name(),
+        corner.direction(),
+        corner.fromM(),
+        corner.toM(),
+        new CornerPage.Approach(path.offsetAt(begin), lap.speedAt(begin)),
+        brake(trace),
+        gears(trace),
+        turnIn(trace),
+        trailBrake(trace),
+        apexes(trace),
+        kerbs(trace),
+        throttle(trace),
+        new CornerPage.Exit(
+            road.stationAt(trace.trackOut),
+            path.offsetAt(trace.trackOut),
+            lap.speedAt(trace.trackOut)),
+        time > 0 ? time : lap.timeS(),
+        lap.speedAt(trace.slowest),
+        road.stationAt(trace.slowest),
+        Map.of(),
+        null,
+        "",
+        wayOut(trace));
+  }
+
+  private static Side outside(Corner corner) {
+    return corner.direction().mirrored();
+  }
+
+  private CornerPage.Brake brake(CornerTrace trace) {
+    BrakingZone zone = trace.braking;
+    if (zone == null) {
+      BrakeStyle style = trace.isFlat() ? BrakeStyle.NONE : BrakeStyle.LIFT;
+      return new CornerPage.Brake(null, null, style, null, null);
+    }
+    double initial = initialPct(trace, zone);
+    double atM = actingPoint(zone.begin());
+    Side outside = outside(trace.corner);
+    return new CornerPage.Brake(
+        atM,
+        initial,
+        style(initial, lap.timeBetween(zone.begin(), zone.end())),
+        marks.target(atM, outside).orElse(null),
+        marks.safe(atM, outside).orElse(null));
+  }
+
+  /** Brake point less the way covered while the foot moves and the pressure builds up by half. */
+  private double actingPoint(int modelBrake) {
+    double seconds = conditions.pedalChangeS() + conditions.brakeBuildUpS() / 2;
+    return road.wrapStation(road.stationAt(modelBrake) - lap.speedAt(modelBrake) * seconds);
+  }
+
+  private double initialPct(CornerTrace trace, BrakingZone zone) {
+    double most = 0;
+    int count =
+        Math.min(trace.ahead(zone.begin(), zone.end()), trace.samples(INITIAL_M));
+    for (int k = 0; k <= count; k++) {
+      most = Math.max(most, lap.brakeShareAt(road.wrap(zone.begin() + k)));
+    }
+    return 100 * most;
+  }
+
+  private static BrakeStyle style(double initialPct, double seconds) {
+    if (initialPct < DAB_PCT || seconds < DAB_S && initialPct < HARD_PCT) {
+      return BrakeStyle.DAB;
+    }
+    return initialPct >= HARD_PCT ? BrakeStyle.HARD : BrakeStyle.SQUEEZE;
+  }
+
+  private CornerPage.Gears gears(CornerTrace trace) {
+    int begin = trace.begin();
+    int span = trace.ahead(begin, trace.slowest) + trace.samples(5);
+    List<Double> downshifts = new ArrayList<>();
+    for (GearPlan.Change change : lap.gearChanges()) {
+      if (change.to() < change.from() && trace.ahead(begin, change.sample()) <= span) {
+        downshifts.add(road.stationAt(change.sample()));
+      }
+    }
+    double start = road.stationAt(begin);
+    downshifts.sort(java.util.Comparator.comparingDouble(s -> road.distance(start, s)));
+    int before = road.wrap(begin - 1);
+    return new CornerPage.Gears(lap.gearAt(before), lap.gearAt(trace.slowest), downshifts);
+  }
+
+  private CornerPage.TurnIn turnIn(CornerTrace trace) {
+    double atM = road.stationAt(trace.turnIn);
+    return new CornerPage.TurnIn(
+        atM,
+        lap.speedAt(trace.turnIn),
+        marks.target(atM, outside(trace.corner)).orElse(null));
+  }
+
+  private CornerPage.TrailBrake trailBrake(CornerTrace trace) {
+    BrakingZone zone = trace.braking;
+    if (zone == null || trace.ahead(zone.begin(), zone.end()) <= trace.ahead(zone.begin(), trace.turnIn)) {
+      return null;
+    }
+    int way = trace.ahead(trace.turnIn, trace.apexes.get(0));
+    return new CornerPage.TrailBrake(
+        100 * lap.brakeShareAt(trace.turnIn),
+        100 * lap.brakeShareAt(road.wrap(trace.turnIn + way / 2)),
+        100 * lap.brakeShareAt(road.wrap(trace.turnIn + (int) (way * NEAR_APEX_SHARE))),
+        road.stationAt(zone.end()));
+  }
+
+  private List<Apex> apexes(CornerTrace trace) {
+    List<Apex> result = new ArrayList<>();
+    double whole = turned(trace, trace.turnIn, trace.trackOut);
+    for (int apex : trace.apexes) {
+      double share = whole > 0 ? turned(trace, trace.turnIn, apex) / whole : 0.5;
+      ApexKind kind =
+          share < EARLY_SHARE ? ApexKind.EARLY : share > LATE_SHARE ? ApexKind.LATE : ApexKind.MID;
+      result.add(
+          new Apex(road.stationAt(apex), path.offsetAt(apex), kind, lap.speedAt(apex)));
+    }
+    return result;
+  }
+
+  /** How far the path turns in the corner's sense between two samples [rad]. */
+  private double turned(CornerTrace trace, int from, int to) {
+    double sum = 0;
+    int count = trace.ahead(from, to);
+    for (int k = 0; k < count; k++) {
+      int i = road.wrap(from + k);
+      sum += Math.max(0, trace.corner.sign() * path.curvatureAt(i)) * path.elementAt(i);
+    }
+    return sum;
+  }
+
+  private CornerPage.Kerbs kerbs(CornerTrace trace) {
+    int inside = trace.corner.sign();
+    return new CornerPage.Kerbs(
+        contact(-inside, road.wrap(trace.turnIn - trace.samples(30)), trace.samples(45)),
+        contact(inside, road.wrap(trace.apexes.get(0) - trace.samples(15)), trace.samples(30)),
+        contact(-inside, road.wrap(trace.trackOut - trace.samples(20)), trace.samples(50)));
+  }
+
+  /** How much of the body is beyond the white line on one side, at most, over a stretch. */
+  private Kerb.Use contact(int side, int from, int count) {
+    double most = Double.NEGATIVE_INFINITY;
+    for (int k = 0; k <= count; k++) {
+      int i = road.wrap(from + k);
+      double edge = side > 0 ? road.widthLeftAt(i) : road.widthRightAt(i);
+      most = Math.max(most, side * path.offsetAt(i) + vehicle.bodyWidthM() / 2 - edge);
+    }
+    if (most < 0.03) {
+      return Kerb.Use.NONE;
+    }
+    if (most < 0.15) {
+      return Kerb.Use.TOUCH;
+    }
+    if (most < 0.45) {
+      return Kerb.Use.TYRE;
+    }
+    return most < 0.7 * vehicle.bodyWidthM() ? Kerb.Use.HALF_CAR : Kerb.Use.FULL;
+  }
+
+  private CornerPage.Throttle throttle(CornerTrace trace) {
+    int first = trace.firstThrottle();
+    if (first < 0) {
+      return new CornerPage.Throttle(null, null, null);
+    }
+    int full = trace.fullThrottle(first);
+    double share = 0;
+    int count = Math.max(1, Math.min(trace.samples(15), full < 0 ? 999 : trace.ahead(first, full)));
+    for (int k = 0; k < count; k++) {
+      share += lap.throttleShareAt(road.wrap(first + k)) / count;
+    }
+    return new CornerPage.Throttle(
+        road.stationAt(first), 100 * share, full < 0 ? null : road.stationAt(full));
+  }
+
+  /** What waits outside, as far as the circuit's file says. */
+  private String wayOut(CornerTrace trace) {
+    Side outside = outside(trace.corner);
+    for (Hazard hazard : circuit.hazards()) {
+      boolean here =
+          hazard.side() == outside
+              && road.distance(trace.corner.fromM(), hazard.fromM())
+                  < trace.corner.lengthM() + 120;
+      if (here) {
+        String side = outside == Side.LEFT ? "left" : "right";
+        String thing = hazard.type().name().toLowerCase(Locale.ROOT).replace('_', ' ');
+        return String.format(
+            Locale.ROOT, "Outside, %s: %s %.0f m beyond the line.", side, thing, hazard.distanceM());
+      }
+    }
+    return "";
+  }
+}

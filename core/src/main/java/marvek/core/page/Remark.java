@@ -1,0 +1,8 @@
+package marvek.core.page;
+
+/**
+ * Something to know about a value of a page that the model could not follow.
+ *
+ * @param field name of the value in the book format
+ */
+public record Remark(int corner, String field, String text) {}

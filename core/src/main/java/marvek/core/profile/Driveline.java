@@ -1,0 +1,100 @@
+package marvek.core.profile;
+
+import marvek.core.vehicle.Engine;
+import marvek.core.vehicle.Gearbox;
+import marvek.core.vehicle.Vehicle;
+
+/**
+ * Wheel force at full throttle over speed, for each gear and for the best of them. Tabulated once: a
+ * torque curve is linear between its points, so interpolation in a fine table is exact but for the table
+ * cells that hold a point.
+ */
+public final class Driveline {
+  private static final double CELL_MPS = 0.05;
+
+  private final int gears;
+  private final double[] limiterSpeed;
+  private final double[][] force;
+  private final double[] best;
+  private final int[] bestGear;
+  private final double radius;
+  private final Gearbox gearbox;
+
+  /** Tabulates the driveline of a vehicle. */
+  public Driveline(Vehicle vehicle) {
+    Engine engine = vehicle.engine();
+    gearbox = vehicle.gearbox();
+    radius = vehicle.tyre().radiusM();
+    gears = gearbox.gears();
+    limiterSpeed = new double[gears + 1];
+    for (int g = 1; g <= gears; g++) {
+      limiterSpeed[g] = speedMps(g, engine.limiterRpm());
+    }
+    int cells = (int) Math.ceil(limiterSpeed[gears] / CELL_MPS) + 2;
+    force = new double[gears + 1][cells];
+    best = new double[cells];
+    bestGear = new int[cells];
+    for (int c = 0; c < cells; c++) {
+      double v = c * CELL_MPS;
+      for (int g = 1; g <= gears; g++) {
+        double torque = engine.curveTorqueNm(rpm(g, v));
+        force[g][c] = torque * gearbox.overallRatio(g) * gearbox.efficiency() / radius;
+        if (v <= limiterSpeed[g] + CELL_MPS && force[g][c] > best[c]) {
+          best[c] = force[g][c];
+          bestGear[c] = g;
+        }
+      }
+      if (bestGear[c] == 0) {
+        best[c] = force[gears][c];
+        bestGear[c] = gears;
+      }
+    }
+  }
+
+  /** Engine speed in a gear [rpm], the clutch shut. */
+  public double rpm(int gear, double speedMps) {
+    return speedMps / radius * gearbox.overallRatio(gear) * 30 / Math.PI;
+  }
+
+  /** Road speed in a gear [m/s]. */
+  public double speedMps(int gear, double engineRpm) {
+    return engineRpm * Math.PI / 30 * radius / gearbox.overallRatio(gear);
+  }
+
+  /** Speed at the limiter in a gear [m/s]. */
+  public double limiterSpeedMps(int gear) {
+    return limiterSpeed[gear];
+  }
+
+  public int gears() {
+    return gears;
+  }
+
+  /** Wheel force at full throttle in a gear [N]; 0 beyond its limiter. */
+  public double forceN(int gear, double speedMps) {
+    if (speedMps > limiterSpeed[gear]) {
+      return 0;
+    }
+    return interpolate(force[gear], speedMps);
+  }
+
+  /** Wheel force at full throttle in the best gear [N]; 0 beyond the top gear's limiter. */
+  public double bestForceN(double speedMps) {
+    if (speedMps > limiterSpeed[gears]) {
+      return 0;
+    }
+    return interpolate(best, speedMps);
+  }
+
+  /** Gear with the largest wheel force at a speed. */
+  public int bestGear(double speedMps) {
+    int c = Math.min(bestGear.length - 1, (int) Math.ceil(speedMps / CELL_MPS));
+    return bestGear[c];
+  }
+
+  private static double interpolate(double[] table, double speedMps) {
+    double t = speedMps / CELL_MPS;
+    int c = Math.min((int) t, table.length - 2);
+    return table[c] + (t - c) * (table[c + 1] - table[c]);
+  }
+}

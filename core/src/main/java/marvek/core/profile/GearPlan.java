@@ -1,0 +1,410 @@
+package marvek.core.profile;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import marvek.core.circuit.Path;
+import marvek.core.vehicle.Vehicle;
+
+/**
+ * Gears along a lap by dynamic programming over (sample, gear), each choice priced in seconds.
+ *
+ * <p>The price of drive not used at a sample is what its speed is worth: the derivative of the time to
+ * the next place where brakes or grip decide the speed, carried backward along the best-gear profile
+ * (adjoint of the forward pass). An upshift costs the drive lost for its time; holding a gear on the
+ * limiter costs the time of going no faster; short-shifting costs the drive of the taller gear, nothing
+ * where grip is the limit. Downshifts under brakes are free and may skip gears; upshifts go one at a
+ * time.
+ */
+public final class GearPlan {
+  /** A change that gains less than this is not worth a hand off the wheel (own assumption). */
+  private static final double LEAST_GAIN_S = 0.002;
+
+  /** Under brakes a lower gear is taken when it turns below this share of the limiter. */
+  private static final double DOWNSHIFT_SHARE = 0.92;
+
+  /** Nobody changes up below this share of the limiter (own assumption). */
+  private static final double SHORT_SHIFT_SHARE = 0.55;
+
+  /** Below this share of the limiter a gear labours and is not driven in (own assumption). */
+  private static final double LABOURING_SHARE = 0.3;
+
+  /** Price of a node that was not reached. */
+  private static final double NEVER = 1e9;
+
+  private final int[] gear;
+  private final double[] driveShare;
+  private final boolean[] braking;
+  private final List<Change> changes;
+
+  /**
+   * One change of gear.
+   *
+   * @param sample where it begins
+   * @param costS time that the change itself costs in lost drive; 0 under brakes
+   */
+  public record Change(int sample, int from, int to, double costS) {}
+
+  private GearPlan(int[] gear, double[] driveShare, boolean[] braking, List<Change> changes) {
+    this.gear = gear;
+    this.driveShare = driveShare;
+    this.braking = braking;
+    this.changes = List.copyOf(changes);
+  }
+
+  int gearAt(int i) {
+    return gear[i];
+  }
+
+  double driveShareAt(int i) {
+    return driveShare[i];
+  }
+
+  boolean brakingAt(int i) {
+    return braking[i];
+  }
+
+  List<Change> changes() {
+    return changes;
+  }
+
+  /** Chooses gears for a best-gear profile {@code w} under the braking curve {@code cap}. */
+  static GearPlan choose(
+      Path path,
+      ForceModel forces,
+      Driveline driveline,
+      Vehicle vehicle,
+      ProfileOptions options,
+      double[] w,
+      double[] cap,
+      int start) {
+    return new Search(path, forces, driveline, vehicle, options, w, cap, start).plan();
+  }
+
+  /** Single-use worker. Position k counts samples from the start; gear index 0 is not used. */
+  private static final class Search {
+    private final Path path;
+    private final ForceModel forces;
+    private final Driveline driveline;
+    private final ProfileOptions options;
+    private final double upshiftS;
+    private final double downshiftS;
+    private final double[] w;
+    private final double[] v;
+    private final int start;
+    private final int n;
+    private final int gears;
+    private final boolean[] capped;
+    private final boolean[] braking;
+    private final double[] worth;
+    private final double[] bestDrive;
+    private final double[] time;
+    private final double[] held;
+    private final double[] cost;
+    private final byte[] fromGear;
+    private final int[] fromK;
+
+    Search(
+        Path path,
+        ForceModel forces,
+        Driveline driveline,
+        Vehicle vehicle,
+        ProfileOptions options,
+        double[] w,
+        double[] cap,
+        int start) {
+      this.path = path;
+      this.forces = forces;
+      this.driveline = driveline;
+      this.options = options;
+      this.upshiftS = vehicle.gearbox().upshiftS();
+      this.downshiftS = vehicle.gearbox().downshiftS();
+      this.w = w;
+      this.start = start;
+      this.n = path.size();
+      this.gears = driveline.gears();
+      this.v = new double[n];
+      this.capped = new boolean[n];
+      this.braking = new boolean[n];
+      this.worth = new double[n];
+      this.bestDrive = new double[n];
+      this.time = new double[n];
+      int nodes = n * (gears + 1);
+      this.held = new double[nodes];
+      this.cost = new double[nodes];
+      this.fromGear = new byte[nodes];
+      this.fromK = new int[nodes];
+      for (int i = 0; i < n; i++) {
+        v[i] = Math.sqrt(w[i]);
+        capped[i] = w[i] >= cap[i] * (1 - 1e-9);
+        bestDrive[i] = Math.min(driveline.bestForceN(v[i]), forces.tractionN(i, w[i]));
+      }
+      markBraking();
+    }
+
+    GearPlan plan() {
+      priceSpeed();
+      sumUp();
+      boolean noBrakes = true;
+      for (boolean b : braking) {
+        noBrakes &= !b;
+      }
+      int[] plan = search(0);
+      int first = plan[start];
+      int last = plan[sample(n - 1)];
+      if (path.road().closed() && (last < first || noBrakes)) {
+        plan = search(last);
+      }
+      underBrakes(plan);
+      return finish(plan);
+    }
+
+    private int sample(int k) {
+      int i = start + k;
+      return i >= n ? i - n : i;
+    }
+
+    private int next(int i) {
+      return i + 1 == n ? (path.road().closed() ? 0 : i) : i + 1;
+    }
+
+    private void markBraking() {
+      double mass = forces.massKg();
+      for (int i = 0; i < path.elements(); i++) {
+        double a = (w[next(i)] - w[i]) / (2 * path.elementAt(i));
+        double tyre = mass * a + forces.resistanceN(i, w[i]);
+        braking[i] = tyre < -0.02 * mass * Constants.G0;
+      }
+    }
+
+    /** Seconds gained for a unit more of the speed's square at each sample. */
+    private void priceSpeed() {
+      double mass = forces.massKg();
+      int rounds = path.road().closed() && !capped[start] ? 2 : 1;
+      double downstream = 0;
+      for (int k = rounds * n - 1; k >= 0; k--) {
+        int i = sample(k % n);
+        int to = next(i);
+        if (capped[i] || to == i) {
+          worth[i] = 0;
+          downstream = 0;
+          continue;
+        }
+        double ds = path.elementAt(i);
+        int before = path.road().wrap(i - 1);
+        double own =
+            ds / square(v[i] + v[to]) + path.elementAt(before) / square(v[before] + v[i]);
+        double dw = 1e-3 * w[i];
+        double slope = (drive(i, w[i] + dw) - drive(i, w[i])) / (dw * mass);
+        worth[i] = own / v[i] + Math.max(0, 1 + 2 * ds * slope) * downstream;
+        downstream = worth[i];
+      }
+    }
+
+    private double drive(int i, double w2) {
+      return forces.netDriveN(i, w2, driveline.bestForceN(Math.sqrt(w2)));
+    }
+
+    private static double square(double a) {
+      return a * a;
+    }
+
+    /** Shortest way through the (sample, gear) net. Gear 0 as first gear leaves it free. */
+    private int[] search(int firstGear) {
+      Arrays.fill(cost, NEVER);
+      for (int g = 1; g <= gears; g++) {
+        cost[at(0, g)] = firstGear == 0 || firstGear == g ? 0 : NEVER;
+      }
+      int settled = 1;
+      for (int k = 0; k + 1 < n; k++) {
+        for (int g = 1; g <= gears; g++) {
+          double base = cost[at(k, g)];
+          if (base < NEVER && (g == 1 || braking[sample(k)] || !labours(g, v[sample(k)]))) {
+            relax(k, k + 1, g, g, base + held[at(k + 1, g)] - held[at(k, g)]);
+          }
+        }
+        settled = settledAfter(k, settled);
+        int i = sample(k);
+        if (mayChange(i)) {
+          change(k, settled, i);
+        }
+      }
+      return trace();
+    }
+
+    private boolean labours(int gear, double speed) {
+      return speed < LABOURING_SHARE * driveline.limiterSpeedMps(gear);
+    }
+
+    private int at(int k, int gear) {
+      return k * (gears + 1) + gear;
+    }
+
+    /** Time from the start, and the price of having held each gear from there, summed up. */
+    private void sumUp() {
+      double[] stay = new double[gears + 1];
+      for (int k = 0; k + 1 < n; k++) {
+        int i = sample(k);
+        time[k + 1] = time[k] + 2 * path.elementAt(i) / (v[i] + v[next(i)]);
+        stayCosts(i, stay);
+        for (int g = 1; g <= gears; g++) {
+          held[at(k + 1, g)] = held[at(k, g)] + stay[g];
+        }
+      }
+    }
+
+    private void stayCosts(int i, double[] stay) {
+      double ds = path.elementAt(Math.min(i, path.elements() - 1));
+      double massTerm = 2 * ds / forces.massKg() * worth[i];
+      int own = options.heldGearAt(i);
+      for (int g = 1; g <= gears; g++) {
+        double limiter = driveline.limiterSpeedMps(g);
+        if (own != 0 && g != own) {
+          stay[g] = 1;
+        } else if (v[i] > limiter) {
+          // Under brakes any gear may be held, clutch or neutral: the lower one is taken in time.
+          stay[g] = braking[i] ? 0 : ds * (1 / limiter - 1 / v[i]);
+        } else {
+          // The last term only breaks ties where grip decides: it prefers the livelier gear.
+          double missing =
+              bestDrive[i] > 0 ? Math.max(0, bestDrive[i] - driveline.forceN(g, v[i])) : 0;
+          stay[g] = massTerm * missing + 1e-9 * ds * g;
+        }
+      }
+    }
+
+    private boolean mayChange(int i) {
+      double lateralG = Math.abs(w[i] * path.curvatureAt(i)) / Constants.G0;
+      return lateralG <= options.noChangeAboveG();
+    }
+
+    private void change(int k, int settled, int i) {
+      for (int g = 1; g <= gears; g++) {
+        double base = cost[at(k, g)];
+        if (base >= NEVER || g > 1 && !braking[i] && labours(g, v[i])) {
+          continue;
+        }
+        if (braking[i]) {
+          if (g > 1) {
+            relax(k, k + 1, g, g - 1, base);
+          }
+          continue;
+        }
+        if (g < gears && v[i] > SHORT_SHIFT_SHARE * driveline.limiterSpeedMps(g)) {
+          double limiter = driveline.limiterSpeedMps(g);
+          double over = Math.max(0, w[i] - limiter * limiter);
+          double price = LEAST_GAIN_S + upshiftCost(i) + worth[i] * over;
+          relax(k, settled, g, g + 1, base + price + holding(k, settled, g + 1));
+        }
+        if (g > 1 && v[i] < driveline.limiterSpeedMps(g - 1)) {
+          double price = LEAST_GAIN_S + downshiftCost(i);
+          relax(k, settled, g, g - 1, base + price + holding(k, settled, g - 1));
+        }
+      }
+    }
+
+    private double holding(int k, int settled, int gear) {
+      return held[at(settled, gear)] - held[at(k, gear)];
+    }
+
+    /** First position at which the next change may come; never goes back as k goes on. */
+    private int settledAfter(int k, int earliest) {
+      double until = time[k] + options.minGearTimeS();
+      int j = Math.max(k + 1, earliest);
+      while (j + 1 < n && time[j] < until) {
+        j++;
+      }
+      return j;
+    }
+
+    private double upshiftCost(int i) {
+      return worth[i] * 2 * v[i] * upshiftS * bestDrive[i] / forces.massKg();
+    }
+
+    private double downshiftCost(int i) {
+      return worth[i] * 2 * v[i] * downshiftS * bestDrive[i] / forces.massKg();
+    }
+
+    private void relax(int k, int to, int gear, int toGear, double value) {
+      int target = at(to, toGear);
+      if (value < cost[target]) {
+        cost[target] = value;
+        fromGear[target] = (byte) gear;
+        fromK[target] = k;
+      }
+    }
+
+    private int[] trace() {
+      int g = gears;
+      for (int lower = gears - 1; lower >= 1; lower--) {
+        // On a tie, as under brakes, the higher gear: down from it is free.
+        if (cost[at(n - 1, lower)] < cost[at(n - 1, g)] - 1e-6) {
+          g = lower;
+        }
+      }
+      int[] plan = new int[n];
+      int k = n - 1;
+      plan[sample(k)] = g;
+      while (k > 0) {
+        int node = at(k, g);
+        for (int j = fromK[node] + 1; j <= k; j++) {
+          plan[sample(j)] = g;
+        }
+        k = fromK[node];
+        g = fromGear[node];
+        plan[sample(k)] = g;
+      }
+      return plan;
+    }
+
+    /** In a braking zone: down through the gears as the speed falls, to the one used at its end. */
+    private void underBrakes(int[] plan) {
+      for (int k = n - 1; k >= 0; k--) {
+        int i = sample(k);
+        int to = next(i);
+        if (!braking[i]) {
+          continue;
+        }
+        int g = plan[to];
+        while (g < gears && v[i] > DOWNSHIFT_SHARE * driveline.limiterSpeedMps(g)) {
+          g++;
+        }
+        int before = path.road().wrap(i - 1);
+        plan[i] = braking[before] ? g : Math.min(g, Math.max(plan[before], plan[to]));
+      }
+    }
+
+    private GearPlan finish(int[] plan) {
+      double[] share = new double[n];
+      Arrays.fill(share, 1);
+      List<Change> changes = new ArrayList<>();
+      for (int k = 0; k < n; k++) {
+        int i = sample(k);
+        int to = next(i);
+        if (plan[to] == plan[i]) {
+          continue;
+        }
+        boolean up = plan[to] > plan[i];
+        boolean free = braking[i] || !up && braking[to];
+        double cost = free ? 0 : up ? upshiftCost(i) : downshiftCost(i);
+        changes.add(new Change(to, plan[i], plan[to], cost));
+        if (!free) {
+          cutDrive(share, to, up ? upshiftS : downshiftS);
+        }
+      }
+      return new GearPlan(plan, share, braking, changes);
+    }
+
+    private void cutDrive(double[] share, int at, double seconds) {
+      double way = v[at] * seconds;
+      for (int i = at; way > 0; i = next(i)) {
+        double ds = path.elementAt(Math.min(i, path.elements() - 1));
+        share[i] = Math.max(0, 1 - way / ds);
+        way -= ds;
+        if (next(i) == i) {
+          return;
+        }
+      }
+    }
+  }
+}

@@ -1,0 +1,186 @@
+package marvek.core.profile;
+
+import java.util.List;
+import marvek.core.circuit.Path;
+import marvek.core.vehicle.Vehicle;
+
+/** A solved lap: speed, forces, gears and time at each sample of its path. Immutable. */
+public final class Lap {
+  private final Path path;
+  private final Driveline driveline;
+  private final double mass;
+  private final double maxBrake;
+  private final double[] v;
+  private final double[] limit;
+  private final double[] time;
+  private final double[] tyreForce;
+  private final double[] engineForce;
+  private final double[] lateralUse;
+  private final double[] longitudinal;
+  private final boolean[] shifting;
+  private final int[] gear;
+  private final List<GearPlan.Change> changes;
+  private final boolean converged;
+
+  Lap(
+      Path path,
+      ForceModel forces,
+      Driveline driveline,
+      Vehicle vehicle,
+      GearPlan plan,
+      double[] w,
+      double[] limitW,
+      boolean converged) {
+    int n = path.size();
+    this.path = path;
+    this.driveline = driveline;
+    this.mass = forces.massKg();
+    this.maxBrake = vehicle.brakes().maxForceN();
+    this.converged = converged;
+    this.changes = plan.changes();
+    v = new double[n];
+    limit = new double[n];
+    time = new double[n + 1];
+    tyreForce = new double[n];
+    engineForce = new double[n];
+    lateralUse = new double[n];
+    longitudinal = new double[n];
+    gear = new int[n];
+    shifting = new boolean[n];
+    for (int i = 0; i < n; i++) {
+      v[i] = Math.sqrt(w[i]);
+      limit[i] = Math.sqrt(limitW[i]);
+      gear[i] = plan.gearAt(i);
+      engineForce[i] = driveline.forceN(gear[i], v[i]) * plan.driveShareAt(i);
+      shifting[i] = plan.driveShareAt(i) < 1;
+      lateralUse[i] = forces.lateralUse(i, w[i]);
+    }
+    for (int i = 0; i < path.elements(); i++) {
+      time[i + 1] = time[i] + 2 * path.elementAt(i) / (v[i] + v[path.road().wrap(i + 1)]);
+    }
+    for (int i = 0; i < n; i++) {
+      longitudinal[i] = acceleration(i, w);
+      tyreForce[i] = mass * longitudinal[i] + forces.resistanceN(i, w[i]);
+    }
+  }
+
+  /** Mean over the elements before and after the sample. */
+  private double acceleration(int i, double[] w) {
+    int before = path.road().wrap(i - 1);
+    int after = path.road().wrap(i + 1);
+    double ds = 0;
+    if (before != i) {
+      ds += path.elementAt(before);
+    }
+    if (after != i) {
+      ds += path.elementAt(i);
+    }
+    return (w[after] - w[before]) / (2 * ds);
+  }
+
+  public Path path() {
+    return path;
+  }
+
+  public Driveline driveline() {
+    return driveline;
+  }
+
+  public int size() {
+    return v.length;
+  }
+
+  /** Time of the lap, or of the run on an open road [s]. */
+  public double timeS() {
+    return time[path.elements()];
+  }
+
+  /** Time from the first sample to sample i [s]. */
+  public double timeAt(int i) {
+    return time[i];
+  }
+
+  /** Time from one sample to another in the direction of travel [s]. */
+  public double timeBetween(int from, int to) {
+    double t = time[to] - time[from];
+    return t < 0 && path.road().closed() ? t + timeS() : t;
+  }
+
+  public double speedAt(int i) {
+    return v[i];
+  }
+
+  /** Speed at which the side grip is used up, or the car leaves the ground, or the gearing ends [m/s]. */
+  public double limitSpeedAt(int i) {
+    return limit[i];
+  }
+
+  public double topSpeedMps() {
+    double top = 0;
+    for (double speed : v) {
+      top = Math.max(top, speed);
+    }
+    return top;
+  }
+
+  /** Force of the tyres along the path [N], braking negative. */
+  public double tyreForceAt(int i) {
+    return tyreForce[i];
+  }
+
+  /** Braking by the tyres, in standard gravities; 0 where they drive. */
+  public double brakeGAt(int i) {
+    return Math.max(0, -tyreForce[i]) / (mass * Constants.G0);
+  }
+
+  /** Braking force of the tyres as a share of what the brake system can do, 0 to 1. */
+  public double brakeShareAt(int i) {
+    return Math.max(0, -tyreForce[i]) / maxBrake;
+  }
+
+  /** Driving force as a share of what the engine gives in the gear used, 0 to 1. */
+  public double throttleShareAt(int i) {
+    if (!(tyreForce[i] > 0)) {
+      return 0;
+    }
+    return engineForce[i] > 0 ? Math.min(1, tyreForce[i] / engineForce[i]) : 1;
+  }
+
+  /** Whether the drive is cut at a sample or next to it because a gear is being changed. */
+  public boolean shiftingAt(int i) {
+    return shifting[i] || shifting[path.road().wrap(i - 1)] || shifting[path.road().wrap(i + 1)];
+  }
+
+  /** Share of the side grip used by cornering. */
+  public double lateralUseAt(int i) {
+    return lateralUse[i];
+  }
+
+  /** Kinematic lateral acceleration [m/s²], positive in a left-hander. */
+  public double lateralAccelerationAt(int i) {
+    return v[i] * v[i] * path.curvatureAt(i);
+  }
+
+  /** Kinematic longitudinal acceleration [m/s²]. */
+  public double longitudinalAccelerationAt(int i) {
+    return longitudinal[i];
+  }
+
+  public int gearAt(int i) {
+    return gear[i];
+  }
+
+  /** Engine speed [rpm]. */
+  public double rpmAt(int i) {
+    return driveline.rpm(gear[i], v[i]);
+  }
+
+  public List<GearPlan.Change> gearChanges() {
+    return changes;
+  }
+
+  /** Whether the closed lap's speed at its start agreed with that at its end. */
+  public boolean converged() {
+    return converged;
+  }
+}

@@ -1,0 +1,149 @@
+package marvek.core.profile;
+
+import java.util.Arrays;
+import marvek.core.InvalidValueException;
+import marvek.core.circuit.Path;
+import marvek.core.conditions.Conditions;
+import marvek.core.vehicle.Vehicle;
+
+/**
+ * Quasi-steady-state speed profile on a fixed path: lateral limit, braking backward from it, driving
+ * forward under both; then gears by dynamic programming and the forward pass again in those gears.
+ *
+ * <p>Second order in the step. Closed laps are run round until the speed at the start agrees to a
+ * millionth; where that does not happen in {@value #MAX_LAPS} laps the result says so.
+ */
+public final class SpeedProfile {
+  private static final int MAX_LAPS = 60;
+  private static final double CLOSURE = 1e-6;
+
+  private final Path path;
+  private final ForceModel forces;
+  private final Driveline driveline;
+  private final Vehicle vehicle;
+  private final ProfileOptions options;
+  private final double[] limit;
+  private final double[] gripLimit;
+  private final double[] braking;
+  private final double[] w;
+  private int start;
+  private boolean converged = true;
+
+  private SpeedProfile(
+      Path path, Vehicle vehicle, Conditions conditions, ProfileOptions options) {
+    this.path = path;
+    this.vehicle = vehicle;
+    this.options = options;
+    this.forces = new ForceModel(path, vehicle, conditions);
+    this.driveline = new Driveline(vehicle);
+    this.limit = new double[path.size()];
+    this.gripLimit = new double[path.size()];
+    this.braking = new double[path.size()];
+    this.w = new double[path.size()];
+  }
+
+  /** Solves with the model left alone. */
+  public static Lap solve(Path path, Vehicle vehicle, Conditions conditions) {
+    return solve(path, vehicle, conditions, ProfileOptions.NONE);
+  }
+
+  /**
+   * Solves a lap, or a run along an open road that starts and ends at the speed its ends allow.
+   *
+   * @throws InvalidValueException if the options were made for another path
+   */
+  public static Lap solve(
+      Path path, Vehicle vehicle, Conditions conditions, ProfileOptions options) {
+    if (!options.fits(path.size())) {
+      throw new InvalidValueException("options", "do not have one value for each sample");
+    }
+    return new SpeedProfile(path, vehicle, conditions, options).solve();
+  }
+
+  private Lap solve() {
+    lateralLimit();
+    start = slowestSample();
+    brakeBackward();
+    driveForward(bestGearDrive(), braking);
+    GearPlan plan = GearPlan.choose(path, forces, driveline, vehicle, options, w, braking, start);
+    driveForward(planDrive(plan), limitedByGears(plan));
+    return new Lap(path, forces, driveline, vehicle, plan, w, limit, converged);
+  }
+
+  private void lateralLimit() {
+    double top = driveline.limiterSpeedMps(driveline.gears());
+    for (int i = 0; i < limit.length; i++) {
+      double cap = Math.min(top, options.capAt(i));
+      gripLimit[i] = forces.limitW(i);
+      limit[i] = Math.max(Sweep.LEAST_W, Math.min(gripLimit[i], cap * cap));
+    }
+  }
+
+  private int slowestSample() {
+    if (!path.road().closed()) {
+      return 0;
+    }
+    int slowest = 0;
+    for (int i = 1; i < limit.length; i++) {
+      if (limit[i] < limit[slowest]) {
+        slowest = i;
+      }
+    }
+    return slowest;
+  }
+
+  private void brakeBackward() {
+    double mass = forces.massKg();
+    Sweep sweep =
+        new Sweep(
+            path,
+            gripLimit,
+            (i, w2) -> forces.netBrakeN(i, w2) / mass,
+            false);
+    int from = path.road().closed() ? start : path.size() - 1;
+    runRound(sweep, from, limit, braking);
+  }
+
+  private void driveForward(Sweep.Acceleration drive, double[] cap) {
+    runRound(new Sweep(path, gripLimit, drive, true), start, cap, w);
+  }
+
+  private void runRound(Sweep sweep, int from, double[] cap, double[] result) {
+    double startW = cap[from];
+    for (int lap = 0; lap < MAX_LAPS; lap++) {
+      double end = sweep.run(from, startW, cap, result);
+      if (!path.road().closed() || Math.abs(end - startW) <= CLOSURE * startW) {
+        return;
+      }
+      startW = end;
+    }
+    converged = false;
+  }
+
+  private Sweep.Acceleration bestGearDrive() {
+    double mass = forces.massKg();
+    return (i, w2) -> {
+      double engine = options.noDriveAt(i) ? 0 : driveline.bestForceN(Math.sqrt(w2));
+      return forces.netDriveN(i, w2, engine) / mass;
+    };
+  }
+
+  private Sweep.Acceleration planDrive(GearPlan plan) {
+    double mass = forces.massKg();
+    return (i, w2) -> {
+      double engine = options.noDriveAt(i) ? 0 : driveline.forceN(plan.gearAt(i), Math.sqrt(w2));
+      return forces.netDriveN(i, w2, engine * plan.driveShareAt(i)) / mass;
+    };
+  }
+
+  private double[] limitedByGears(GearPlan plan) {
+    double[] cap = Arrays.copyOf(braking, braking.length);
+    for (int i = 0; i < cap.length; i++) {
+      double v = driveline.limiterSpeedMps(plan.gearAt(i));
+      if (!plan.brakingAt(i)) {
+        cap[i] = Math.min(cap[i], v * v);
+      }
+    }
+    return cap;
+  }
+}

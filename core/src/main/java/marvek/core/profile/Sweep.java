@@ -1,0 +1,116 @@
+package marvek.core.profile;
+
+import marvek.core.circuit.Path;
+
+/**
+ * Integrates the square of the speed along the elements of a path in one direction, at the most that the
+ * tyres or the engine give, below a cap. One code for both passes: backward it brakes, forward it drives.
+ */
+final class Sweep {
+  /** Below this square of the speed the car is as good as standing. */
+  static final double LEAST_W = 0.25;
+
+  /** Nearer than this to the grip limit the ellipse is too steep for an explicit step. */
+  private static final double STIFF_SHARE = 0.97;
+
+  /** So far above the cap after one step no correction brings it below again. */
+  private static final double CLEARLY_ABOVE = 1.03;
+
+  private static final int IMPLICIT_ITERATIONS = 40;
+
+  /** Rate of change of the speed's square is twice this acceleration [m/s²]. */
+  interface Acceleration {
+    double at(int i, double w);
+  }
+
+  private final Path path;
+  private final double[] gripLimit;
+  private final Acceleration acceleration;
+  private final boolean forward;
+
+  /**
+   * @param gripLimit square of the speed at which cornering takes all grip, at each sample
+   */
+  Sweep(Path path, double[] gripLimit, Acceleration acceleration, boolean forward) {
+    this.path = path;
+    this.gripLimit = gripLimit;
+    this.acceleration = acceleration;
+    this.forward = forward;
+  }
+
+  /**
+   * Runs once along the path from a sample.
+   *
+   * @param start sample to start from
+   * @param startW square of the speed there
+   * @param cap highest square of the speed at each sample
+   * @param w receives the result
+   * @return square of the speed on coming round to the start, equal to startW on an open road
+   */
+  double run(int start, double startW, double[] cap, double[] w) {
+    w[start] = Math.min(startW, cap[start]);
+    int n = path.size();
+    int i = start;
+    for (int k = 0; k < path.elements(); k++) {
+      int to = forward ? (i + 1 == n ? 0 : i + 1) : (i == 0 ? n - 1 : i - 1);
+      double ds = path.elementAt(forward ? i : to);
+      double next = step(i, to, ds, w[i], cap[to]);
+      if (to == start) {
+        return next;
+      }
+      w[to] = next;
+      i = to;
+    }
+    return w[start];
+  }
+
+  /** Heun's method, second order; implicit where the ellipse is steep. */
+  private double step(int from, int to, double ds, double w0, double cap) {
+    double a0 = acceleration.at(from, w0);
+    double free = w0 + 2 * ds * a0;
+    if (free > CLEARLY_ABOVE * cap) {
+      return cap;
+    }
+    double guess = Math.max(LEAST_W, Math.min(cap, free));
+    double a1 = acceleration.at(to, guess);
+    double next = Math.max(LEAST_W, w0 + ds * (a0 + a1));
+    if (Math.min(cap, Math.max(guess, next)) > STIFF_SHARE * gripLimit[to]) {
+      next = implicit(to, ds, w0, a0, cap);
+    }
+    return Math.max(LEAST_W, Math.min(cap, next));
+  }
+
+  /** Trapezoidal rule by false position (Illinois): the acceleration falls as the speed rises. */
+  private double implicit(int to, double ds, double w0, double a0, double cap) {
+    double known = w0 + ds * a0;
+    double high = cap;
+    double aHigh = acceleration.at(to, high);
+    double fHigh = high - known - ds * aHigh;
+    if (fHigh <= 0) {
+      return cap;
+    }
+    double low = Math.max(LEAST_W, Math.min(high, known + ds * aHigh));
+    double fLow = low - known - ds * acceleration.at(to, low);
+    if (fLow >= 0) {
+      return low;
+    }
+    double w = low;
+    for (int k = 0; k < IMPLICIT_ITERATIONS; k++) {
+      w = (low * fHigh - high * fLow) / (fHigh - fLow);
+      double f = w - known - ds * acceleration.at(to, w);
+      if (Math.abs(f) < 1e-8 * w || high - low < 1e-10 * w) {
+        break;
+      }
+      if (f > 0) {
+        high = w;
+        fHigh = f;
+        fLow *= 0.5;
+      } else {
+        low = w;
+        fLow = f;
+        fHigh *= 0.5;
+      }
+    }
+    return w;
+  }
+}

@@ -1,0 +1,73 @@
+package marvek.core.vehicle;
+
+import marvek.core.InvalidValueException;
+import marvek.core.Require;
+
+/** Ratios from first to top gear, with what is lost in them. Gears count from 1. Immutable. */
+public final class Gearbox {
+  private final double[] ratios;
+  private final double finalDrive;
+  private final double efficiency;
+  private final double upshiftS;
+  private final double downshiftS;
+
+  /**
+   * @param ratios strictly falling, one to twelve
+   * @param efficiency share of the crank's power that reaches the wheels, above 0.3 up to 1
+   * @param upshiftS time without drive in an upshift
+   */
+  public Gearbox(
+      double[] ratios, double finalDrive, double efficiency, double upshiftS, double downshiftS) {
+    this.ratios = ratios.clone();
+    this.finalDrive = Require.within("gearbox.finalDrive", finalDrive, 0.1, 50);
+    this.efficiency = Require.within("gearbox.efficiency", efficiency, 0.3, 1);
+    this.upshiftS = Require.within("gearbox.upshift_s", upshiftS, 0, 5);
+    this.downshiftS = Require.within("gearbox.downshift_s", downshiftS, 0, 5);
+    if (ratios.length == 0) {
+      throw new InvalidValueException(
+          "gearbox.ratios", "is empty: give the ratio of each gear, first gear first");
+    }
+    if (ratios.length > 12) {
+      throw new InvalidValueException(
+          "gearbox.ratios", "has " + ratios.length + " gears; at most 12 are read");
+    }
+    for (int i = 0; i < ratios.length; i++) {
+      if (!(ratios[i] > 0.05 && ratios[i] < 50) || i > 0 && !(ratios[i] < ratios[i - 1])) {
+        throw new InvalidValueException(
+            "gearbox.ratios",
+            i,
+            "(" + ratios[i] + ") must be positive and smaller than that of the gear before");
+      }
+    }
+  }
+
+  public int gears() {
+    return ratios.length;
+  }
+
+  /** Ratio of a gear, without the final drive. */
+  public double ratio(int gear) {
+    return ratios[gear - 1];
+  }
+
+  /** Turns of the crank for one of the wheel. */
+  public double overallRatio(int gear) {
+    return ratios[gear - 1] * finalDrive;
+  }
+
+  public double finalDrive() {
+    return finalDrive;
+  }
+
+  public double efficiency() {
+    return efficiency;
+  }
+
+  public double upshiftS() {
+    return upshiftS;
+  }
+
+  public double downshiftS() {
+    return downshiftS;
+  }
+}

@@ -1,0 +1,110 @@
+package marvek.formats;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import com.networknt.schema.JsonSchema;
+import com.networknt.schema.JsonSchemaFactory;
+import com.networknt.schema.SpecVersion;
+import com.networknt.schema.ValidationMessage;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+
+/** A whole book as one file. */
+public final class BookJson {
+  private static final JsonSchema SCHEMA =
+      JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
+          .getSchema(new java.io.ByteArrayInputStream(schemaFile()));
+
+  private BookJson() {}
+
+  /** The published JSON Schema. */
+  public static byte[] schemaFile() {
+    try (InputStream in = BookJson.class.getResourceAsStream("/marvek/schema/book.schema.json")) {
+      return in.readAllBytes();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /**
+   * The parts of a book's file, kept as they came so that an export gives them back unchanged.
+   *
+   * @param circuit circuit GeoJSON
+   * @param car car JSON
+   * @param revisions in the order of their numbers, which run from 1
+   */
+  public record Parts(String name, JsonNode circuit, JsonNode car, List<ObjectNode> revisions) {}
+
+  /** Puts the parts together. */
+  public static ObjectNode write(Parts parts) {
+    ObjectNode book = JsonFiles.MAPPER.createObjectNode();
+    book.put("format", "marvek-book").put("version", 1).put("name", parts.name());
+    book.set("circuit", parts.circuit());
+    book.set("car", parts.car());
+    ArrayNode revisions = book.putArray("revisions");
+    parts.revisions().forEach(revisions::add);
+    return book;
+  }
+
+  /**
+   * Takes a parsed file apart and checks each of its parts.
+   *
+   * @throws BadFileException with the JSON pointer
+   */
+  public static Parts read(JsonNode tree) {
+    JsonPlace top = JsonPlace.top(tree);
+    checkSchema(top);
+    within("/circuit", () -> CircuitGeoJson.read(tree.get("circuit")));
+    within("/car", () -> CarJson.read(tree.get("car")));
+    List<ObjectNode> revisions = new ArrayList<>();
+    for (JsonPlace place : top.array("revisions")) {
+      checkRevision(place, revisions.size() + 1);
+      revisions.add((ObjectNode) place.node());
+    }
+    return new Parts(top.text("name"), tree.get("circuit"), tree.get("car"), revisions);
+  }
+
+  private static void checkSchema(JsonPlace top) {
+    SCHEMA.validate(top.node()).stream()
+        .min(Comparator.comparing((ValidationMessage m) -> m.getInstanceLocation().toString()))
+        .ifPresent(
+            message -> {
+              throw BadFileException.atPointer(
+                  message.getInstanceLocation().toString().replaceFirst("^\\$", "").replace('.', '/'),
+                  message.getMessage() + ".");
+            });
+  }
+
+  private static void within(String pointer, Runnable reading) {
+    try {
+      reading.run();
+    } catch (BadFileException e) {
+      String inner = e.pointer() == null ? "" : e.pointer();
+      String detail = e.getMessage().replaceFirst("^At [^:]*: ", "");
+      throw BadFileException.atPointer(pointer + inner, detail);
+    }
+  }
+
+  private static void checkRevision(JsonPlace place, int number) {
+    if (place.integer("number") != number) {
+      throw place.at("number").error("revisions must be numbered 1, 2, 3 … in this order.");
+    }
+    if (place.has("parent") && !(place.integer("parent") < number && place.integer("parent") > 0)) {
+      throw place.at("parent").error("must be the number of an earlier revision.");
+    }
+    try {
+      Instant.parse(place.text("createdAt"));
+    } catch (DateTimeException e) {
+      throw place.at("createdAt").error("a time such as 2026-05-01T09:00:00Z is expected.");
+    }
+    ConditionsJson.read(place.node().get("conditions"), place.at("conditions").pointer());
+    OwnValuesJson.read(place.node().path("ownValues"), place.at("ownValues").pointer());
+  }
+}

@@ -1,0 +1,164 @@
+package marvek.formats;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.networknt.schema.JsonSchema;
+import com.networknt.schema.JsonSchemaFactory;
+import com.networknt.schema.SpecVersion;
+import com.networknt.schema.ValidationMessage;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import marvek.core.InvalidValueException;
+import marvek.core.vehicle.Aero;
+import marvek.core.vehicle.Brakes;
+import marvek.core.vehicle.Engine;
+import marvek.core.vehicle.Gearbox;
+import marvek.core.vehicle.Tyre;
+import marvek.core.vehicle.Vehicle;
+
+/** Reads a car JSON against its published schema, then against what the model can work with. */
+public final class CarJson {
+  private static final JsonSchema SCHEMA = schema();
+
+  private final List<String> assumed = new ArrayList<>();
+
+  private CarJson() {}
+
+  /** The published JSON Schema. */
+  public static byte[] schemaFile() {
+    try (InputStream in = CarJson.class.getResourceAsStream("/marvek/schema/car.schema.json")) {
+      return in.readAllBytes();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private static JsonSchema schema() {
+    return JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
+        .getSchema(new java.io.ByteArrayInputStream(schemaFile()));
+  }
+
+  /**
+   * Reads a parsed file.
+   *
+   * @throws BadFileException with the JSON pointer
+   */
+  public static Imported<Vehicle> read(JsonNode tree) {
+    return new CarJson().readTree(JsonPlace.top(tree));
+  }
+
+  private Imported<Vehicle> readTree(JsonPlace top) {
+    checkSchema(top);
+    try {
+      return new Imported<>(vehicle(top), assumed);
+    } catch (InvalidValueException e) {
+      String pointer = "/" + e.field().replace('.', '/');
+      throw BadFileException.atPointer(
+          e.index() >= 0 ? pointer + "/" + e.index() : pointer, e.getMessage() + ".");
+    }
+  }
+
+  private static void checkSchema(JsonPlace top) {
+    SCHEMA.validate(top.node()).stream()
+        .min(Comparator.comparing((ValidationMessage m) -> m.getInstanceLocation().toString()))
+        .ifPresent(
+            message -> {
+              throw BadFileException.atPointer(
+                  pointer(message), words(message) + " A car file is described in the user guide.");
+            });
+  }
+
+  private static String pointer(ValidationMessage message) {
+    StringBuilder pointer = new StringBuilder();
+    var path = message.getInstanceLocation();
+    for (int i = 0; i < path.getNameCount(); i++) {
+      pointer.append('/').append(path.getElement(i));
+    }
+    if ("required".equals(message.getType()) && message.getProperty() != null) {
+      pointer.append('/').append(message.getProperty());
+    }
+    return pointer.toString();
+  }
+
+  private static String words(ValidationMessage message) {
+    if ("required".equals(message.getType())) {
+      return "\"" + message.getProperty() + "\" is missing: add it.";
+    }
+    String text = message.getMessage();
+    int colon = text.indexOf(": ");
+    return (colon >= 0 ? text.substring(colon + 2) : text) + ".";
+  }
+
+  private Vehicle vehicle(JsonPlace top) {
+    Vehicle.Kind kind = top.oneOf("kind", Vehicle.Kind.class);
+    boolean car = kind == Vehicle.Kind.CAR;
+    JsonPlace tyre = top.object("tyre");
+    JsonPlace brakes = top.object("brakes");
+    JsonPlace aero = top.object("aero");
+    return new Vehicle(
+        top.text("name"),
+        kind,
+        top.number("mass_kg"),
+        number(top, "driver_kg", 75),
+        top.number("wheelbase_m"),
+        top.number("cgHeight_m"),
+        top.number("frontWeightShare"),
+        car ? number(top, "trackWidth_m", 1.5) : top.number("trackWidth_m", 0),
+        top.number("bodyWidth_m"),
+        top.number("length_m"),
+        top.oneOf("drive", Vehicle.Drive.class),
+        top.number("driveFrontShare", 0),
+        engine(top.object("engine")),
+        gearbox(top.object("gearbox")),
+        new Tyre(
+            tyre.number("muLateral"),
+            tyre.number("muLongitudinal"),
+            tyre.number("radius_m"),
+            number(tyre, "referenceLoad_n", 3000),
+            number(tyre, "loadSensitivity", 0)),
+        new Brakes(
+            brakes.number("maxForce_n"),
+            car ? brakes.number("frontShare") : brakes.number("frontShare", 0.5)),
+        new Aero(
+            aero.number("cdA_m2"), number(aero, "clA_m2", 0), number(aero, "frontShare", 0.5)),
+        number(top, "rollingResistance", 0.014));
+  }
+
+  private static Engine engine(JsonPlace engine) {
+    List<JsonPlace> points = engine.array("torqueCurve");
+    double[] rpm = new double[points.size()];
+    double[] torque = new double[points.size()];
+    for (int i = 0; i < rpm.length; i++) {
+      rpm[i] = points.get(i).at(0).number();
+      torque[i] = points.get(i).at(1).number();
+    }
+    return new Engine(
+        rpm,
+        torque,
+        engine.number("idle_rpm", 0),
+        engine.number("limiter_rpm"),
+        engine.number("engineBraking_nm", 0));
+  }
+
+  private Gearbox gearbox(JsonPlace gearbox) {
+    double[] ratios =
+        gearbox.array("ratios").stream().mapToDouble(JsonPlace::number).toArray();
+    return new Gearbox(
+        ratios,
+        gearbox.number("finalDrive"),
+        number(gearbox, "efficiency", 0.92),
+        number(gearbox, "upshift_s", 0.15),
+        number(gearbox, "downshift_s", 0.15));
+  }
+
+  /** A number that may be left out, in which case what is assumed is reported. */
+  private double number(JsonPlace place, String name, double otherwise) {
+    if (!place.has(name)) {
+      assumed.add("No " + (place.pointer() + "/" + name).substring(1) + ": taken as " + otherwise + ".");
+    }
+    return place.number(name, otherwise);
+  }
+}

@@ -1,0 +1,190 @@
+package marvek.formats;
+
+import de.siegmar.fastcsv.reader.CommentStrategy;
+import de.siegmar.fastcsv.reader.CsvParseException;
+import de.siegmar.fastcsv.reader.CsvReader;
+import de.siegmar.fastcsv.reader.CsvRecord;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import marvek.core.InvalidValueException;
+import marvek.core.circuit.Circuit;
+import marvek.core.circuit.Survey;
+
+/** Reads a centreline CSV: a closed circuit as points with widths. */
+public final class CentrelineCsv {
+  private static final List<String> NEEDED =
+      List.of("x_m", "y_m", "width_left_m", "width_right_m");
+  private static final List<String> OPTIONAL = List.of("z_m", "banking_deg");
+
+  /** Format's own range of spacing; outside of it the reader warns. */
+  private static final double LEAST_SPACING_M = 0.5;
+
+  private static final double LARGEST_SPACING_M = 25;
+
+  private final List<String> warnings = new ArrayList<>();
+  private final List<Long> lines = new ArrayList<>();
+  private final List<double[]> rows = new ArrayList<>();
+  private List<String> header;
+
+  private CentrelineCsv() {}
+
+  /**
+   * Reads a file.
+   *
+   * @param name what to call the circuit
+   * @throws BadFileException with line and column
+   */
+  public static Imported<Circuit> read(byte[] bytes, String name) {
+    return new CentrelineCsv().readFile(bytes, name);
+  }
+
+  private Imported<Circuit> readFile(byte[] bytes, String name) {
+    parse(JsonFiles.text(bytes));
+    dropRepeatedFirstPoint();
+    Survey survey = survey();
+    checkSpacing(survey);
+    return new Imported<>(Circuit.bare(name, survey), warnings);
+  }
+
+  private void parse(String text) {
+    try (CsvReader<CsvRecord> reader =
+        CsvReader.builder()
+            .commentStrategy(CommentStrategy.SKIP)
+            .commentCharacter('#')
+            .skipEmptyLines(true)
+            .ofCsvRecord(text)) {
+      for (CsvRecord record : reader) {
+        if (header == null) {
+          readHeader(record);
+        } else {
+          readRow(record);
+        }
+      }
+    } catch (CsvParseException e) {
+      throw BadFileException.whole("This is not a CSV file: " + e.getMessage());
+    } catch (java.io.IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    }
+    if (header == null) {
+      throw BadFileException.whole("The file is empty: a header and points are expected.");
+    }
+  }
+
+  private void readHeader(CsvRecord record) {
+    header = record.getFields().stream().map(String::strip).toList();
+    for (String column : NEEDED) {
+      if (!header.contains(column)) {
+        throw BadFileException.atLine(
+            record.getStartingLineNumber(),
+            column,
+            "this column is missing in the header; found " + String.join(", ", header) + ".");
+      }
+    }
+    for (String column : header) {
+      if (header.indexOf(column) != header.lastIndexOf(column)) {
+        throw BadFileException.atLine(
+            record.getStartingLineNumber(), column, "this column appears twice.");
+      }
+      if (!NEEDED.contains(column) && !OPTIONAL.contains(column)) {
+        warnings.add("Column " + column + " is not known and was left out.");
+      }
+    }
+    for (String column : OPTIONAL) {
+      if (!header.contains(column)) {
+        warnings.add("No column " + column + ": taken as 0 all round.");
+      }
+    }
+  }
+
+  private void readRow(CsvRecord record) {
+    if (record.getFieldCount() != header.size()) {
+      throw BadFileException.atLine(
+          record.getStartingLineNumber(),
+          null,
+          record.getFieldCount() + " values where the header has " + header.size() + " columns.");
+    }
+    double[] row = new double[6];
+    for (int c = 0; c < 6; c++) {
+      row[c] = value(record, columnName(c));
+    }
+    lines.add(record.getStartingLineNumber());
+    rows.add(row);
+  }
+
+  private static String columnName(int c) {
+    return switch (c) {
+      case 0 -> "x_m";
+      case 1 -> "y_m";
+      case 2 -> "z_m";
+      case 3 -> "width_left_m";
+      case 4 -> "width_right_m";
+      default -> "banking_deg";
+    };
+  }
+
+  private double value(CsvRecord record, String column) {
+    int at = header.indexOf(column);
+    if (at < 0) {
+      return 0;
+    }
+    String field = record.getField(at).strip();
+    try {
+      return Double.parseDouble(field);
+    } catch (NumberFormatException e) {
+      String hint = field.contains(",") ? " Use a point for decimals." : "";
+      throw BadFileException.atLine(
+          record.getStartingLineNumber(),
+          column,
+          "\"" + field + "\" is not a number." + hint);
+    }
+  }
+
+  private void dropRepeatedFirstPoint() {
+    int n = rows.size();
+    if (n > 4) {
+      double[] first = rows.get(0);
+      double[] last = rows.get(n - 1);
+      if (Math.hypot(first[0] - last[0], first[1] - last[1]) < Survey.MIN_SPACING_M) {
+        rows.remove(n - 1);
+        warnings.add("The last point repeats the first one and was left out.");
+      }
+    }
+  }
+
+  private Survey survey() {
+    try {
+      double[] banking = column(5);
+      for (int i = 0; i < banking.length; i++) {
+        banking[i] = Math.toRadians(banking[i]);
+      }
+      return new Survey(column(0), column(1), column(2), column(3), column(4), banking, true);
+    } catch (InvalidValueException e) {
+      if (e.index() >= 0) {
+        String column = header.contains(e.field()) ? e.field() : null;
+        throw BadFileException.atLine(lines.get(e.index()), column, e.getMessage() + ".");
+      }
+      throw BadFileException.whole(e.getMessage() + ".");
+    }
+  }
+
+  private double[] column(int c) {
+    return rows.stream().mapToDouble(row -> row[c]).toArray();
+  }
+
+  private void checkSpacing(Survey survey) {
+    double[] chords = new double[survey.size()];
+    for (int i = 0; i < chords.length; i++) {
+      chords[i] = survey.chord(i);
+    }
+    Arrays.sort(chords);
+    if (chords[0] < LEAST_SPACING_M || chords[chords.length - 1] > LARGEST_SPACING_M) {
+      warnings.add(
+          String.format(
+              java.util.Locale.ROOT,
+              "Points lie %.2f m to %.1f m apart; between 0.5 m and 25 m is expected.",
+              chords[0],
+              chords[chords.length - 1]));
+    }
+  }
+}

@@ -1,0 +1,397 @@
+package marvek.formats;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import marvek.core.InvalidValueException;
+import marvek.core.circuit.Circuit;
+import marvek.core.circuit.DrawnCorner;
+import marvek.core.circuit.GeoPoint;
+import marvek.core.circuit.Hazard;
+import marvek.core.circuit.Kerb;
+import marvek.core.circuit.Mark;
+import marvek.core.circuit.MarkType;
+import marvek.core.circuit.Road;
+import marvek.core.circuit.RoadPosition;
+import marvek.core.circuit.Side;
+import marvek.core.circuit.Survey;
+import marvek.core.circuit.TrackLimits;
+import marvek.core.circuit.Zone;
+
+/** Reads a circuit GeoJSON (RFC 7946) with the project's own members. */
+public final class CircuitGeoJson {
+  /** A thing farther than this from the road belongs to another place. */
+  private static final double FARTHEST_M = 250;
+
+  private final List<String> warnings = new ArrayList<>();
+  private final List<Mark> marks = new ArrayList<>();
+  private final List<Kerb> kerbs = new ArrayList<>();
+  private final List<Zone> zones = new ArrayList<>();
+  private final List<Hazard> hazards = new ArrayList<>();
+  private final List<DrawnCorner> corners = new ArrayList<>();
+  private LocalPlane plane;
+  private GeoPoint origin;
+  private Road road;
+
+  private CircuitGeoJson() {}
+
+  /**
+   * Reads a parsed file.
+   *
+   * @throws BadFileException with the JSON pointer
+   */
+  public static Imported<Circuit> read(JsonNode tree) {
+    return new CircuitGeoJson().readTree(JsonPlace.top(tree));
+  }
+
+  /** Whether a parsed file claims to be a circuit. */
+  public static boolean looksLikeOne(JsonNode tree) {
+    return "FeatureCollection".equals(tree.path("type").asText());
+  }
+
+  private Imported<Circuit> readTree(JsonPlace top) {
+    if (!looksLikeOne(top.node())) {
+      throw top.at("type").error("a GeoJSON FeatureCollection is expected.");
+    }
+    JsonPlace own = top.object("marvek");
+    if (!"circuit".equals(own.text("format"))) {
+      throw own.at("format").error("\"circuit\" is expected.");
+    }
+    if (own.integer("version") != 1) {
+      throw own.at("version").error("only version 1 is known.");
+    }
+    List<JsonPlace> features = top.array("features");
+    JsonPlace centreline = theCentreline(top, features);
+    boolean closed = closed(own);
+    Survey survey = survey(centreline, closed);
+    road = Road.through(survey);
+    for (JsonPlace feature : features) {
+      readFeature(feature);
+    }
+    corners.sort(java.util.Comparator.comparingDouble(DrawnCorner::fromM));
+    return new Imported<>(circuit(own, survey), warnings);
+  }
+
+  private boolean closed(JsonPlace own) {
+    if (!own.has("closed")) {
+      warnings.add("The file does not say whether the circuit is closed: taken as closed.");
+    }
+    return own.bool("closed", true);
+  }
+
+  private static JsonPlace theCentreline(JsonPlace top, List<JsonPlace> features) {
+    JsonPlace found = null;
+    for (JsonPlace feature : features) {
+      if ("centreline".equals(kind(feature))) {
+        if (found != null) {
+          throw feature.error("there is more than one centreline.");
+        }
+        found = feature;
+      }
+    }
+    if (found == null) {
+      throw top.at("features").error("a feature of kind \"centreline\" is missing.");
+    }
+    return found;
+  }
+
+  private static String kind(JsonPlace feature) {
+    return feature.at("properties").node().path("kind").asText("");
+  }
+
+  private Survey survey(JsonPlace feature, boolean closed) {
+    List<double[]> points = lineString(feature, true);
+    int n = points.size();
+    JsonPlace properties = feature.object("properties");
+    double[] left = numbers(properties, "widthLeft_m", n, null);
+    double[] right = numbers(properties, "widthRight_m", n, null);
+    double[] banking = numbers(properties, "banking_deg", n, 0.0);
+    if (closed && n > 4 && same(points.get(0), points.get(n - 1))) {
+      warnings.add("The last point of the centreline repeats the first one and was left out.");
+      n--;
+    }
+    double[][] column = new double[6][n];
+    for (int i = 0; i < n; i++) {
+      for (int c = 0; c < 3; c++) {
+        column[c][i] = points.get(i)[c];
+      }
+      column[3][i] = left[i];
+      column[4][i] = right[i];
+      column[5][i] = Math.toRadians(banking[i]);
+    }
+    try {
+      return new Survey(
+          column[0], column[1], column[2], column[3], column[4], column[5], closed);
+    } catch (InvalidValueException e) {
+      JsonPlace place = feature.at("geometry").at("coordinates");
+      if (e.field().startsWith("width_left")) {
+        place = properties.at("widthLeft_m");
+      } else if (e.field().startsWith("width_right")) {
+        place = properties.at("widthRight_m");
+      } else if (e.field().startsWith("banking")) {
+        place = properties.at("banking_deg");
+      }
+      throw (e.index() >= 0 ? place.at(e.index()) : place).error(e.getMessage() + ".");
+    }
+  }
+
+  private static boolean same(double[] a, double[] b) {
+    return Math.hypot(a[0] - b[0], a[1] - b[1]) < Survey.MIN_SPACING_M;
+  }
+
+  private double[] numbers(JsonPlace properties, String name, int n, Double otherwise) {
+    double[] values = new double[n];
+    if (!properties.has(name) && otherwise != null) {
+      warnings.add("The centreline has no " + name + ": taken as " + otherwise + " all round.");
+      java.util.Arrays.fill(values, otherwise);
+      return values;
+    }
+    List<JsonPlace> list = properties.array(name);
+    if (list.size() != n) {
+      throw properties
+          .at(name)
+          .error("has " + list.size() + " values for " + n + " points of the centreline.");
+    }
+    for (int i = 0; i < n; i++) {
+      values[i] = list.get(i).number();
+    }
+    return values;
+  }
+
+  /** Points in the local plane with their heights; the first one read sets the plane's origin. */
+  private List<double[]> lineString(JsonPlace feature, boolean setsOrigin) {
+    JsonPlace geometry = feature.object("geometry");
+    List<double[]> points = new ArrayList<>();
+    List<JsonPlace> positions;
+    switch (geometry.text("type")) {
+      case "Point" -> positions = List.of(geometry.at("coordinates"));
+      case "LineString" -> positions = geometry.array("coordinates");
+      default ->
+          throw geometry.at("type").error("a Point or a LineString is expected.");
+    }
+    for (JsonPlace position : positions) {
+      if (!position.node().isArray() || position.node().size() < 2) {
+        throw position.error("a position [longitude, latitude] is expected.");
+      }
+      double lon = range(position.at(0), 180, "longitude");
+      double lat = range(position.at(1), 90, "latitude");
+      if (plane == null && setsOrigin) {
+        origin = new GeoPoint(lat, lon);
+        plane = new LocalPlane(origin);
+      }
+      double[] xy = plane.toPlane(lat, lon);
+      double z = position.node().size() > 2 ? position.at(2).number() : 0;
+      points.add(new double[] {xy[0], xy[1], z});
+    }
+    if (points.isEmpty()) {
+      throw geometry.at("coordinates").error("has no positions.");
+    }
+    return points;
+  }
+
+  private static double range(JsonPlace place, double bound, String what) {
+    double value = place.number();
+    if (!(Math.abs(value) <= bound)) {
+      throw place.error(value + " is not a " + what + "; positions are [longitude, latitude].");
+    }
+    return value;
+  }
+
+  private void readFeature(JsonPlace feature) {
+    String kind = kind(feature);
+    if (kind.equals("centreline")) {
+      return;
+    }
+    try {
+      switch (kind) {
+        case "mark" -> readMark(feature);
+        case "kerb" -> readKerb(feature);
+        case "zone" -> readZone(feature);
+        case "hazard" -> readHazard(feature);
+        case "corner" -> readCorner(feature);
+        default ->
+            warnings.add(
+                "Feature " + feature.pointer() + " of kind \"" + kind + "\" is not known: left out.");
+      }
+    } catch (InvalidValueException e) {
+      throw feature.at("properties").error(e.getMessage() + ".");
+    }
+  }
+
+  /** From where to where along the road, and how far to the side. */
+  private record Extent(double fromM, double toM, double offsetM) {}
+
+  private Extent extent(JsonPlace feature) {
+    List<double[]> points = lineString(feature, false);
+    RoadPosition first = position(feature, points.get(0));
+    RoadPosition last = position(feature, points.get(points.size() - 1));
+    double from = first.stationM();
+    double to = last.stationM();
+    if (points.size() > 1) {
+      double middle = position(feature, points.get(points.size() / 2)).stationM();
+      boolean against =
+          points.size() > 2
+              ? road.distance(from, middle) > road.distance(from, to)
+              : road.distance(from, to) > road.lengthM() / 2;
+      if (against) {
+        warnings.add(
+            "Feature " + feature.pointer() + " is drawn against the direction of travel: turned.");
+        return new Extent(to, from, first.offsetM());
+      }
+    }
+    return new Extent(from, to, first.offsetM());
+  }
+
+  private RoadPosition position(JsonPlace feature, double[] xy) {
+    RoadPosition position = RoadPosition.nearest(road, xy[0], xy[1]);
+    if (Math.abs(position.offsetM()) > FARTHEST_M) {
+      throw feature
+          .at("geometry")
+          .error(
+              String.format(
+                  Locale.ROOT,
+                  "lies %.0f m off the centreline; is it of another circuit?",
+                  Math.abs(position.offsetM())));
+    }
+    return position;
+  }
+
+  private void readMark(JsonPlace feature) {
+    Extent extent = extent(feature);
+    JsonPlace p = feature.object("properties");
+    marks.add(
+        new Mark(
+            p.text("label"),
+            p.oneOf("type", MarkType.class),
+            p.oneOf("side", Side.class),
+            extent.fromM(),
+            extent.toM(),
+            extent.offsetM(),
+            p.optionalNumber("value_m"),
+            p.optionalNumber("height_m"),
+            p.text("note", "")));
+  }
+
+  private void readKerb(JsonPlace feature) {
+    Extent extent = extent(feature);
+    JsonPlace p = feature.object("properties");
+    kerbs.add(
+        new Kerb(
+            leftOrRight(p),
+            extent.fromM(),
+            extent.toM(),
+            p.oneOf("profile", Kerb.Profile.class),
+            p.number("height_mm"),
+            p.number("width_m"),
+            p.oneOf("use", Kerb.Use.class, Kerb.Use.NONE),
+            p.oneOf("useWet", Kerb.Use.class, Kerb.Use.NONE),
+            p.text("note", "")));
+  }
+
+  private static Side leftOrRight(JsonPlace p) {
+    Side side = p.oneOf("side", Side.class);
+    if (side != Side.LEFT && side != Side.RIGHT) {
+      throw p.at("side").error("left or right is expected.");
+    }
+    return side;
+  }
+
+  private void readZone(JsonPlace feature) {
+    Extent extent = extent(feature);
+    JsonPlace p = feature.object("properties");
+    zones.add(
+        new Zone(
+            p.oneOf("type", Zone.Type.class),
+            p.oneOf("side", Side.class, Side.ROAD),
+            extent.fromM(),
+            extent.toM(),
+            p.number("gripFactor", 1),
+            p.text("note", "")));
+  }
+
+  private void readHazard(JsonPlace feature) {
+    Extent extent = extent(feature);
+    JsonPlace p = feature.object("properties");
+    hazards.add(
+        new Hazard(
+            p.oneOf("type", Hazard.Type.class),
+            leftOrRight(p),
+            extent.fromM(),
+            extent.toM(),
+            p.number("distance_m", 0),
+            p.text("note", "")));
+  }
+
+  private void readCorner(JsonPlace feature) {
+    Extent extent = extent(feature);
+    JsonPlace p = feature.object("properties");
+    corners.add(
+        new DrawnCorner(
+            p.integer("number"),
+            p.text("name", ""),
+            p.has("side") ? leftOrRight(p) : null,
+            extent.fromM(),
+            extent.toM(),
+            p.bool("linkWithNext", false),
+            p.has("trackLimits") ? rule(p.object("trackLimits")) : null));
+  }
+
+  private static TrackLimits rule(JsonPlace place) {
+    return place.oneOf("rule", TrackLimits.class);
+  }
+
+  private Circuit circuit(JsonPlace own, Survey survey) {
+    TrackLimits rule = TrackLimits.ONE_WHEEL_INSIDE_LINE;
+    if (own.has("trackLimits")) {
+      rule = rule(own.object("trackLimits"));
+    } else {
+      warnings.add("No track-limits rule is given: taken as one wheel inside the line.");
+    }
+    try {
+      return new Circuit(
+          own.text("name"),
+          own.text("layout", ""),
+          own.has("layoutVersion") ? own.integer("layoutVersion") : 1,
+          date(own),
+          timeZone(own),
+          rule,
+          origin,
+          survey,
+          1.0,
+          marks,
+          kerbs,
+          zones,
+          hazards,
+          corners);
+    } catch (InvalidValueException e) {
+      throw own.at(e.field()).error(e.getMessage() + ".");
+    }
+  }
+
+  private static LocalDate date(JsonPlace own) {
+    if (!own.has("validFrom")) {
+      return null;
+    }
+    try {
+      return LocalDate.parse(own.text("validFrom"));
+    } catch (DateTimeException e) {
+      throw own.at("validFrom").error("a date such as 2026-05-01 is expected.");
+    }
+  }
+
+  private String timeZone(JsonPlace own) {
+    if (!own.has("timeZone")) {
+      warnings.add("No time zone is given: taken as UTC.");
+      return "UTC";
+    }
+    try {
+      return ZoneId.of(own.text("timeZone")).getId();
+    } catch (DateTimeException e) {
+      throw own.at("timeZone").error("a time zone such as Europe/London is expected.");
+    }
+  }
+}

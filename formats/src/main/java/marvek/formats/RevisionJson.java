@@ -1,0 +1,174 @@
+package marvek.formats;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.time.Instant;
+import java.util.List;
+import marvek.core.conditions.Conditions;
+import marvek.core.page.CornerPage;
+import marvek.core.page.CornerPage.Source;
+import marvek.core.page.LineChoice;
+import marvek.core.page.MarkReference;
+import marvek.core.page.OwnValues;
+import marvek.core.page.Reference;
+
+/** Writes a revision of a book: its conditions, its lap and the page of each corner. */
+public final class RevisionJson {
+  private RevisionJson() {}
+
+  /** What is known of a revision besides the reference itself. */
+  public record Header(
+      int number,
+      Integer parent,
+      Instant createdAt,
+      String reason,
+      Conditions conditions,
+      LineChoice line,
+      List<OwnValues> own) {}
+
+  /** The revision as the book format has it. */
+  public static ObjectNode write(Header header, Reference reference) {
+    ObjectNode node = JsonFiles.MAPPER.createObjectNode();
+    node.put("number", header.number());
+    if (header.parent() == null) {
+      node.putNull("parent");
+    } else {
+      node.put("parent", header.parent());
+    }
+    node.put("createdAt", header.createdAt().toString());
+    node.put("reason", header.reason());
+    node.set("conditions", ConditionsJson.write(header.conditions()));
+    node.put("line", JsonPlace.spelled(header.line()));
+    ObjectNode lap = node.putObject("lap");
+    lap.put("time_s", rounded(reference.lap().timeS(), 4));
+    lap.put("topSpeed_mps", rounded(reference.lap().topSpeedMps(), 3));
+    lap.put("curvatureSquared_perM", rounded(reference.path().curvatureSquaredPerM(), 8));
+    lap.put("modelTime_s", rounded(reference.modelLap().timeS(), 4));
+    node.set("ownValues", OwnValuesJson.write(header.own()));
+    ArrayNode pages = node.putArray("pages");
+    for (CornerPage page : reference.pages()) {
+      pages.add(page(page));
+    }
+    return node;
+  }
+
+  private static ObjectNode page(CornerPage p) {
+    ObjectNode node = JsonFiles.MAPPER.createObjectNode();
+    node.put("corner", p.corner()).put("name", p.name());
+    node.put("direction", JsonPlace.spelled(p.direction()));
+    node.put("from_m", metres(p.fromM())).put("to_m", metres(p.toM()));
+    node.putObject("approach")
+        .put("offset_m", metres(p.approach().offsetM()))
+        .put("speed_mps", speed(p.approach().speedMps()));
+    brake(node.putObject("brake"), p.brake());
+    ObjectNode gears = node.putObject("gears");
+    gears.put("approach", p.gears().approach()).put("corner", p.gears().corner());
+    ArrayNode downshifts = gears.putArray("downshifts_m");
+    p.gears().downshiftsM().forEach(s -> downshifts.add(metres(s)));
+    ObjectNode turnIn = node.putObject("turnIn");
+    turnIn.put("at_m", metres(p.turnIn().atM())).put("speed_mps", speed(p.turnIn().speedMps()));
+    mark(turnIn, "target", p.turnIn().target());
+    if (p.trailBrake() != null) {
+      node.putObject("trailBrake")
+          .put("atTurnIn_pct", rounded(p.trailBrake().atTurnInPct(), 1))
+          .put("half_pct", rounded(p.trailBrake().halfPct(), 1))
+          .put("nearApex_pct", rounded(p.trailBrake().nearApexPct(), 1))
+          .put("release_m", metres(p.trailBrake().releaseM()));
+    }
+    apexes(node.putArray("apexes"), p.apexes());
+    node.putObject("kerbs")
+        .put("entry", JsonPlace.spelled(p.kerbs().entry()))
+        .put("apex", JsonPlace.spelled(p.kerbs().apex()))
+        .put("exit", JsonPlace.spelled(p.kerbs().exit()));
+    throttle(node.putObject("throttle"), p.throttle());
+    node.putObject("exit")
+        .put("trackOut_m", metres(p.exit().trackOutM()))
+        .put("offset_m", metres(p.exit().offsetM()))
+        .put("speed_mps", speed(p.exit().speedMps()));
+    node.put("time_s", rounded(p.timeS(), 3));
+    node.putObject("lowest")
+        .put("at_m", metres(p.lowestSpeedAtM()))
+        .put("speed_mps", speed(p.lowestSpeedMps()));
+    sources(node.putObject("sources"), p);
+    if (p.confidence() != null) {
+      node.put("confidence", p.confidence());
+    }
+    node.put("notes", p.notes()).put("wayOut", p.wayOut());
+    return node;
+  }
+
+  private static void brake(ObjectNode node, CornerPage.Brake brake) {
+    if (brake.atM() != null) {
+      node.put("at_m", metres(brake.atM()));
+    }
+    if (brake.initialPct() != null) {
+      node.put("initial_pct", rounded(brake.initialPct(), 1));
+    }
+    node.put("style", JsonPlace.spelled(brake.style()));
+    mark(node, "target", brake.target());
+    mark(node, "safe", brake.safe());
+  }
+
+  private static void mark(ObjectNode node, String name, MarkReference mark) {
+    if (mark != null) {
+      node.putObject(name)
+          .put("mark", mark.mark())
+          .put("type", JsonPlace.spelled(mark.type()))
+          .put("side", JsonPlace.spelled(mark.side()))
+          .put("offset_m", rounded(mark.offsetM(), 1))
+          .put("text", mark.text());
+    }
+  }
+
+  private static void apexes(ArrayNode list, List<CornerPage.Apex> apexes) {
+    for (CornerPage.Apex apex : apexes) {
+      list.addObject()
+          .put("at_m", metres(apex.atM()))
+          .put("offset_m", metres(apex.offsetM()))
+          .put("kind", JsonPlace.spelled(apex.kind()))
+          .put("speed_mps", speed(apex.speedMps()));
+    }
+  }
+
+  private static void throttle(ObjectNode node, CornerPage.Throttle throttle) {
+    if (throttle.firstM() != null) {
+      node.put("first_m", metres(throttle.firstM()));
+      node.put("first_pct", rounded(throttle.firstPct(), 1));
+    }
+    if (throttle.fullM() != null) {
+      node.put("full_m", metres(throttle.fullM()));
+    }
+  }
+
+  /** Every number of the page that somebody can own, with where it comes from. */
+  private static void sources(ObjectNode node, CornerPage p) {
+    source(node, p, "brake.at_m", p.brake().atM() != null);
+    source(node, p, "brake.initial_pct", p.brake().initialPct() != null);
+    source(node, p, "gears.corner", true);
+    source(node, p, "turnIn.at_m", true);
+    source(node, p, "trailBrake.release_m", p.trailBrake() != null);
+    source(node, p, "apexes.speed_mps", true);
+    source(node, p, "throttle.first_m", p.throttle().firstM() != null);
+    source(node, p, "throttle.full_m", p.throttle().fullM() != null);
+  }
+
+  private static void source(ObjectNode node, CornerPage page, String field, boolean there) {
+    if (there) {
+      Source source = page.sources().getOrDefault(field, Source.MODEL);
+      node.put(field, JsonPlace.spelled(source));
+    }
+  }
+
+  private static double metres(double value) {
+    return rounded(value, 2);
+  }
+
+  private static double speed(double value) {
+    return rounded(value, 3);
+  }
+
+  private static double rounded(double value, int decimals) {
+    double scale = Math.pow(10, decimals);
+    return Math.round(value * scale) / scale;
+  }
+}
