@@ -1,0 +1,52 @@
+package marvek.server.books;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import java.time.Instant;
+import java.util.UUID;
+
+/** A reference book. */
+@Entity
+class Book {
+  @Id private UUID id;
+  private UUID driverId;
+  private UUID circuitId;
+  private UUID carId;
+  private String name;
+  private Instant createdAt;
+
+  protected Book() {}
+
+  Book(UUID driverId, UUID circuitId, UUID carId, String name) {
+    this.id = UUID.randomUUID();
+    this.driverId = driverId;
+    this.circuitId = circuitId;
+    this.carId = carId;
+    this.name = name;
+    this.createdAt = Instant.now();
+  }
+
+  UUID id() {
+    return id;
+  }
+
+  UUID driverId() {
+    return driverId;
+  }
+
+  UUID circuitId() {
+    return circuitId;
+  }
+
+  UUID carId() {
+    return carId;
+  }
+
+  String name() {
+    return name;
+  }
+
+  Instant createdAt() {
+    return createdAt;
+  }
+}

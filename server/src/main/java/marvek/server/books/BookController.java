@@ -1,0 +1,140 @@
+package marvek.server.books;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import java.io.IOException;
+import java.net.URI;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import marvek.formats.BookJson;
+import marvek.server.circuits.Circuits;
+import marvek.server.jobs.Job;
+import marvek.server.jobs.Jobs;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestPart;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.multipart.MultipartFile;
+
+@RestController
+class BookController {
+  /** Work that takes longer than this is answered with a job. */
+  private static final long PATIENCE_MS = 1000;
+
+  private final Books books;
+  private final Circuits circuits;
+  private final Jobs jobs;
+
+  BookController(Books books, Circuits circuits, Jobs jobs) {
+    this.books = books;
+    this.circuits = circuits;
+    this.jobs = jobs;
+  }
+
+  record NewBook(
+      @NotNull UUID circuitId, @NotNull UUID carId, String name, JsonNode conditions, String line) {}
+
+  record DraftBody(Integer parent, JsonNode conditions, String line, JsonNode ownValues) {}
+
+  record KeepBody(
+      @NotNull Integer parent, String reason, JsonNode conditions, String line, JsonNode ownValues) {}
+
+  /** Points to the job that goes on. */
+  record JobStarted(UUID job, String status, double progress) {}
+
+  /** Pages, and what is drawn. */
+  record Tried(ObjectNode revision, Trace trace) {}
+
+  record Imported(UUID id) {}
+
+  @GetMapping("/api/books")
+  List<Books.BookView> list() {
+    return books.list();
+  }
+
+  @PostMapping("/api/books")
+  ResponseEntity<Object> create(@Valid @RequestBody NewBook body) {
+    Draft draft = Draft.read(body.conditions(), body.line(), null);
+    Job<Books.Created> job =
+        jobs.start(
+            progress ->
+                books.create(
+                    body.circuitId(), body.carId(), body.name(), "First computed", draft,
+                    Instant.now()));
+    if (job.await(PATIENCE_MS)) {
+      return ResponseEntity.status(HttpStatus.CREATED).body(job.result());
+    }
+    return ResponseEntity.accepted()
+        .location(URI.create("/api/jobs/" + job.id()))
+        .body(new JobStarted(job.id(), job.status().name(), job.progress()));
+  }
+
+  @GetMapping("/api/books/{id}")
+  Books.BookView get(@PathVariable UUID id) {
+    return books.get(id);
+  }
+
+  @GetMapping("/api/books/{id}/revisions/{number}")
+  ObjectNode revision(@PathVariable UUID id, @PathVariable int number) {
+    return books.revision(id, number);
+  }
+
+  @GetMapping("/api/books/{id}/revisions/{number}/view")
+  Tried view(@PathVariable UUID id, @PathVariable int number) {
+    return tried(id, books.recompute(id, number));
+  }
+
+  @PostMapping("/api/books/{id}/try")
+  Tried tryOut(@PathVariable UUID id, @RequestBody DraftBody body) {
+    Draft draft = Draft.read(body.conditions(), body.line(), body.ownValues());
+    return tried(id, books.tryOut(id, body.parent(), draft));
+  }
+
+  private Tried tried(UUID id, Books.Computed computed) {
+    var circuit = circuits.load(books.get(id).circuitId()).circuit();
+    return new Tried(computed.document(), Trace.of(circuit, computed.reference()));
+  }
+
+  @PostMapping("/api/books/{id}/revisions")
+  @ResponseStatus(HttpStatus.CREATED)
+  Books.RevisionLine keep(@PathVariable UUID id, @Valid @RequestBody KeepBody body) {
+    Draft draft = Draft.read(body.conditions(), body.line(), body.ownValues());
+    return books.keep(id, body.parent(), body.reason(), draft, Instant.now());
+  }
+
+  @GetMapping("/api/books/{id}/export")
+  ResponseEntity<byte[]> export(@PathVariable UUID id) {
+    String name = books.get(id).name().replaceAll("[^\\p{L}\\p{N}]+", "-") + ".book.json";
+    return ResponseEntity.ok()
+        .contentType(MediaType.APPLICATION_JSON)
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION,
+            ContentDisposition.attachment()
+                .filename(name, java.nio.charset.StandardCharsets.UTF_8)
+                .build()
+                .toString())
+        .body(books.export(id));
+  }
+
+  @PostMapping(path = "/api/books/import", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+  @ResponseStatus(HttpStatus.CREATED)
+  Imported importFile(@RequestPart("file") MultipartFile file) throws IOException {
+    return new Imported(books.importFile(file.getBytes()));
+  }
+
+  @GetMapping(path = "/api/schemas/book.schema.json", produces = "application/schema+json")
+  byte[] schema() {
+    return BookJson.schemaFile();
+  }
+}

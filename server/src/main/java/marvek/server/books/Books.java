@@ -1,0 +1,287 @@
+package marvek.server.books;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.UUID;
+import marvek.core.Require;
+import marvek.core.page.Reference;
+import marvek.formats.BookJson;
+import marvek.formats.JsonFiles;
+import marvek.formats.RevisionJson;
+import marvek.server.accounts.CurrentDriver;
+import marvek.server.cars.Cars;
+import marvek.server.circuits.Circuits;
+import marvek.server.problems.ConflictException;
+import marvek.server.problems.NotFoundException;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Makes books, tries drafts out, keeps revisions, exports and imports. */
+@Service
+public class Books {
+  private final BookRepository books;
+  private final RevisionRepository revisions;
+  private final BasisCache bases;
+  private final Circuits circuits;
+  private final Cars cars;
+  private final CurrentDriver driver;
+  private final TransactionTemplate transaction;
+
+  Books(
+      BookRepository books,
+      RevisionRepository revisions,
+      BasisCache bases,
+      Circuits circuits,
+      Cars cars,
+      CurrentDriver driver,
+      TransactionTemplate transaction) {
+    this.books = books;
+    this.revisions = revisions;
+    this.bases = bases;
+    this.circuits = circuits;
+    this.cars = cars;
+    this.driver = driver;
+    this.transaction = transaction;
+  }
+
+  /** Answer to a new book. */
+  public record Created(UUID id, int revision) {}
+
+  /** A book with its revisions, newest last. */
+  public record BookView(
+      UUID id, String name, UUID circuitId, String circuit, String layout, UUID carId, String car,
+      List<RevisionLine> revisions) {}
+
+  /** A line of a book's history. */
+  public record RevisionLine(
+      int number, Integer parent, Instant createdAt, String reason, double time_s) {}
+
+  /** A revision's document, and the reference it stands for. */
+  public record Computed(ObjectNode document, Reference reference) {}
+
+  /** Computes a new book's first revision, then stores both at once. */
+  public Created create(
+      UUID circuitId, UUID carId, String name, String reason, Draft draft, Instant at) {
+    circuits.load(circuitId);
+    String carName = cars.load(carId).vehicle().name();
+    String given = name == null || name.isBlank() ? defaultName(circuitId, carName) : name.strip();
+    Require.text("name", given, 120);
+    RevisionJson.Header header =
+        new RevisionJson.Header(
+            1, null, at.truncatedTo(ChronoUnit.SECONDS), reason, draft.conditions(), draft.line(),
+            draft.own());
+    ObjectNode document = RevisionJson.write(header, reference(circuitId, carId, draft));
+    return transaction.execute(
+        status -> {
+          if (Thread.currentThread().isInterrupted()) {
+            throw new java.util.concurrent.CancellationException("book cancelled");
+          }
+          Book book = books.save(new Book(driver.id(), circuitId, carId, given));
+          revisions.save(
+              new Revision(book.id(), 1, null, header.createdAt(), JsonFiles.write(document)));
+          return new Created(book.id(), 1);
+        });
+  }
+
+  private String defaultName(UUID circuitId, String carName) {
+    String name = circuits.load(circuitId).circuit().name() + " · " + carName;
+    return name.substring(0, Math.min(120, name.length()));
+  }
+
+  private Reference reference(UUID circuitId, UUID carId, Draft draft) {
+    Reference.Basis basis = bases.get(circuitId, carId, draft.conditions(), draft.line());
+    return Reference.on(basis, draft.conditions(), draft.own());
+  }
+
+  /** The driver's books, oldest first. */
+  public List<BookView> list() {
+    return books.findByDriverIdOrderByCreatedAt(driver.id()).stream().map(this::view).toList();
+  }
+
+  /**
+   * A book by its id.
+   *
+   * @throws NotFoundException if there is none
+   */
+  public BookView get(UUID id) {
+    return view(book(id));
+  }
+
+  private Book book(UUID id) {
+    return books
+        .findByIdAndDriverId(id, driver.id())
+        .orElseThrow(() -> new NotFoundException("There is no book " + id + "."));
+  }
+
+  private BookView view(Book book) {
+    JsonNode circuit = circuits.load(book.circuitId()).document().path("marvek");
+    List<RevisionLine> lines =
+        revisions.findByBookIdOrderByNumber(book.id()).stream().map(Books::line).toList();
+    return new BookView(
+        book.id(),
+        book.name(),
+        book.circuitId(),
+        circuit.path("name").asText(),
+        circuit.path("layout").asText(""),
+        book.carId(),
+        cars.load(book.carId()).vehicle().name(),
+        lines);
+  }
+
+  private static RevisionLine line(Revision revision) {
+    ObjectNode document = parse(revision);
+    return new RevisionLine(
+        revision.number(),
+        revision.parent(),
+        revision.createdAt(),
+        document.path("reason").asText(),
+        document.path("lap").path("time_s").asDouble());
+  }
+
+  private static ObjectNode parse(Revision revision) {
+    return (ObjectNode) JsonFiles.parse(revision.document().getBytes(StandardCharsets.UTF_8));
+  }
+
+  private Revision revisionOf(UUID bookId, int number) {
+    return revisions
+        .findByBookIdAndNumber(book(bookId).id(), number)
+        .orElseThrow(() -> new NotFoundException("The book has no revision " + number + "."));
+  }
+
+  /** A revision's document as it was stored. */
+  public ObjectNode revision(UUID bookId, int number) {
+    return parse(revisionOf(bookId, number));
+  }
+
+  /** A stored revision computed again, for what its document does not hold: the whole trace. */
+  public Computed recompute(UUID bookId, int number) {
+    ObjectNode document = revision(bookId, number);
+    String line = document.path("line").asText("smooth");
+    Draft draft =
+        Draft.read(
+            document.get("conditions"),
+            line.equals("fastest") ? "smooth" : line,
+            document.get("ownValues"));
+    Book book = book(bookId);
+    return new Computed(document, reference(book.circuitId(), book.carId(), draft));
+  }
+
+  /** Runs the model on a draft; nothing is stored. */
+  Computed tryOut(UUID bookId, Integer parent, Draft draft) {
+    Book book = book(bookId);
+    Reference reference = reference(book.circuitId(), book.carId(), draft);
+    RevisionJson.Header header =
+        new RevisionJson.Header(
+            parent == null ? 1 : parent + 1,
+            parent,
+            Instant.now().truncatedTo(ChronoUnit.SECONDS),
+            "",
+            draft.conditions(),
+            draft.line(),
+            draft.own());
+    return new Computed(RevisionJson.write(header, reference), reference);
+  }
+
+  /**
+   * Keeps a draft as the next revision.
+   *
+   * @param parent number of the revision it was made from
+   * @throws ConflictException if that is not the newest any more
+   */
+  RevisionLine keep(UUID bookId, int parent, String reason, Draft draft, Instant at) {
+    Require.text("reason", reason, 500);
+    Book book = book(bookId);
+    revisionOf(bookId, parent);
+    Reference reference = reference(book.circuitId(), book.carId(), draft);
+    int number = parent + 1;
+    RevisionJson.Header header =
+        new RevisionJson.Header(
+            number,
+            parent,
+            at.truncatedTo(ChronoUnit.SECONDS),
+            reason.strip(),
+            draft.conditions(),
+            draft.line(),
+            draft.own());
+    ObjectNode document = RevisionJson.write(header, reference);
+    try {
+      return transaction.execute(status -> store(bookId, header, document));
+    } catch (DataIntegrityViolationException e) {
+      throw newerExists(parent);
+    }
+  }
+
+  private RevisionLine store(UUID bookId, RevisionJson.Header header, ObjectNode document) {
+    int newest =
+        revisions.findFirstByBookIdOrderByNumberDesc(bookId).map(Revision::number).orElse(0);
+    if (newest != header.parent()) {
+      throw newerExists(header.parent());
+    }
+    return line(
+        revisions.saveAndFlush(
+            new Revision(
+                bookId,
+                header.number(),
+                header.parent(),
+                header.createdAt(),
+                JsonFiles.write(document))));
+  }
+
+  private static ConflictException newerExists(int parent) {
+    return new ConflictException(
+        "Revision "
+            + (parent + 1)
+            + " was kept meanwhile, from the same revision "
+            + parent
+            + ". Your changes are still in the draft: look at the newer revision, then keep again.");
+  }
+
+  /** The whole book as a file. */
+  public byte[] export(UUID id) {
+    Book book = book(id);
+    List<ObjectNode> documents =
+        revisions.findByBookIdOrderByNumber(id).stream().map(Books::parse).toList();
+    BookJson.Parts parts =
+        new BookJson.Parts(
+            book.name(),
+            circuits.load(book.circuitId()).document(),
+            cars.load(book.carId()).document(),
+            documents);
+    return JsonFiles.writeFile(BookJson.write(parts));
+  }
+
+  /** Takes a whole book in, its circuit and car with it; all or nothing. */
+  public UUID importFile(byte[] bytes) {
+    BookJson.Parts parts = BookJson.read(JsonFiles.parse(bytes));
+    return transaction.execute(
+        status -> {
+          UUID circuit = circuits.importGeoJson(parts.circuit(), null).id();
+          UUID car = cars.importTree(parts.car()).id();
+          Book book = books.save(new Book(driver.id(), circuit, car, parts.name()));
+          for (ObjectNode document : parts.revisions()) {
+            revisions.save(revision(book.id(), document));
+          }
+          return book.id();
+        });
+  }
+
+  private static Revision revision(UUID bookId, ObjectNode document) {
+    JsonNode parent = document.path("parent");
+    return new Revision(
+        bookId,
+        document.path("number").asInt(),
+        parent.isInt() ? parent.asInt() : null,
+        Instant.parse(document.path("createdAt").asText()),
+        JsonFiles.write(document));
+  }
+
+  /** Whether the driver has no book yet. */
+  public boolean isEmpty() {
+    return books.findByDriverIdOrderByCreatedAt(driver.id()).isEmpty();
+  }
+}

@@ -1,0 +1,82 @@
+package marvek.server.books;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import marvek.core.conditions.Conditions;
+import marvek.core.page.CornerPage;
+import marvek.core.page.LineChoice;
+import marvek.core.page.OwnValues;
+import marvek.server.cars.Cars;
+import marvek.server.circuits.Circuits;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+
+/** Fills an empty install with an invented circuit, a car, and a book of two revisions. */
+@Component
+@ConditionalOnProperty("marvek.demo")
+class DemoBook implements ApplicationRunner {
+  private static final Instant FIRST = Instant.parse("2026-04-18T08:10:00Z");
+  private static final Instant SECOND = Instant.parse("2026-04-18T11:45:00Z");
+
+  private final Books books;
+  private final Circuits circuits;
+  private final Cars cars;
+
+  DemoBook(Books books, Circuits circuits, Cars cars) {
+    this.books = books;
+    this.circuits = circuits;
+    this.cars = cars;
+  }
+
+  @Override
+  public void run(ApplicationArguments arguments) throws IOException {
+    if (!books.isEmpty()) {
+      return;
+    }
+    UUID circuit =
+        circuits.importFile(file("harrowfen-park.circuit.geojson"), null, null).id();
+    UUID car = cars.importFile(file("teal-coupe.car.json")).id();
+    Conditions clubDriver = Conditions.DEFAULT.withGripUsed(0.92);
+    Draft model = new Draft(clubDriver, LineChoice.SMOOTH, List.of());
+    Books.Created book =
+        books.create(
+            circuit, car, "Harrowfen Park, Teal Coupé", "First computed, before the track walk",
+            model, FIRST);
+    Draft afterPractice = new Draft(clubDriver, LineChoice.SMOOTH, ownValues());
+    books.keep(
+        book.id(), 1, "After first practice: Sluice and Chapel Drop earlier, Long Hythe in second",
+        afterPractice, SECOND);
+  }
+
+  /** What the invented driver changed after the first practice. */
+  private List<OwnValues> ownValues() {
+    return List.of(
+        own(1, 312.0, null, null, 3, "Two ridges on the inside: brake before them, not on them."),
+        own(4, null, 2, 1462.0, 4, "Leave the inside kerb alone. Wait for the car to turn."),
+        own(11, 3194.0, null, null, 2, "Falls away under braking. Rear goes light: squeeze."),
+        own(13, null, null, 3816.0, 3, "Road tips outward after the apex: late throttle."));
+  }
+
+  private static OwnValues own(
+      int corner,
+      Double brakeAtM,
+      Integer gear,
+      Double throttleFirstM,
+      int confidence,
+      String notes) {
+    return new OwnValues(
+        corner, brakeAtM, null, gear, null, null, null, throttleFirstM, null, confidence, notes,
+        null, CornerPage.Source.DRIVER);
+  }
+
+  private static byte[] file(String name) throws IOException {
+    try (InputStream in = DemoBook.class.getResourceAsStream("/marvek/demo/" + name)) {
+      return in.readAllBytes();
+    }
+  }
+}

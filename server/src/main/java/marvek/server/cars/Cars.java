@@ -1,0 +1,74 @@
+package marvek.server.cars;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.UUID;
+import marvek.core.vehicle.Vehicle;
+import marvek.formats.CarJson;
+import marvek.formats.Imported;
+import marvek.formats.JsonFiles;
+import marvek.server.accounts.CurrentDriver;
+import marvek.server.problems.NotFoundException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Takes cars in and gives them out. */
+@Service
+public class Cars {
+  private final CarRepository repository;
+  private final CurrentDriver driver;
+
+  Cars(CarRepository repository, CurrentDriver driver) {
+    this.repository = repository;
+    this.driver = driver;
+  }
+
+  /** What lists show of a car. */
+  public record Summary(UUID id, String name) {}
+
+  /** What an import answers. */
+  public record ImportAnswer(UUID id, String name, List<String> warnings) {}
+
+  /** A car ready to compute with, and its document. */
+  public record Loaded(UUID id, Vehicle vehicle, JsonNode document) {}
+
+  /** Takes in a car JSON. */
+  @Transactional
+  public ImportAnswer importFile(byte[] bytes) {
+    return importTree(JsonFiles.parse(bytes));
+  }
+
+  /** Takes in a parsed car JSON. */
+  @Transactional
+  public ImportAnswer importTree(JsonNode tree) {
+    Imported<Vehicle> imported = CarJson.read(tree);
+    StoredCar stored =
+        repository.save(
+            new StoredCar(driver.id(), imported.value().name(), JsonFiles.write(tree)));
+    return new ImportAnswer(stored.id(), stored.name(), imported.warnings());
+  }
+
+  /** The driver's cars, oldest first. */
+  @Transactional(readOnly = true)
+  public List<Summary> list() {
+    return repository.findByDriverIdOrderByCreatedAt(driver.id()).stream()
+        .map(c -> new Summary(c.id(), c.name()))
+        .toList();
+  }
+
+  /**
+   * Loads a car.
+   *
+   * @throws NotFoundException if there is none of that id
+   */
+  @Transactional(readOnly = true)
+  public Loaded load(UUID id) {
+    StoredCar stored =
+        repository
+            .findByIdAndDriverId(id, driver.id())
+            .orElseThrow(() -> new NotFoundException("There is no car " + id + "."));
+    JsonNode tree = JsonFiles.parse(stored.document().getBytes(StandardCharsets.UTF_8));
+    return new Loaded(id, CarJson.read(tree).value(), tree);
+  }
+}

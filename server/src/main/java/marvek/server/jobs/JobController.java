@@ -1,0 +1,46 @@
+package marvek.server.jobs;
+
+import java.util.UUID;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/jobs/{id}")
+class JobController {
+  private final Jobs jobs;
+
+  JobController(Jobs jobs) {
+    this.jobs = jobs;
+  }
+
+  /**
+   * @param result what the job gave, once it is DONE
+   * @param problem what it failed with
+   */
+  record View(UUID id, Job.Status status, double progress, Object result, String problem) {
+    static View of(Job<?> job) {
+      boolean done = job.status() == Job.Status.DONE;
+      RuntimeException cause = job.cause();
+      return new View(
+          job.id(),
+          job.status(),
+          job.progress(),
+          done ? job.result() : null,
+          cause == null ? null : cause.getMessage());
+    }
+  }
+
+  @GetMapping
+  View get(@PathVariable UUID id) {
+    return View.of(jobs.get(id));
+  }
+
+  @DeleteMapping
+  View cancel(@PathVariable UUID id) {
+    jobs.get(id).cancel();
+    return View.of(jobs.get(id));
+  }
+}

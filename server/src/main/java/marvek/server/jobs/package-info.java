@@ -1,0 +1,2 @@
+/** Long work with progress and cancel. */
+package marvek.server.jobs;

@@ -1,0 +1,132 @@
+package marvek.server.problems;
+
+import java.net.URI;
+import marvek.core.InvalidValueException;
+import marvek.formats.BadFileException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.multipart.support.MissingServletRequestPartException;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+
+/** Turns errors of the job into problem details, keeping the place where they arose. */
+@RestControllerAdvice
+class ProblemAdvice extends ResponseEntityExceptionHandler {
+  private static final Logger LOG = LoggerFactory.getLogger(ProblemAdvice.class);
+
+  @ExceptionHandler
+  ProblemDetail badFile(BadFileException e) {
+    ProblemDetail problem =
+        problem(
+            HttpStatus.UNPROCESSABLE_ENTITY,
+            "bad-file",
+            "The file cannot be taken in",
+            e.getMessage() + " Nothing was stored.");
+    e.line().ifPresent(line -> problem.setProperty("line", line));
+    if (e.column() != null) {
+      problem.setProperty("column", e.column());
+    }
+    if (e.pointer() != null) {
+      problem.setProperty("pointer", e.pointer());
+    }
+    return problem;
+  }
+
+  @ExceptionHandler
+  ProblemDetail invalidValue(InvalidValueException e) {
+    ProblemDetail problem =
+        problem(
+            HttpStatus.UNPROCESSABLE_ENTITY,
+            "invalid-value",
+            "A value cannot be used",
+            e.getMessage() + ".");
+    problem.setProperty("field", e.field());
+    if (e.index() >= 0) {
+      problem.setProperty("index", e.index());
+    }
+    return problem;
+  }
+
+  @ExceptionHandler
+  ProblemDetail notFound(NotFoundException e) {
+    return problem(HttpStatus.NOT_FOUND, "not-found", "Not found", e.getMessage());
+  }
+
+  @ExceptionHandler
+  ProblemDetail wrongType(MethodArgumentTypeMismatchException e) {
+    return problem(
+        HttpStatus.NOT_FOUND,
+        "not-found",
+        "Not found",
+        "\"" + e.getValue() + "\" is not a " + e.getName() + " of this server.");
+  }
+
+  @ExceptionHandler
+  ProblemDetail conflict(ConflictException e) {
+    return problem(HttpStatus.CONFLICT, "conflict", "Changed meanwhile", e.getMessage());
+  }
+
+  @ExceptionHandler
+  ProblemDetail unexpected(Exception e) {
+    LOG.error("Request failed", e);
+    return problem(
+        HttpStatus.INTERNAL_SERVER_ERROR,
+        "internal",
+        "Marvek failed",
+        "Something went wrong inside Marvek; nothing was stored. The server's log has the details.");
+  }
+
+  @Override
+  protected ResponseEntity<Object> handleMaxUploadSizeExceededException(
+      MaxUploadSizeExceededException e, HttpHeaders headers, HttpStatusCode code, WebRequest r) {
+    ProblemDetail problem =
+        problem(
+            HttpStatus.PAYLOAD_TOO_LARGE,
+            "too-large",
+            "The file is too large",
+            "Files up to 64 MB are taken. Nothing was stored.");
+    return new ResponseEntity<>(problem, headers, HttpStatus.PAYLOAD_TOO_LARGE);
+  }
+
+  @Override
+  protected ResponseEntity<Object> handleMissingServletRequestPart(
+      MissingServletRequestPartException e, HttpHeaders headers, HttpStatusCode code, WebRequest r) {
+    ProblemDetail problem =
+        problem(
+            HttpStatus.BAD_REQUEST,
+            "missing-file",
+            "No file was sent",
+            "Send the file as the part \"" + e.getRequestPartName() + "\" of a multipart form.");
+    return new ResponseEntity<>(problem, headers, HttpStatus.BAD_REQUEST);
+  }
+
+  @Override
+  protected ResponseEntity<Object> handleHttpMessageNotReadable(
+      HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode code, WebRequest r) {
+    ProblemDetail problem =
+        problem(
+            HttpStatus.BAD_REQUEST,
+            "bad-body",
+            "The request cannot be read",
+            "The body is not the JSON that is described at /api/openapi.json.");
+    return new ResponseEntity<>(problem, headers, HttpStatus.BAD_REQUEST);
+  }
+
+  private static ProblemDetail problem(
+      HttpStatus status, String type, String title, String detail) {
+    ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
+    problem.setType(URI.create("urn:marvek:problem:" + type));
+    problem.setTitle(title);
+    return problem;
+  }
+}
