@@ -69,7 +69,9 @@ public final class TestRoads {
     return road.survey(true, 6, 0, 0);
   }
 
-  /** A lap of corners of very different radii: 3.1 km, two halves that mirror each other in a point. */
+  /**
+   * A lap of corners of very different radii: 3.1 km, two halves that mirror each other in a point.
+   */
   public static Survey varied(double spacing) {
     return pointSymmetric(
         spacing,
@@ -110,9 +112,11 @@ public final class TestRoads {
   public static Survey noisy(Survey survey, double sigma, long seed) {
     Random random = new Random(seed);
     return changed(
-        survey, (p, i) -> new double[] {
-          p[0] + sigma * random.nextGaussian(), p[1] + sigma * random.nextGaussian(), p[2]
-        });
+        survey,
+        (p, i) ->
+            new double[] {
+              p[0] + sigma * random.nextGaussian(), p[1] + sigma * random.nextGaussian(), p[2]
+            });
   }
 
   /** Maps the points of a survey; widths and banking stay. */
@@ -129,8 +133,7 @@ public final class TestRoads {
       column[4][i] = s.widthRightAt(i);
       column[5][i] = s.bankingAt(i);
     }
-    return new Survey(
-        column[0], column[1], column[2], column[3], column[4], column[5], s.closed());
+    return new Survey(column[0], column[1], column[2], column[3], column[4], column[5], s.closed());
   }
 
   /** The survey mirrored at its x axis: left becomes right. */
@@ -145,8 +148,7 @@ public final class TestRoads {
       column[4][i] = s.widthLeftAt(i);
       column[5][i] = -s.bankingAt(i);
     }
-    return new Survey(
-        column[0], column[1], column[2], column[3], column[4], column[5], s.closed());
+    return new Survey(column[0], column[1], column[2], column[3], column[4], column[5], s.closed());
   }
 
   /** Curvature that the road was drawn with at each of its points [1/m]. */

@@ -21,26 +21,69 @@ public final class TestVehicles {
   public static Vehicle car(
       Vehicle.Drive drive, double cgHeight, double cdA, double clA, double brakeShare) {
     return new Vehicle(
-        "Club car", Vehicle.Kind.CAR, 1180, 80, 2.55, cgHeight, 0.47, 1.62, 1.95, 4.5, drive,
-        0, engine(), gearbox(), new Tyre(1.35, 1.40, 0.33, 3000, 0),
-        new Brakes(22000, brakeShare), new Aero(cdA, clA, 0.42), 0.014);
+        "Club car",
+        Vehicle.Kind.CAR,
+        1180,
+        80,
+        2.55,
+        cgHeight,
+        0.47,
+        1.62,
+        1.95,
+        4.5,
+        drive,
+        0,
+        engine(),
+        gearbox(),
+        new Tyre(1.35, 1.40, 0.33, 3000, 0),
+        new Brakes(22000, brakeShare),
+        new Aero(cdA, clA, 0.42),
+        0.014);
   }
 
   /** No air, no rolling, no height, all wheels: what remains is friction, as in the textbooks. */
   public static Vehicle pointMass(double mu) {
     return new Vehicle(
-        "Point mass", Vehicle.Kind.CAR, 1000, 0, 2.5, 0, 0.5, 1.6, 1.8, 4.2, Vehicle.Drive.ALL,
-        0.5, engine(), gearbox(), new Tyre(mu, mu, 0.33, 3000, 0),
-        new Brakes(900_000, 0.5), new Aero(0, 0, 0.5), 0);
+        "Point mass",
+        Vehicle.Kind.CAR,
+        1000,
+        0,
+        2.5,
+        0,
+        0.5,
+        1.6,
+        1.8,
+        4.2,
+        Vehicle.Drive.ALL,
+        0.5,
+        engine(),
+        gearbox(),
+        new Tyre(mu, mu, 0.33, 3000, 0),
+        new Brakes(900_000, 0.5),
+        new Aero(0, 0, 0.5),
+        0);
   }
 
   public static Vehicle motorcycle() {
     return new Vehicle(
-        "Motorcycle", Vehicle.Kind.MOTORCYCLE, 170, 80, 1.42, 0.62, 0.5, 0, 0.7, 2.1,
-        Vehicle.Drive.REAR, 0,
+        "Motorcycle",
+        Vehicle.Kind.MOTORCYCLE,
+        170,
+        80,
+        1.42,
+        0.62,
+        0.5,
+        0,
+        0.7,
+        2.1,
+        Vehicle.Drive.REAR,
+        0,
         new Engine(new double[] {4000, 9000, 13000}, new double[] {60, 85, 80}, 1300, 14000, 8),
         new Gearbox(new double[] {2.6, 2.1, 1.75, 1.5, 1.35, 1.22}, 5.0, 0.94, 0.03, 0.1),
-        new Tyre(1.3, 1.3, 0.31, 1200, 0), new Brakes(4000, 0.9), new Aero(0.33, 0, 0.5), 0.015);
+        new Tyre(1.3, 1.3, 0.31, 1200, 0),
+        new Brakes(4000, 0.9),
+        new Aero(0.33, 0, 0.5),
+        0.015);
   }
 
   public static Engine engine() {

@@ -77,7 +77,11 @@ public final class BookJson {
         .ifPresent(
             message -> {
               throw BadFileException.atPointer(
-                  message.getInstanceLocation().toString().replaceFirst("^\\$", "").replace('.', '/'),
+                  message
+                      .getInstanceLocation()
+                      .toString()
+                      .replaceFirst("^\\$", "")
+                      .replace('.', '/'),
                   message.getMessage() + ".");
             });
   }

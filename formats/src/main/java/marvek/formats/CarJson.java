@@ -122,8 +122,7 @@ public final class CarJson {
         new Brakes(
             brakes.number("maxForce_n"),
             car ? brakes.number("frontShare") : brakes.number("frontShare", 0.5)),
-        new Aero(
-            aero.number("cdA_m2"), number(aero, "clA_m2", 0), number(aero, "frontShare", 0.5)),
+        new Aero(aero.number("cdA_m2"), number(aero, "clA_m2", 0), number(aero, "frontShare", 0.5)),
         number(top, "rollingResistance", 0.014));
   }
 
@@ -144,8 +143,7 @@ public final class CarJson {
   }
 
   private Gearbox gearbox(JsonPlace gearbox) {
-    double[] ratios =
-        gearbox.array("ratios").stream().mapToDouble(JsonPlace::number).toArray();
+    double[] ratios = gearbox.array("ratios").stream().mapToDouble(JsonPlace::number).toArray();
     return new Gearbox(
         ratios,
         gearbox.number("finalDrive"),
@@ -157,7 +155,8 @@ public final class CarJson {
   /** A number that may be left out, in which case what is assumed is reported. */
   private double number(JsonPlace place, String name, double otherwise) {
     if (!place.has(name)) {
-      assumed.add("No " + (place.pointer() + "/" + name).substring(1) + ": taken as " + otherwise + ".");
+      assumed.add(
+          "No " + (place.pointer() + "/" + name).substring(1) + ": taken as " + otherwise + ".");
     }
     return place.number(name, otherwise);
   }

@@ -13,8 +13,7 @@ import marvek.core.circuit.Survey;
 
 /** Reads a centreline CSV: a closed circuit as points with widths. */
 public final class CentrelineCsv {
-  private static final List<String> NEEDED =
-      List.of("x_m", "y_m", "width_left_m", "width_right_m");
+  private static final List<String> NEEDED = List.of("x_m", "y_m", "width_left_m", "width_right_m");
   private static final List<String> OPTIONAL = List.of("z_m", "banking_deg");
 
   /** Format's own range of spacing; outside of it the reader warns. */
@@ -134,9 +133,7 @@ public final class CentrelineCsv {
     } catch (NumberFormatException e) {
       String hint = field.contains(",") ? " Use a point for decimals." : "";
       throw BadFileException.atLine(
-          record.getStartingLineNumber(),
-          column,
-          "\"" + field + "\" is not a number." + hint);
+          record.getStartingLineNumber(), column, "\"" + field + "\" is not a number." + hint);
     }
   }
 

@@ -124,8 +124,7 @@ public final class CircuitGeoJson {
       column[5][i] = Math.toRadians(banking[i]);
     }
     try {
-      return new Survey(
-          column[0], column[1], column[2], column[3], column[4], column[5], closed);
+      return new Survey(column[0], column[1], column[2], column[3], column[4], column[5], closed);
     } catch (InvalidValueException e) {
       JsonPlace place = feature.at("geometry").at("coordinates");
       if (e.field().startsWith("width_left")) {
@@ -170,8 +169,7 @@ public final class CircuitGeoJson {
     switch (geometry.text("type")) {
       case "Point" -> positions = List.of(geometry.at("coordinates"));
       case "LineString" -> positions = geometry.array("coordinates");
-      default ->
-          throw geometry.at("type").error("a Point or a LineString is expected.");
+      default -> throw geometry.at("type").error("a Point or a LineString is expected.");
     }
     for (JsonPlace position : positions) {
       if (!position.node().isArray() || position.node().size() < 2) {
@@ -215,7 +213,11 @@ public final class CircuitGeoJson {
         case "corner" -> readCorner(feature);
         default ->
             warnings.add(
-                "Feature " + feature.pointer() + " of kind \"" + kind + "\" is not known: left out.");
+                "Feature "
+                    + feature.pointer()
+                    + " of kind \""
+                    + kind
+                    + "\" is not known: left out.");
       }
     } catch (InvalidValueException e) {
       throw feature.at("properties").error(e.getMessage() + ".");

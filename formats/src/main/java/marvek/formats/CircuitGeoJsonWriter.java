@@ -7,11 +7,14 @@ import marvek.core.circuit.GeoPoint;
 import marvek.core.circuit.Survey;
 
 /**
- * Writes a bare circuit (a centreline without anything along it) as circuit GeoJSON, so that a road from a
- * CSV can be kept and exported like any other. A circuit that came as GeoJSON is kept as it came.
+ * Writes a bare circuit (a centreline without anything along it) as circuit GeoJSON, so that a road
+ * from a CSV can be kept and exported like any other. A circuit that came as GeoJSON is kept as it
+ * came.
  */
 public final class CircuitGeoJsonWriter {
-  /** Where a plane without a place on earth is laid: distances stay true, the place means nothing. */
+  /**
+   * Where a plane without a place on earth is laid: distances stay true, the place means nothing.
+   */
   private static final GeoPoint NOWHERE = new GeoPoint(0, 0);
 
   private CircuitGeoJsonWriter() {}
@@ -46,7 +49,11 @@ public final class CircuitGeoJsonWriter {
     double y0 = survey.yAt(0);
     for (int i = 0; i < survey.size(); i++) {
       GeoPoint p = plane.toEarth(survey.xAt(i) - x0, survey.yAt(i) - y0);
-      coordinates.addArray().add(round(p.lonDeg(), 1e9)).add(round(p.latDeg(), 1e9)).add(survey.zAt(i));
+      coordinates
+          .addArray()
+          .add(round(p.lonDeg(), 1e9))
+          .add(round(p.latDeg(), 1e9))
+          .add(survey.zAt(i));
       left.add(survey.widthLeftAt(i));
       right.add(survey.widthRightAt(i));
       banking.add(round(Math.toDegrees(survey.bankingAt(i)), 1e9));

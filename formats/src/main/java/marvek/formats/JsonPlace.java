@@ -5,7 +5,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 
-/** A JSON value together with its pointer, so that what is wrong with it can be said with its place. */
+/**
+ * A JSON value together with its pointer, so that what is wrong with it can be said with its place.
+ */
 record JsonPlace(JsonNode node, String pointer) {
 
   static JsonPlace top(JsonNode node) {
@@ -114,7 +116,8 @@ record JsonPlace(JsonNode node, String pointer) {
     for (E constant : type.getEnumConstants()) {
       names.add(spelled(constant));
     }
-    throw at(name).error("\"" + text + "\" is not known; expected one of " + String.join(", ", names));
+    throw at(name)
+        .error("\"" + text + "\" is not known; expected one of " + String.join(", ", names));
   }
 
   <E extends Enum<E>> E oneOf(String name, Class<E> type, E otherwise) {

@@ -17,8 +17,7 @@ public final class LocalPlane {
 
   /** Local coordinates {x, y} of a place [m]. */
   public double[] toPlane(double latDeg, double lonDeg) {
-    GeodesicData line =
-        Geodesic.WGS84.Inverse(origin.latDeg(), origin.lonDeg(), latDeg, lonDeg);
+    GeodesicData line = Geodesic.WGS84.Inverse(origin.latDeg(), origin.lonDeg(), latDeg, lonDeg);
     double azimuth = Math.toRadians(line.azi1);
     return new double[] {line.s12 * Math.sin(azimuth), line.s12 * Math.cos(azimuth)};
   }

@@ -9,7 +9,9 @@ import marvek.core.InvalidValueException;
 import marvek.core.page.CornerPage;
 import marvek.core.page.OwnValues;
 
-/** A driver's own values, a list of objects with the field names of the pages, flattened by dots. */
+/**
+ * A driver's own values, a list of objects with the field names of the pages, flattened by dots.
+ */
 public final class OwnValuesJson {
   private OwnValuesJson() {}
 

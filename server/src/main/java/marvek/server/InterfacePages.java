@@ -1,5 +1,7 @@
 package marvek.server;
 
+import org.springframework.boot.availability.ApplicationAvailability;
+import org.springframework.boot.availability.ReadinessState;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -7,6 +9,12 @@ import org.springframework.web.bind.annotation.GetMapping;
 /** Paths of the interface's own screens all lead to its one page. */
 @Controller
 class InterfacePages {
+  private final ApplicationAvailability state;
+
+  InterfacePages(ApplicationAvailability state) {
+    this.state = state;
+  }
+
   @GetMapping({
     "/",
     "/shelf",
@@ -21,10 +29,8 @@ class InterfacePages {
 
   /** Answers once everything, the demo included, is there: readiness comes after the runners. */
   @GetMapping("/ready")
-  ResponseEntity<String> ready(org.springframework.boot.availability.ApplicationAvailability state) {
-    boolean ready =
-        state.getReadinessState()
-            == org.springframework.boot.availability.ReadinessState.ACCEPTING_TRAFFIC;
+  ResponseEntity<String> ready() {
+    boolean ready = state.getReadinessState() == ReadinessState.ACCEPTING_TRAFFIC;
     return ready ? ResponseEntity.ok("ready") : ResponseEntity.status(503).body("starting");
   }
 }

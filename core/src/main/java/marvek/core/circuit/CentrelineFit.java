@@ -4,29 +4,31 @@ import marvek.core.Require;
 
 /**
  * The smooth curve through a survey. A cubic spline is fitted so that the squared distances to the
- * points, weighed by the survey's noise, and the squared change of curvature, weighed by what roads are
- * built like, together are least. The points' parameters are moved to the foot of their perpendicular
- * between fits, so that noise along the road neither lengthens nor bends it.
+ * points, weighed by the survey's noise, and the squared change of curvature, weighed by what roads
+ * are built like, together are least. The points' parameters are moved to the foot of their
+ * perpendicular between fits, so that noise along the road neither lengthens nor bends it.
  *
- * <p>With noise σ and a road whose change of curvature has the intensity q² (the integral of its square
- * per metre), the most likely curve has the penalty λ = σ²/q² (Wahba, <i>Spline Models for Observational
- * Data</i>, SIAM 1990, ch. 1, from memory). Choosing λ by cross-validation alone leaves ripple in the
- * curvature.
+ * <p>With noise σ and a road whose change of curvature has the intensity q² (the integral of its
+ * square per metre), the most likely curve has the penalty λ = σ²/q² (Wahba, <i>Spline Models for
+ * Observational Data</i>, SIAM 1990, ch. 1, from memory). Choosing λ by cross-validation alone
+ * leaves ripple in the curvature.
  */
 public final class CentrelineFit {
   /** Cubic pieces no longer than this follow a hairpin of 8 m radius to a millimetre. */
   private static final double KNOT_M = 2.0;
 
   /**
-   * Typical intensity of the change of plan curvature of a circuit, (1/m²)²·m: a corner of 40 m radius
-   * wound on over 30 m. Own assumption, tuned on roads of known curvature with noise added.
+   * Typical intensity of the change of plan curvature of a circuit, (1/m²)²·m: a corner of 40 m
+   * radius wound on over 30 m. Own assumption, tuned on roads of known curvature with noise added.
    */
   private static final double PLAN_ROUGHNESS_PER_M3 = 2.0e-6;
 
   /** The same for the profile in height: a crest of 400 m radius wound on over 50 m. */
   private static final double HEIGHT_ROUGHNESS_PER_M3 = 1.0e-7;
 
-  /** No survey is better than this; it also takes the ringing out of a change from straight to arc. */
+  /**
+   * No survey is better than this; it also takes the ringing out of a change from straight to arc.
+   */
   private static final double SIGMA_FLOOR_M = 0.012;
 
   /** Below this a survey counts as clean, and is not moved by more than {@link #CLEAN_MOVE_M}. */
@@ -117,7 +119,8 @@ public final class CentrelineFit {
     double[] weights = null;
     for (int pass = 0; pass <= REWEIGHTINGS; pass++) {
       PenalisedSpline.Fitter fitter =
-          new PenalisedSpline.Fitter(parameters(), length, KNOT_M, lambda, weights, survey.closed());
+          new PenalisedSpline.Fitter(
+              parameters(), length, KNOT_M, lambda, weights, survey.closed());
       x = fitter.fit(column(0));
       y = fitter.fit(column(1));
       weights = changeWeights();

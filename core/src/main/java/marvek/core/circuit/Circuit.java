@@ -5,8 +5,8 @@ import java.util.List;
 import marvek.core.Require;
 
 /**
- * One layout of a circuit as it was from a date on: the survey and what is known along it. Stations of
- * everything refer to {@code Road.through(survey, smoothing)}.
+ * One layout of a circuit as it was from a date on: the survey and what is known along it. Stations
+ * of everything refer to {@code Road.through(survey, smoothing)}.
  *
  * @param smoothing factor on the smoothing of the survey, see {@link CentrelineFit#of}
  * @param origin where the local plane touches the earth, or null if the file had no such place

@@ -1,10 +1,10 @@
 package marvek.core.circuit;
 
 /**
- * What can serve as a mark, with how well it stays where it is. Permanence: 0 stays for years (board,
- * paint, bridge, post, kerb end), 1 for seasons (building, fence, wall), 2 may be changed over a winter
- * (tree, banner), 3 over a night (cone, patch), 4 within the hour (shadow, rubber, parked vehicle).
- * Common practice.
+ * What can serve as a mark, with how well it stays where it is. Permanence: 0 stays for years
+ * (board, paint, bridge, post, kerb end), 1 for seasons (building, fence, wall), 2 may be changed
+ * over a winter (tree, banner), 3 over a night (cone, patch), 4 within the hour (shadow, rubber,
+ * parked vehicle). Common practice.
  */
 public enum MarkType {
   DISTANCE_BOARD(0),

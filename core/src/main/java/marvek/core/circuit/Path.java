@@ -4,9 +4,9 @@ import java.util.List;
 import marvek.core.InvalidValueException;
 
 /**
- * A path driven along a road: its offset at each of the road's samples and what the force model needs to
- * know there. Immutable. Element i leads from sample i to the next; a closed path has as many elements as
- * samples, an open one one less.
+ * A path driven along a road: its offset at each of the road's samples and what the force model
+ * needs to know there. Immutable. Element i leads from sample i to the next; a closed path has as
+ * many elements as samples, an open one one less.
  */
 public final class Path {
   private final Road road;
@@ -50,7 +50,8 @@ public final class Path {
    * A path at given offsets.
    *
    * @param offsetsM one per sample of the road, positive to the left [m]
-   * @throws InvalidValueException if the lengths differ or an offset lies beyond the centre of the bend
+   * @throws InvalidValueException if the lengths differ or an offset lies beyond the centre of the
+   *     bend
    */
   public static Path at(Road road, double[] offsetsM, List<Zone> zones) {
     if (offsetsM.length != road.size()) {
@@ -169,7 +170,10 @@ public final class Path {
     return element[i];
   }
 
-  /** Length in space from the first sample to sample i [m]; index size() gives a closed lap's length. */
+  /**
+   * Length in space from the first sample to sample i [m]; index size() gives a closed lap's
+   * length.
+   */
   public double distanceAt(int i) {
     return distance[i];
   }

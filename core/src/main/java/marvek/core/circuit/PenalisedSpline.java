@@ -3,10 +3,10 @@ package marvek.core.circuit;
 import marvek.core.numeric.CyclicBandedSolver;
 
 /**
- * Cubic B-spline on uniform knots, fitted to scattered values by least squares with a penalty on the
- * integral of its squared third derivative (P-spline; Eilers &amp; Marx, <i>Statistical Science</i> 11,
- * 1996). For the coordinates of a road that third derivative is the change of curvature. Periodic, or
- * natural-ended on an open road.
+ * Cubic B-spline on uniform knots, fitted to scattered values by least squares with a penalty on
+ * the integral of its squared third derivative (P-spline; Eilers &amp; Marx, <i>Statistical
+ * Science</i> 11, 1996). For the coordinates of a road that third derivative is the change of
+ * curvature. Periodic, or natural-ended on an open road.
  */
 final class PenalisedSpline {
   private final double[] coefficients;
@@ -36,7 +36,13 @@ final class PenalisedSpline {
      * @param lambda weight of ∫(p''')² against the sum of squared residuals, above zero [m^5]
      * @param weights factor on the penalty in each knot interval, or null for one
      */
-    Fitter(double[] u, double length, double knotSpacing, double lambda, double[] weights, boolean closed) {
+    Fitter(
+        double[] u,
+        double length,
+        double knotSpacing,
+        double lambda,
+        double[] weights,
+        boolean closed) {
       this.u = u;
       this.length = length;
       this.closed = closed;

@@ -3,8 +3,8 @@ package marvek.core.circuit;
 import marvek.core.Require;
 
 /**
- * The road as a line sampled at an even step of plan length. Immutable. On a closed road sample {@code
- * size()} would be sample 0 again; on an open one the last sample is the end.
+ * The road as a line sampled at an even step of plan length. Immutable. On a closed road sample
+ * {@code size()} would be sample 0 again; on an open one the last sample is the end.
  */
 public final class Road {
   /** Above this length the default step is doubled. */

@@ -5,11 +5,11 @@ import java.util.Arrays;
 /**
  * Estimates the standard deviation of a survey's coordinates from the survey itself.
  *
- * <p>Over each window of five consecutive points the fourth divided difference kills every cubic; what
- * is left is noise, scaled to unit gain. The median of the absolute values, divided by 0.6745, is the
- * standard deviation of normal noise (MAD; Hampel 1974, from memory) and is not moved by the few windows
- * that straddle the start of a corner. The idea for even spacing is that of Gasser, Sroka and
- * Jennen-Steinmetz, <i>Biometrika</i> 73 (1986), from memory.
+ * <p>Over each window of five consecutive points the fourth divided difference kills every cubic;
+ * what is left is noise, scaled to unit gain. The median of the absolute values, divided by 0.6745,
+ * is the standard deviation of normal noise (MAD; Hampel 1974, from memory) and is not moved by the
+ * few windows that straddle the start of a corner. The idea for even spacing is that of Gasser,
+ * Sroka and Jennen-Steinmetz, <i>Biometrika</i> 73 (1986), from memory.
  */
 final class SurveyNoise {
   private static final int WINDOW = 5;
@@ -20,8 +20,8 @@ final class SurveyNoise {
   /**
    * Noise across the direction of travel: what lies along it only shifts a point on its own road.
    *
-   * @param u strictly increasing parameter of the points [m]; one more than the columns' length, where
-   *     the road is closed the last being its total
+   * @param u strictly increasing parameter of the points [m]; one more than the columns' length,
+   *     where the road is closed the last being its total
    * @return standard deviation [m]; 0 for fewer than six points
    */
   static double across(double[] u, boolean closed, double[] x, double[] y) {

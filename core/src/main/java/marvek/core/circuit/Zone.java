@@ -8,8 +8,7 @@ import marvek.core.Require;
  * @param side part of the road it lies on; {@link Side#ROAD} for its whole width
  * @param gripFactor factor on grip there, 0.2 to 1.2
  */
-public record Zone(
-    Type type, Side side, double fromM, double toM, double gripFactor, String note) {
+public record Zone(Type type, Side side, double fromM, double toM, double gripFactor, String note) {
   /** What is the matter with it. */
   public enum Type {
     BUMP,

@@ -14,8 +14,8 @@ public final class Air {
 
   /**
    * Density of moist air [kg/m³] from the ideal gas law, ρ = (p − (1 − ε)·e)/(R·T). Vapour pressure
-   * after the Magnus formula in the form of WMO-No. 8 (from memory), good to 0.6 % between −45 and 60
-   * °C, which is 0.02 % of the density at 30 °C.
+   * after the Magnus formula in the form of WMO-No. 8 (from memory), good to 0.6 % between −45 and
+   * 60 °C, which is 0.02 % of the density at 30 °C.
    *
    * @param pressureHpa pressure at the place, not reduced to sea level
    */

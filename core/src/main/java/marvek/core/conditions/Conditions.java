@@ -26,8 +26,9 @@ public record Conditions(
     double windFromDeg,
     double humidityPct) {
   /**
-   * State of the road's surface. Wet 0.7 and damp 0.85 of dry from the ranges 0.8–0.9 dry and 0.5–0.7
-   * wet of J. Y. Wong, <i>Theory of Ground Vehicles</i>, table of road adhesion (from memory).
+   * State of the road's surface. Wet 0.7 and damp 0.85 of dry from the ranges 0.8–0.9 dry and
+   * 0.5–0.7 wet of J. Y. Wong, <i>Theory of Ground Vehicles</i>, table of road adhesion (from
+   * memory).
    */
   public enum Surface {
     DRY(1.0),
@@ -64,8 +65,7 @@ public record Conditions(
 
   /** A dry day at sea level, warm tyres, an expert on the right foot. */
   public static final Conditions DEFAULT =
-      new Conditions(
-          Surface.DRY, TyreState.WARM, 0.97, 0, 0.15, 0.25, 18, 1013.25, 0, 0, 0);
+      new Conditions(Surface.DRY, TyreState.WARM, 0.97, 0, 0.15, 0.25, 18, 1013.25, 0, 0, 0);
 
   public Conditions {
     Require.within("gripUsed", gripUsed, 0.3, 1);

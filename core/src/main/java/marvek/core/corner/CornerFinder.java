@@ -8,8 +8,8 @@ import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
 
 /**
- * Finds the corners of a road from the curvature of its centreline, with hysteresis; corners drawn by
- * hand replace what is found. All bounds are common practice or own assumptions, in one place.
+ * Finds the corners of a road from the curvature of its centreline, with hysteresis; corners drawn
+ * by hand replace what is found. All bounds are common practice or own assumptions, in one place.
  */
 public final class CornerFinder {
   /** A bend counts from this curvature on: 300 m of radius. */
@@ -59,8 +59,7 @@ public final class CornerFinder {
     List<Corner> corners = new ArrayList<>();
     for (Stretch stretch : stretches) {
       if (angleDeg(road, stretch) >= LEAST_ANGLE_DEG) {
-        corners.add(
-            describe(road, stretch, corners.size() + 1, "", sense(road, stretch), false));
+        corners.add(describe(road, stretch, corners.size() + 1, "", sense(road, stretch), false));
       }
     }
     return classed(road, linked(road, corners));
@@ -136,8 +135,19 @@ public final class CornerFinder {
 
   private static Corner withLink(Corner c, boolean link) {
     return new Corner(
-        c.number(), c.name(), c.direction(), c.fromM(), c.toM(), c.lengthM(), c.angleDeg(),
-        c.tightestRadiusM(), c.tightestM(), c.gradePct(), c.bankingDeg(), c.vertical(), link,
+        c.number(),
+        c.name(),
+        c.direction(),
+        c.fromM(),
+        c.toM(),
+        c.lengthM(),
+        c.angleDeg(),
+        c.tightestRadiusM(),
+        c.tightestM(),
+        c.gradePct(),
+        c.bankingDeg(),
+        c.vertical(),
+        link,
         c.kind());
   }
 
@@ -189,9 +199,19 @@ public final class CornerFinder {
     }
     double kappa = Math.max(1e-6, road.curvatureAt(tightest) * sign);
     return new Corner(
-        number, name, side, stretch.fromM(), stretch.toM(),
-        road.distance(stretch.fromM(), stretch.toM()), angleDeg(road, stretch), 1 / kappa,
-        road.stationAt(tightest), 100 * grade, Math.toDegrees(banking), vertical, link,
+        number,
+        name,
+        side,
+        stretch.fromM(),
+        stretch.toM(),
+        road.distance(stretch.fromM(), stretch.toM()),
+        angleDeg(road, stretch),
+        1 / kappa,
+        road.stationAt(tightest),
+        100 * grade,
+        Math.toDegrees(banking),
+        vertical,
+        link,
         Corner.Kind.MEDIUM);
   }
 
@@ -203,9 +223,20 @@ public final class CornerFinder {
       boolean inChicane = partOfChicane(c, before) || partOfChicane(c, corners, i);
       result.add(
           new Corner(
-              c.number(), c.name(), c.direction(), c.fromM(), c.toM(), c.lengthM(), c.angleDeg(),
-              c.tightestRadiusM(), c.tightestM(), c.gradePct(), c.bankingDeg(), c.vertical(),
-              c.linkWithNext(), kind(c, inChicane)));
+              c.number(),
+              c.name(),
+              c.direction(),
+              c.fromM(),
+              c.toM(),
+              c.lengthM(),
+              c.angleDeg(),
+              c.tightestRadiusM(),
+              c.tightestM(),
+              c.gradePct(),
+              c.bankingDeg(),
+              c.vertical(),
+              c.linkWithNext(),
+              kind(c, inChicane)));
     }
     return List.copyOf(result);
   }

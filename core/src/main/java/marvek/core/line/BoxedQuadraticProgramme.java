@@ -3,9 +3,9 @@ package marvek.core.line;
 import marvek.core.numeric.CyclicBandedSolver;
 
 /**
- * Minimises ½·xᵀHx + gᵀx within bounds, H a cyclic pentadiagonal matrix, by a primal-dual interior point
- * method with predictor and corrector (Mehrotra, <i>SIAM J. Optim.</i> 2, 1992; Nocedal &amp; Wright,
- * <i>Numerical Optimization</i>, 2nd ed., ch. 16.6, from memory).
+ * Minimises ½·xᵀHx + gᵀx within bounds, H a cyclic pentadiagonal matrix, by a primal-dual interior
+ * point method with predictor and corrector (Mehrotra, <i>SIAM J. Optim.</i> 2, 1992; Nocedal &amp;
+ * Wright, <i>Numerical Optimization</i>, 2nd ed., ch. 16.6, from memory).
  */
 final class BoxedQuadraticProgramme {
   private static final int MAX_ITERATIONS = 60;
@@ -76,8 +76,19 @@ final class BoxedQuadraticProgramme {
       muAffine /= 2 * n;
       double centring = Math.pow(muAffine / mu, 3);
       direction(
-          x, zl, zu, low, high, gradient, centring * mu, dx.clone(), dzl.clone(), dzu.clone(), dx,
-          dzl, dzu);
+          x,
+          zl,
+          zu,
+          low,
+          high,
+          gradient,
+          centring * mu,
+          dx.clone(),
+          dzl.clone(),
+          dzu.clone(),
+          dx,
+          dzl,
+          dzu);
       step = Math.min(1, TO_THE_BOUNDARY * largestStep(x, zl, zu, low, high, dx, dzl, dzu));
       for (int i = 0; i < n; i++) {
         x[i] += step * dx[i];
@@ -128,7 +139,9 @@ final class BoxedQuadraticProgramme {
     solver.factor();
   }
 
-  /** Newton direction towards complementarity {@code target}; the affine step corrects it if given. */
+  /**
+   * Newton direction towards complementarity {@code target}; the affine step corrects it if given.
+   */
   private void direction(
       double[] x,
       double[] zl,

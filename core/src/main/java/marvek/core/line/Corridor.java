@@ -11,8 +11,8 @@ import marvek.core.circuit.TrackLimits;
 import marvek.core.vehicle.Vehicle;
 
 /**
- * How far to each side the middle of the car may go: white lines less half the body and a margin, plus
- * what kerbs and track limits allow. Immutable; offsets in metres, positive to the left.
+ * How far to each side the middle of the car may go: white lines less half the body and a margin,
+ * plus what kerbs and track limits allow. Immutable; offsets in metres, positive to the left.
  */
 public final class Corridor {
   /** Distance that a careful driver leaves to a white line (own assumption). */
@@ -79,10 +79,12 @@ public final class Corridor {
       // On a kerb there is no white line to keep a margin from.
       double extra = reach > 0 ? reach + marginM : 0;
       if (kerb.side() == Side.LEFT) {
-        left[i] = Math.max(left[i], road.widthLeftAt(i) - vehicle.bodyWidthM() / 2 - marginM + extra);
+        left[i] =
+            Math.max(left[i], road.widthLeftAt(i) - vehicle.bodyWidthM() / 2 - marginM + extra);
       } else {
         right[i] =
-            Math.min(right[i], -(road.widthRightAt(i) - vehicle.bodyWidthM() / 2 - marginM + extra));
+            Math.min(
+                right[i], -(road.widthRightAt(i) - vehicle.bodyWidthM() / 2 - marginM + extra));
       }
     }
   }

@@ -6,12 +6,13 @@ import marvek.core.circuit.Road;
 import marvek.core.circuit.Zone;
 
 /**
- * The line of least ∫κ² over its length within a corridor. Each round takes the residuals κ·√σ of the
- * present line, linearised in the offsets with everything that they move (direction, curvature, length),
- * and solves the quadratic programme that follows; rounds end when the line stands still.
+ * The line of least ∫κ² over its length within a corridor. Each round takes the residuals κ·√σ of
+ * the present line, linearised in the offsets with everything that they move (direction, curvature,
+ * length), and solves the quadratic programme that follows; rounds end when the line stands still.
  *
- * <p>Method: Heilmeier et al., "Minimum curvature trajectory planning and control for an autonomous race
- * car", <i>Vehicle System Dynamics</i> 58 (2020), with the full derivative in place of a fixed heading.
+ * <p>Method: Heilmeier et al., "Minimum curvature trajectory planning and control for an autonomous
+ * race car", <i>Vehicle System Dynamics</i> 58 (2020), with the full derivative in place of a fixed
+ * heading.
  */
 public final class SmoothLine {
   private static final int MAX_ROUNDS = 25;

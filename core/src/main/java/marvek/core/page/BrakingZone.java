@@ -6,8 +6,8 @@ import marvek.core.circuit.Road;
 import marvek.core.profile.Lap;
 
 /**
- * A stretch of a lap on the brakes. Positions are samples; {@code end} may lie before {@code begin} where
- * the zone crosses the start line.
+ * A stretch of a lap on the brakes. Positions are samples; {@code end} may lie before {@code begin}
+ * where the zone crosses the start line.
  *
  * @param begin first sample from which tyre braking exceeds {@value #LEAST_G} g for 3 m
  * @param end first sample off the brake

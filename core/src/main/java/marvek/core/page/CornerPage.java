@@ -6,12 +6,13 @@ import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Side;
 
 /**
- * What a driver does in one corner. Stations in metres, offsets positive to the left, pressures in per
- * cent of full brake, speeds in m/s. A part that does not apply is null.
+ * What a driver does in one corner. Stations in metres, offsets positive to the left, pressures in
+ * per cent of full brake, speeds in m/s. A part that does not apply is null.
  *
  * @param timeS from the brake point (without one: turn-in) to the next corner's
  * @param confidence 0 (never driven) to 5, as the driver sees it; null if not said
- * @param sources where each value comes from, by its name in the book format; the model where absent
+ * @param sources where each value comes from, by its name in the book format; the model where
+ *     absent
  */
 public record CornerPage(
     int corner,
@@ -79,7 +80,8 @@ public record CornerPage(
   public record TurnIn(double atM, double speedMps, MarkReference target) {}
 
   /** Pressures while turning; null as a whole where the car turns off the brake. */
-  public record TrailBrake(double atTurnInPct, double halfPct, double nearApexPct, double releaseM) {}
+  public record TrailBrake(
+      double atTurnInPct, double halfPct, double nearApexPct, double releaseM) {}
 
   public record Apex(double atM, double offsetM, ApexKind kind, double speedMps) {}
 

@@ -94,7 +94,10 @@ final class CornerTrace {
         : road.widthLeftAt(i) - path.offsetAt(i);
   }
 
-  /** Where the car comes nearest to the inside; on a line that keeps its distance, where it bends most. */
+  /**
+   * Where the car comes nearest to the inside; on a line that keeps its distance, where it bends
+   * most.
+   */
   private List<Integer> findApexes() {
     int margin = Math.min(samples(MARGIN_M), road.size() / 8);
     int begin = from() - margin;

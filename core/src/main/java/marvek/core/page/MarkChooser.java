@@ -8,10 +8,10 @@ import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
 
 /**
- * Puts a point on the road into words through the marks that stand near it: by permanence, distance and
- * side. What has an end is spoken of by its end. The weights are own assumptions that follow common
- * practice: a mark that stays beats one that is near, and the outside of the coming corner is where the
- * eyes are.
+ * Puts a point on the road into words through the marks that stand near it: by permanence, distance
+ * and side. What has an end is spoken of by its end. The weights are own assumptions that follow
+ * common practice: a mark that stays beats one that is near, and the outside of the coming corner
+ * is where the eyes are.
  */
 public final class MarkChooser {
   /** A mark farther from its point than this is of no use. */
@@ -140,6 +140,7 @@ public final class MarkChooser {
   }
 
   private static String article(String thing) {
-    return thing.toLowerCase(Locale.ROOT).startsWith("the ") ? thing : "the " + thing;
+    boolean named = thing.toLowerCase(Locale.ROOT).startsWith("the ") || thing.matches(".*\\d");
+    return named ? thing : "the " + thing;
   }
 }

@@ -5,8 +5,8 @@ import marvek.core.Require;
 import marvek.core.page.CornerPage.Source;
 
 /**
- * What a driver, a coach or a measurement puts in the place of the model's values in one corner. Null
- * where the model's stands.
+ * What a driver, a coach or a measurement puts in the place of the model's values in one corner.
+ * Null where the model's stands.
  *
  * @param brakeAtM station at which the driver acts
  * @param apexSpeedMps lowest speed in the corner

@@ -9,8 +9,8 @@ import marvek.core.profile.Lap;
 import marvek.core.profile.ProfileOptions;
 
 /**
- * Turns a driver's own values into limits on the model: what is slower or earlier than the model can be
- * run; what is beyond it is said, not computed.
+ * Turns a driver's own values into limits on the model: what is slower or earlier than the model
+ * can be run; what is beyond it is said, not computed.
  */
 final class OwnValuesOnLap {
   /** Differences below this are the same place. */
@@ -73,11 +73,13 @@ final class OwnValuesOnLap {
   }
 
   /**
-   * The braking curve moved earlier; the speed where it ends held until the model's curve is met again.
+   * The braking curve moved earlier; the speed where it ends held until the model's curve is met
+   * again.
    */
   private void brake(CornerPage page, double atM) {
     if (page.brake().atM() == null) {
-      remark(page, "brake.at_m", "The model does not brake here: your point is kept, not computed.");
+      remark(
+          page, "brake.at_m", "The model does not brake here: your point is kept, not computed.");
       return;
     }
     double earlier = road.offsetBetween(atM, page.brake().atM());
@@ -126,7 +128,8 @@ final class OwnValuesOnLap {
 
   private void throttle(CornerPage page, double firstM) {
     if (page.throttle().firstM() == null) {
-      remark(page, "throttle.first_m", "The model stays flat here: your point is kept, not computed.");
+      remark(
+          page, "throttle.first_m", "The model stays flat here: your point is kept, not computed.");
       return;
     }
     double later = road.offsetBetween(page.throttle().firstM(), firstM);

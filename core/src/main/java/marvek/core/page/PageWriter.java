@@ -82,7 +82,9 @@ public final class PageWriter {
     return pages;
   }
 
-  /** Each braking zone belongs to the first corner whose slowest place lies at or beyond its end. */
+  /**
+   * Each braking zone belongs to the first corner whose slowest place lies at or beyond its end.
+   */
   private void giveZones(List<CornerTrace> traces) {
     for (BrakingZone zone : BrakingZone.of(lap)) {
       CornerTrace owner = null;
@@ -172,8 +174,7 @@ public final class PageWriter {
 
   private double initialPct(CornerTrace trace, BrakingZone zone) {
     double most = 0;
-    int count =
-        Math.min(trace.ahead(zone.begin(), zone.end()), trace.samples(INITIAL_M));
+    int count = Math.min(trace.ahead(zone.begin(), zone.end()), trace.samples(INITIAL_M));
     for (int k = 0; k <= count; k++) {
       most = Math.max(most, lap.brakeShareAt(road.wrap(zone.begin() + k)));
     }
@@ -205,14 +206,13 @@ public final class PageWriter {
   private CornerPage.TurnIn turnIn(CornerTrace trace) {
     double atM = road.stationAt(trace.turnIn);
     return new CornerPage.TurnIn(
-        atM,
-        lap.speedAt(trace.turnIn),
-        marks.target(atM, outside(trace.corner)).orElse(null));
+        atM, lap.speedAt(trace.turnIn), marks.target(atM, outside(trace.corner)).orElse(null));
   }
 
   private CornerPage.TrailBrake trailBrake(CornerTrace trace) {
     BrakingZone zone = trace.braking;
-    if (zone == null || trace.ahead(zone.begin(), zone.end()) <= trace.ahead(zone.begin(), trace.turnIn)) {
+    if (zone == null
+        || trace.ahead(zone.begin(), zone.end()) <= trace.ahead(zone.begin(), trace.turnIn)) {
       return null;
     }
     int way = trace.ahead(trace.turnIn, trace.apexes.get(0));
@@ -230,8 +230,7 @@ public final class PageWriter {
       double share = whole > 0 ? turned(trace, trace.turnIn, apex) / whole : 0.5;
       ApexKind kind =
           share < EARLY_SHARE ? ApexKind.EARLY : share > LATE_SHARE ? ApexKind.LATE : ApexKind.MID;
-      result.add(
-          new Apex(road.stationAt(apex), path.offsetAt(apex), kind, lap.speedAt(apex)));
+      result.add(new Apex(road.stationAt(apex), path.offsetAt(apex), kind, lap.speedAt(apex)));
     }
     return result;
   }
@@ -296,13 +295,16 @@ public final class PageWriter {
     for (Hazard hazard : circuit.hazards()) {
       boolean here =
           hazard.side() == outside
-              && road.distance(trace.corner.fromM(), hazard.fromM())
-                  < trace.corner.lengthM() + 120;
+              && road.distance(trace.corner.fromM(), hazard.fromM()) < trace.corner.lengthM() + 120;
       if (here) {
         String side = outside == Side.LEFT ? "left" : "right";
         String thing = hazard.type().name().toLowerCase(Locale.ROOT).replace('_', ' ');
         return String.format(
-            Locale.ROOT, "Outside, %s: %s %.0f m beyond the line.", side, thing, hazard.distanceM());
+            Locale.ROOT,
+            "Outside, %s: %s %.0f m beyond the line.",
+            side,
+            thing,
+            hazard.distanceM());
       }
     }
     return "";

@@ -64,8 +64,7 @@ public record Reference(
   public static Reference on(Basis basis, Conditions conditions, List<OwnValues> own) {
     Lap modelLap = SpeedProfile.solve(basis.path(), basis.vehicle(), conditions);
     List<CornerPage> modelPages =
-        PageWriter.write(
-            basis.circuit(), basis.vehicle(), conditions, modelLap, basis.corners());
+        PageWriter.write(basis.circuit(), basis.vehicle(), conditions, modelLap, basis.corners());
     if (own.isEmpty()) {
       return new Reference(
           basis.path(), modelLap, modelLap, basis.corners(), modelPages, modelPages, List.of());
@@ -73,8 +72,7 @@ public record Reference(
     checkCornersExist(modelPages, own);
     checkStations(basis.path().road(), own);
     OwnValuesOnLap.Limits limits = OwnValuesOnLap.of(modelLap, modelPages, own);
-    Lap lap =
-        SpeedProfile.solve(basis.path(), basis.vehicle(), conditions, limits.options());
+    Lap lap = SpeedProfile.solve(basis.path(), basis.vehicle(), conditions, limits.options());
     MarkChooser marks = new MarkChooser(basis.circuit().marks(), basis.path().road());
     List<CornerPage> pages = new ArrayList<>();
     for (CornerPage page : withTimesOf(lap, modelLap, modelPages)) {
@@ -124,11 +122,27 @@ public record Reference(
       double exitSpeed = lap.speedAt(road.indexOf(p.exit().trackOutM()));
       result.add(
           new CornerPage(
-              p.corner(), p.name(), p.direction(), p.fromM(), p.toM(), p.approach(), p.brake(),
-              p.gears(), p.turnIn(), p.trailBrake(), apexes, p.kerbs(), p.throttle(),
+              p.corner(),
+              p.name(),
+              p.direction(),
+              p.fromM(),
+              p.toM(),
+              p.approach(),
+              p.brake(),
+              p.gears(),
+              p.turnIn(),
+              p.trailBrake(),
+              apexes,
+              p.kerbs(),
+              p.throttle(),
               new CornerPage.Exit(p.exit().trackOutM(), p.exit().offsetM(), exitSpeed),
-              timeOf(lap, model, pages, p), lap.speedAt(slowest), p.lowestSpeedAtM(), p.sources(),
-              p.confidence(), p.notes(), p.wayOut()));
+              timeOf(lap, model, pages, p),
+              lap.speedAt(slowest),
+              p.lowestSpeedAtM(),
+              p.sources(),
+              p.confidence(),
+              p.notes(),
+              p.wayOut()));
     }
     return result;
   }
@@ -217,9 +231,24 @@ public record Reference(
           new CornerPage.Throttle(throttle.firstM(), throttle.firstPct(), own.throttleFullM());
     }
     return new CornerPage(
-        page.corner(), page.name(), page.direction(), page.fromM(), page.toM(), page.approach(),
-        brake, gears, turnIn, trail, page.apexes(), page.kerbs(), throttle, page.exit(),
-        page.timeS(), lowest, page.lowestSpeedAtM(), sources,
+        page.corner(),
+        page.name(),
+        page.direction(),
+        page.fromM(),
+        page.toM(),
+        page.approach(),
+        brake,
+        gears,
+        turnIn,
+        trail,
+        page.apexes(),
+        page.kerbs(),
+        throttle,
+        page.exit(),
+        page.timeS(),
+        lowest,
+        page.lowestSpeedAtM(),
+        sources,
         own.confidence() == null ? page.confidence() : own.confidence(),
         own.notes() == null ? page.notes() : own.notes(),
         own.wayOut() == null ? page.wayOut() : own.wayOut());

@@ -1,4 +1,5 @@
 /**
- * From a solved lap to the page of each corner: its action points, and the marks that make them words.
+ * From a solved lap to the page of each corner: its action points, and the marks that make them
+ * words.
  */
 package marvek.core.page;

@@ -5,9 +5,9 @@ import marvek.core.vehicle.Gearbox;
 import marvek.core.vehicle.Vehicle;
 
 /**
- * Wheel force at full throttle over speed, for each gear and for the best of them. Tabulated once: a
- * torque curve is linear between its points, so interpolation in a fine table is exact but for the table
- * cells that hold a point.
+ * Wheel force at full throttle over speed, for each gear and for the best of them. Tabulated once:
+ * a torque curve is linear between its points, so interpolation in a fine table is exact but for
+ * the table cells that hold a point.
  */
 public final class Driveline {
   private static final double CELL_MPS = 0.05;

@@ -7,12 +7,12 @@ import marvek.core.conditions.Conditions;
 import marvek.core.vehicle.Vehicle;
 
 /**
- * Forces on a vehicle at the samples of a path. All take the sample and the square of the speed {@code w}
- * [m²/s²] and give newtons. Signs: longitudinal positive forward.
+ * Forces on a vehicle at the samples of a path. All take the sample and the square of the speed
+ * {@code w} [m²/s²] and give newtons. Signs: longitudinal positive forward.
  *
  * <p>Sources: friction ellipse and load transfer, Milliken &amp; Milliken, <i>Race Car Vehicle
- * Dynamics</i>; traction and braking limits of an axle, Gillespie, <i>Fundamentals of Vehicle Dynamics</i>,
- * ch. 2 and 3, and Wong, <i>Theory of Ground Vehicles</i>, ch. 3 (from memory).
+ * Dynamics</i>; traction and braking limits of an axle, Gillespie, <i>Fundamentals of Vehicle
+ * Dynamics</i>, ch. 2 and 3, and Wong, <i>Theory of Ground Vehicles</i>, ch. 3 (from memory).
  */
 public final class ForceModel {
   /** Load sensitivity never takes more than nine tenths of the grip. */
@@ -81,8 +81,7 @@ public final class ForceModel {
     weightNormal[i] = mass * G0 * Math.cos(theta) * Math.cos(phi);
     weightAlong[i] = mass * G0 * Math.sin(theta);
     weightAcross[i] = mass * G0 * Math.cos(theta) * Math.sin(phi);
-    normalPerW[i] =
-        mass * (path.verticalCurvatureAt(i) * Math.cos(phi) + kappa * Math.sin(phi));
+    normalPerW[i] = mass * (path.verticalCurvatureAt(i) * Math.cos(phi) + kappa * Math.sin(phi));
     lateralPerW[i] = mass * kappa * Math.cos(phi);
     grip[i] = path.gripFactorAt(i);
     if (conditions.windSpeedMps() > 0) {
@@ -137,7 +136,9 @@ public final class ForceModel {
     return w * lateralPerW[i] - weightAcross[i];
   }
 
-  /** Share of the side grip that cornering takes; 1 at the limit, infinite where the car is lifted. */
+  /**
+   * Share of the side grip that cornering takes; 1 at the limit, infinite where the car is lifted.
+   */
   public double lateralUse(int i, double w) {
     double normal = normalN(i, w);
     if (!(normal > 0)) {
@@ -231,8 +232,8 @@ public final class ForceModel {
   }
 
   /**
-   * Square of the highest speed at which the side force suffices and the car stays on the ground; {@code
-   * Double.POSITIVE_INFINITY} where there is none.
+   * Square of the highest speed at which the side force suffices and the car stays on the ground;
+   * {@code Double.POSITIVE_INFINITY} where there is none.
    */
   public double limitW(int i) {
     double lift = normalPerW[i] + halfRhoClA;
@@ -265,8 +266,8 @@ public final class ForceModel {
   }
 
   /**
-   * With load sensitivity the grip is μ((1 + k)N − kN²/N_ref), so that the bound is the smallest positive
-   * root of a quadratic in w for each sign of the demand.
+   * With load sensitivity the grip is μ((1 + k)N − kN²/N_ref), so that the bound is the smallest
+   * positive root of a quadratic in w for each sign of the demand.
    */
   private double loadSensitiveLimitW(int i) {
     double mu = muY * grip[i];
@@ -294,7 +295,8 @@ public final class ForceModel {
       return Double.POSITIVE_INFINITY;
     }
     // The form without cancellation for the root nearest to zero.
-    double root = b >= 0 ? -2 * c / (b + Math.sqrt(discriminant)) : (-b + Math.sqrt(discriminant)) / (2 * a);
+    double root =
+        b >= 0 ? -2 * c / (b + Math.sqrt(discriminant)) : (-b + Math.sqrt(discriminant)) / (2 * a);
     return root > 0 ? root : 0;
   }
 }

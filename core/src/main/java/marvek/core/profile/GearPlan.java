@@ -9,12 +9,12 @@ import marvek.core.vehicle.Vehicle;
 /**
  * Gears along a lap by dynamic programming over (sample, gear), each choice priced in seconds.
  *
- * <p>The price of drive not used at a sample is what its speed is worth: the derivative of the time to
- * the next place where brakes or grip decide the speed, carried backward along the best-gear profile
- * (adjoint of the forward pass). An upshift costs the drive lost for its time; holding a gear on the
- * limiter costs the time of going no faster; short-shifting costs the drive of the taller gear, nothing
- * where grip is the limit. Downshifts under brakes are free and may skip gears; upshifts go one at a
- * time.
+ * <p>The price of drive not used at a sample is what its speed is worth: the derivative of the time
+ * to the next place where brakes or grip decide the speed, carried backward along the best-gear
+ * profile (adjoint of the forward pass). An upshift costs the drive lost for its time; holding a
+ * gear on the limiter costs the time of going no faster; short-shifting costs the drive of the
+ * taller gear, nothing where grip is the limit. Downshifts under brakes are free and may skip
+ * gears; upshifts go one at a time.
  */
 public final class GearPlan {
   /** A change that gains less than this is not worth a hand off the wheel (own assumption). */
@@ -192,8 +192,7 @@ public final class GearPlan {
         }
         double ds = path.elementAt(i);
         int before = path.road().wrap(i - 1);
-        double own =
-            ds / square(v[i] + v[to]) + path.elementAt(before) / square(v[before] + v[i]);
+        double own = ds / square(v[i] + v[to]) + path.elementAt(before) / square(v[before] + v[i]);
         double dw = 1e-3 * w[i];
         double slope = (drive(i, w[i] + dw) - drive(i, w[i])) / (dw * mass);
         worth[i] = own / v[i] + Math.max(0, 1 + 2 * ds * slope) * downstream;

@@ -110,7 +110,10 @@ public final class Lap {
     return v[i];
   }
 
-  /** Speed at which the side grip is used up, or the car leaves the ground, or the gearing ends [m/s]. */
+  /**
+   * Speed at which the side grip is used up, or the car leaves the ground, or the gearing ends
+   * [m/s].
+   */
   public double limitSpeedAt(int i) {
     return limit[i];
   }

@@ -4,8 +4,8 @@ import java.util.Arrays;
 import marvek.core.Require;
 
 /**
- * What a driver adds to the model: limits of one's own along the lap and habits in changing gear. The
- * arrays have one value a sample and are copied in and out.
+ * What a driver adds to the model: limits of one's own along the lap and habits in changing gear.
+ * The arrays have one value a sample and are copied in and out.
  */
 public final class ProfileOptions {
   /** Changes nearer than this are not made by hand or foot (own assumption). */

@@ -7,8 +7,9 @@ import marvek.core.conditions.Conditions;
 import marvek.core.vehicle.Vehicle;
 
 /**
- * Quasi-steady-state speed profile on a fixed path: lateral limit, braking backward from it, driving
- * forward under both; then gears by dynamic programming and the forward pass again in those gears.
+ * Quasi-steady-state speed profile on a fixed path: lateral limit, braking backward from it,
+ * driving forward under both; then gears by dynamic programming and the forward pass again in those
+ * gears.
  *
  * <p>Second order in the step. Closed laps are run round until the speed at the start agrees to a
  * millionth; where that does not happen in {@value #MAX_LAPS} laps the result says so.
@@ -29,8 +30,7 @@ public final class SpeedProfile {
   private int start;
   private boolean converged = true;
 
-  private SpeedProfile(
-      Path path, Vehicle vehicle, Conditions conditions, ProfileOptions options) {
+  private SpeedProfile(Path path, Vehicle vehicle, Conditions conditions, ProfileOptions options) {
     this.path = path;
     this.vehicle = vehicle;
     this.options = options;
@@ -94,12 +94,7 @@ public final class SpeedProfile {
 
   private void brakeBackward() {
     double mass = forces.massKg();
-    Sweep sweep =
-        new Sweep(
-            path,
-            gripLimit,
-            (i, w2) -> forces.netBrakeN(i, w2) / mass,
-            false);
+    Sweep sweep = new Sweep(path, gripLimit, (i, w2) -> forces.netBrakeN(i, w2) / mass, false);
     int from = path.road().closed() ? start : path.size() - 1;
     runRound(sweep, from, limit, braking);
   }

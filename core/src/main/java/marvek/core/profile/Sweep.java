@@ -3,8 +3,9 @@ package marvek.core.profile;
 import marvek.core.circuit.Path;
 
 /**
- * Integrates the square of the speed along the elements of a path in one direction, at the most that the
- * tyres or the engine give, below a cap. One code for both passes: backward it brakes, forward it drives.
+ * Integrates the square of the speed along the elements of a path in one direction, at the most
+ * that the tyres or the engine give, below a cap. One code for both passes: backward it brakes,
+ * forward it drives.
  */
 final class Sweep {
   /** Below this square of the speed the car is as good as standing. */

@@ -5,8 +5,8 @@ import marvek.core.InvalidValueException;
 import marvek.core.Require;
 
 /**
- * Crank torque over engine speed: linear between points, held below the first and from the last up to
- * the limiter. Immutable.
+ * Crank torque over engine speed: linear between points, held below the first and from the last up
+ * to the limiter. Immutable.
  */
 public final class Engine {
   private final double[] rpm;
@@ -38,7 +38,9 @@ public final class Engine {
     for (int i = 0; i < rpm.length; i++) {
       if (!(rpm[i] >= 0 && rpm[i] <= 30_000) || i > 0 && !(rpm[i] > rpm[i - 1])) {
         throw new InvalidValueException(
-            "engine.torqueCurve", i, "has " + rpm[i] + " rpm; engine speeds must rise, up to 30000");
+            "engine.torqueCurve",
+            i,
+            "has " + rpm[i] + " rpm; engine speeds must rise, up to 30000");
       }
       if (!(torqueNm[i] >= 0 && torqueNm[i] <= 20_000)) {
         throw new InvalidValueException(

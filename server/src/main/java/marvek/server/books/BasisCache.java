@@ -11,8 +11,8 @@ import marvek.server.circuits.Circuits;
 import org.springframework.stereotype.Component;
 
 /**
- * Roads and lines of the books in use, so that a changed number is answered without searching the line
- * again. Circuits and cars do not change once stored, so that nothing here goes stale.
+ * Roads and lines of the books in use, so that a changed number is answered without searching the
+ * line again. Circuits and cars do not change once stored, so that nothing here goes stale.
  */
 @Component
 class BasisCache {

@@ -43,12 +43,20 @@ class BookController {
   }
 
   record NewBook(
-      @NotNull UUID circuitId, @NotNull UUID carId, String name, JsonNode conditions, String line) {}
+      @NotNull UUID circuitId,
+      @NotNull UUID carId,
+      String name,
+      JsonNode conditions,
+      String line) {}
 
   record DraftBody(Integer parent, JsonNode conditions, String line, JsonNode ownValues) {}
 
   record KeepBody(
-      @NotNull Integer parent, String reason, JsonNode conditions, String line, JsonNode ownValues) {}
+      @NotNull Integer parent,
+      String reason,
+      JsonNode conditions,
+      String line,
+      JsonNode ownValues) {}
 
   /** Points to the job that goes on. */
   record JobStarted(UUID job, String status, double progress) {}
@@ -70,7 +78,11 @@ class BookController {
         jobs.start(
             progress ->
                 books.create(
-                    body.circuitId(), body.carId(), body.name(), "First computed", draft,
+                    body.circuitId(),
+                    body.carId(),
+                    body.name(),
+                    "First computed",
+                    draft,
                     Instant.now()));
     if (job.await(PATIENCE_MS)) {
       return ResponseEntity.status(HttpStatus.CREATED).body(job.result());

@@ -54,7 +54,13 @@ public class Books {
 
   /** A book with its revisions, newest last. */
   public record BookView(
-      UUID id, String name, UUID circuitId, String circuit, String layout, UUID carId, String car,
+      UUID id,
+      String name,
+      UUID circuitId,
+      String circuit,
+      String layout,
+      UUID carId,
+      String car,
       List<RevisionLine> revisions) {}
 
   /** A line of a book's history. */
@@ -73,7 +79,12 @@ public class Books {
     Require.text("name", given, 120);
     RevisionJson.Header header =
         new RevisionJson.Header(
-            1, null, at.truncatedTo(ChronoUnit.SECONDS), reason, draft.conditions(), draft.line(),
+            1,
+            null,
+            at.truncatedTo(ChronoUnit.SECONDS),
+            reason,
+            draft.conditions(),
+            draft.line(),
             draft.own());
     ObjectNode document = RevisionJson.write(header, reference(circuitId, carId, draft));
     return transaction.execute(

@@ -38,19 +38,25 @@ class DemoBook implements ApplicationRunner {
     if (!books.isEmpty()) {
       return;
     }
-    UUID circuit =
-        circuits.importFile(file("harrowfen-park.circuit.geojson"), null, null).id();
+    UUID circuit = circuits.importFile(file("harrowfen-park.circuit.geojson"), null, null).id();
     UUID car = cars.importFile(file("teal-coupe.car.json")).id();
     Conditions clubDriver = Conditions.DEFAULT.withGripUsed(0.92);
     Draft model = new Draft(clubDriver, LineChoice.SMOOTH, List.of());
     Books.Created book =
         books.create(
-            circuit, car, "Harrowfen Park, Teal Coupé", "First computed, before the track walk",
-            model, FIRST);
+            circuit,
+            car,
+            "Harrowfen Park, Teal Coupé",
+            "First computed, before the track walk",
+            model,
+            FIRST);
     Draft afterPractice = new Draft(clubDriver, LineChoice.SMOOTH, ownValues());
     books.keep(
-        book.id(), 1, "After first practice: Sluice and Chapel Drop earlier, Long Hythe in second",
-        afterPractice, SECOND);
+        book.id(),
+        1,
+        "After first practice: Sluice and Chapel Drop earlier, Long Hythe in second",
+        afterPractice,
+        SECOND);
   }
 
   /** What the invented driver changed after the first practice. */
@@ -70,8 +76,19 @@ class DemoBook implements ApplicationRunner {
       int confidence,
       String notes) {
     return new OwnValues(
-        corner, brakeAtM, null, gear, null, null, null, throttleFirstM, null, confidence, notes,
-        null, CornerPage.Source.DRIVER);
+        corner,
+        brakeAtM,
+        null,
+        gear,
+        null,
+        null,
+        null,
+        throttleFirstM,
+        null,
+        confidence,
+        notes,
+        null,
+        CornerPage.Source.DRIVER);
   }
 
   private static byte[] file(String name) throws IOException {

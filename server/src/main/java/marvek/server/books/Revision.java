@@ -16,9 +16,9 @@ class Revision {
   private int number;
   private Integer parent;
   private Instant createdAt;
+
   @Column(columnDefinition = "text")
   private String document;
-
 
   protected Revision() {}
 

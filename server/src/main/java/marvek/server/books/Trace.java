@@ -14,8 +14,8 @@ import marvek.core.page.Remark;
 import marvek.core.profile.Lap;
 
 /**
- * Everything that the drawings need along the lap, one value every {@code step_m}; rounded to what a screen
- * can show.
+ * Everything that the drawings need along the lap, one value every {@code step_m}; rounded to what
+ * a screen can show.
  */
 record Trace(
     double step_m,

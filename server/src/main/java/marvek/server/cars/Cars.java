@@ -44,8 +44,7 @@ public class Cars {
   public ImportAnswer importTree(JsonNode tree) {
     Imported<Vehicle> imported = CarJson.read(tree);
     StoredCar stored =
-        repository.save(
-            new StoredCar(driver.id(), imported.value().name(), JsonFiles.write(tree)));
+        repository.save(new StoredCar(driver.id(), imported.value().name(), JsonFiles.write(tree)));
     return new ImportAnswer(stored.id(), stored.name(), imported.warnings());
   }
 

@@ -14,6 +14,7 @@ class StoredCar {
   @Id private UUID id;
   private UUID driverId;
   private String name;
+
   @Column(columnDefinition = "text")
   private String document;
 

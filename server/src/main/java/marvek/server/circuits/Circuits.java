@@ -152,7 +152,8 @@ public class Circuits {
         repository
             .findByIdAndDriverId(id, driver.id())
             .orElseThrow(() -> new NotFoundException("There is no circuit " + id + "."));
-    JsonNode tree = JsonFiles.parse(stored.document().getBytes(java.nio.charset.StandardCharsets.UTF_8));
+    JsonNode tree =
+        JsonFiles.parse(stored.document().getBytes(java.nio.charset.StandardCharsets.UTF_8));
     return new Loaded(id, CircuitGeoJson.read(tree).value(), tree);
   }
 }

@@ -14,10 +14,12 @@ class StoredCircuit {
   @Id private UUID id;
   private UUID driverId;
   private String name;
+
   @Column(name = "length_m")
   private double lengthM;
 
   private int corners;
+
   @Column(columnDefinition = "text")
   private String document;
 

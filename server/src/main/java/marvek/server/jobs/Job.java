@@ -6,7 +6,8 @@ import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 
 /**
- * Long work. QUEUED becomes RUNNING, and that DONE, FAILED or CANCELLED; QUEUED may become CANCELLED.
+ * Long work. QUEUED becomes RUNNING, and that DONE, FAILED or CANCELLED; QUEUED may become
+ * CANCELLED.
  *
  * @param <T> what it gives
  */

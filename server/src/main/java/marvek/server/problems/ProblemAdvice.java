@@ -100,7 +100,10 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
   @Override
   protected ResponseEntity<Object> handleMissingServletRequestPart(
-      MissingServletRequestPartException e, HttpHeaders headers, HttpStatusCode code, WebRequest r) {
+      MissingServletRequestPartException e,
+      HttpHeaders headers,
+      HttpStatusCode code,
+      WebRequest r) {
     ProblemDetail problem =
         problem(
             HttpStatus.BAD_REQUEST,

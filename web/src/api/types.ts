@@ -1,0 +1,196 @@
+/** What the server answers, as far as the generated client leaves it open. SI units; see the book format. */
+
+export type Source = 'model' | 'measured' | 'driver' | 'coach';
+export type Direction = 'left' | 'right';
+export type KerbUse = 'none' | 'touch' | 'tyre' | 'half-car' | 'full';
+
+export interface MarkReference {
+  mark: string;
+  type?: string;
+  side: 'left' | 'right' | 'over' | 'road';
+  /** Metres past the mark, before it negative. */
+  offset_m: number;
+  text: string;
+}
+
+export interface CornerPage {
+  corner: number;
+  name: string;
+  direction: Direction;
+  from_m: number;
+  to_m: number;
+  approach: { offset_m: number; speed_mps: number };
+  brake: {
+    at_m?: number;
+    initial_pct?: number;
+    style: 'hard' | 'squeeze' | 'dab' | 'lift' | 'none';
+    target?: MarkReference;
+    safe?: MarkReference;
+  };
+  gears: { approach: number; corner: number; downshifts_m: number[] };
+  turnIn: { at_m: number; speed_mps: number; target?: MarkReference };
+  trailBrake?: { atTurnIn_pct: number; half_pct: number; nearApex_pct: number; release_m: number };
+  apexes: { at_m: number; offset_m: number; kind: 'early' | 'mid' | 'late'; speed_mps: number }[];
+  kerbs: { entry: KerbUse; apex: KerbUse; exit: KerbUse };
+  throttle: { first_m?: number; first_pct?: number; full_m?: number };
+  exit: { trackOut_m: number; offset_m: number; speed_mps: number };
+  time_s: number;
+  lowest: { at_m: number; speed_mps: number };
+  sources: Record<string, Source>;
+  confidence?: number;
+  notes: string;
+  wayOut: string;
+}
+
+export interface Conditions {
+  surface: 'dry' | 'damp' | 'wet';
+  tyres: 'cold' | 'warm' | 'worn';
+  gripUsed: number;
+  fuel_kg: number;
+  pedalChange_s: number;
+  brakeBuildUp_s: number;
+  airTemperature_c: number;
+  pressure_hpa: number;
+  windSpeed_mps: number;
+  windFrom_deg: number;
+  humidity_pct: number;
+}
+
+/** Own values of one corner, by the names of the format; what is absent is the model's. */
+export interface OwnValues {
+  corner: number;
+  'brake.at_m'?: number;
+  'brake.initial_pct'?: number;
+  'gears.corner'?: number;
+  'turnIn.at_m'?: number;
+  'trailBrake.release_m'?: number;
+  'apexes.speed_mps'?: number;
+  'throttle.first_m'?: number;
+  'throttle.full_m'?: number;
+  confidence?: number;
+  notes?: string;
+  wayOut?: string;
+  source?: Source;
+}
+
+export type OwnField = Exclude<keyof OwnValues, 'corner' | 'source'>;
+
+export interface Revision {
+  number: number;
+  parent: number | null;
+  createdAt: string;
+  reason: string;
+  conditions: Conditions;
+  line: 'smooth' | 'centreline';
+  lap: {
+    time_s: number;
+    topSpeed_mps: number;
+    curvatureSquared_perM: number;
+    modelTime_s?: number;
+  };
+  ownValues?: OwnValues[];
+  pages: CornerPage[];
+}
+
+export interface TraceCorner {
+  number: number;
+  name: string;
+  direction: 'LEFT' | 'RIGHT';
+  fromM: number;
+  toM: number;
+  lengthM: number;
+  angleDeg: number;
+  tightestRadiusM: number;
+  gradePct: number;
+  bankingDeg: number;
+  vertical: number;
+  linkWithNext: boolean;
+  kind: string;
+}
+
+export interface Mark {
+  label: string;
+  type: string;
+  side: 'LEFT' | 'RIGHT' | 'OVER' | 'ROAD';
+  fromM: number;
+  toM: number;
+  offsetM: number;
+  valueM?: number | null;
+  note: string;
+}
+
+export interface Kerb {
+  side: 'LEFT' | 'RIGHT';
+  fromM: number;
+  toM: number;
+  profile: 'FLAT' | 'RAMP' | 'CROWNED' | 'SERRATED' | 'SAUSAGE';
+  heightMm: number;
+  widthM: number;
+  note: string;
+}
+
+export interface Zone {
+  type: string;
+  side: string;
+  fromM: number;
+  toM: number;
+  note: string;
+}
+
+export interface Hazard {
+  type: string;
+  side: 'LEFT' | 'RIGHT';
+  fromM: number;
+  toM: number;
+  distanceM: number;
+}
+
+export interface Remark {
+  corner: number;
+  field: string;
+  text: string;
+}
+
+/** Columns along the lap, one value every step_m. */
+export interface Trace {
+  step_m: number;
+  length_m: number;
+  closed: boolean;
+  x_m: number[];
+  y_m: number[];
+  z_m: number[];
+  curvature_perM: number[];
+  left_m: number[];
+  right_m: number[];
+  offset_m: number[];
+  speed_mps: number[];
+  brake_pct: number[];
+  throttle_pct: number[];
+  gear: number[];
+  time_s: number[];
+  grade_pct: number[];
+  banking_deg: number[];
+  topLateral_g: number;
+  topBraking_g: number;
+  corners: TraceCorner[];
+  marks: Mark[];
+  kerbs: Kerb[];
+  zones: Zone[];
+  hazards: Hazard[];
+  remarks: Remark[];
+}
+
+export interface View {
+  revision: Revision;
+  trace: Trace;
+}
+
+/** RFC 9457 problem details. */
+export interface Problem {
+  title: string;
+  detail: string;
+  status: number;
+  line?: number;
+  column?: string;
+  pointer?: string;
+}

@@ -1,0 +1,37 @@
+<script lang="ts">
+  import { lapTime } from '../units/format';
+  import { preferences } from '../units/preferences.svelte';
+  import { useBook } from './book-state.svelte';
+  import CircuitPlan from './CircuitPlan.svelte';
+  import ConditionsForm from './ConditionsForm.svelte';
+  import LapBand from './LapBand.svelte';
+  import Ledger from './Ledger.svelte';
+
+  const book = useBook();
+  const view = $derived(book.view!);
+  let pointed = $state(0);
+</script>
+
+<svelte:head><title>{book.book!.name} · Marvek</title></svelte:head>
+<div class="pb-20">
+  <div class="flex flex-wrap items-baseline gap-x-5">
+    <h1 class="text-3xl font-bold">{book.book!.name}</h1>
+    <p class="figures text-lg" data-lap>
+      <strong class="text-3xl">{lapTime(view.revision.lap.time_s)}</strong>
+      · top {preferences.speedText(view.revision.lap.topSpeed_mps)} · {view.trace.topLateral_g.toFixed(
+        2,
+      )} g sideways · {view.trace.topBraking_g.toFixed(2)} g braking
+    </p>
+    <p class="text-neutral min-w-0 grow truncate text-right">
+      {book.base!.revision.reason}
+    </p>
+  </div>
+  <LapBand {view} bookId={book.id} {pointed} />
+  <div class="flex gap-5 pt-1">
+    <div class="min-w-0 grow"><Ledger bind:pointed /></div>
+    <div class="w-[296px] shrink-0">
+      <CircuitPlan {view} {pointed} />
+      <ConditionsForm />
+    </div>
+  </div>
+</div>

@@ -1,0 +1,118 @@
+<script lang="ts">
+  import Printer from '@lucide/svelte/icons/printer';
+  import type { Snippet } from 'svelte';
+  import { navigate, route } from '../router';
+  import Header from '../ui/Header.svelte';
+  import Keys from '../ui/Keys.svelte';
+  import Problem from '../ui/Problem.svelte';
+  import { preferences } from '../units/preferences.svelte';
+  import { BookState, provideBook } from './book-state.svelte';
+  import DraftBar from './DraftBar.svelte';
+  import Tabs from './Tabs.svelte';
+
+  const { children }: { children: Snippet } = $props();
+
+  const book = new BookState(route.params.id!);
+  provideBook(book);
+  book.open();
+
+  let keysShown = $state(false);
+  let keeping = $state(false);
+  const number = $derived(Number(route.params.number) || 0);
+  const corners = $derived(book.view?.revision.pages.map((page) => page.corner) ?? []);
+  const cardUrl = $derived(
+    `/api/books/${book.id}/revisions/${book.base?.revision.number}/card.pdf` +
+      `?speed=${encodeURIComponent(preferences.speed)}&length=${preferences.length}`,
+  );
+
+  function turn(step: number) {
+    if (corners.length === 0) return;
+    const at = corners.indexOf(number);
+    const next =
+      at < 0 ? (step > 0 ? 0 : corners.length - 1) : (at + step + corners.length) % corners.length;
+    goTo(corners[next]);
+  }
+
+  function goTo(corner: number) {
+    if (corners.includes(corner)) {
+      navigate('/books/:id/corner/:number', { params: { id: book.id, number: String(corner) } });
+    }
+  }
+
+  const plain: Record<string, () => void> = {
+    ArrowRight: () => turn(1),
+    ArrowLeft: () => turn(-1),
+    b: () => navigate('/books/:id', { params: { id: book.id } }),
+    c: () => navigate('/books/:id/compare', { params: { id: book.id } }),
+    p: () => window.open(cardUrl, '_blank'),
+    t: () => preferences.toggleTheme(),
+    '?': () => (keysShown = true),
+  };
+  const withControl: Record<string, () => void> = {
+    z: () => book.undo(),
+    y: () => book.redo(),
+    s: () => (keeping = book.changes > 0),
+  };
+
+  function onkeydown(event: KeyboardEvent) {
+    const typing = (event.target as HTMLElement).closest('input, select, textarea, dialog');
+    const control = event.ctrlKey || event.metaKey;
+    if (event.altKey || (typing && !(control && event.key === 's'))) return;
+    const action = control ? withControl[event.key.toLowerCase()] : plain[event.key];
+    if (action) {
+      event.preventDefault();
+      action();
+    } else if (!control && /^[1-9]$/.test(event.key)) {
+      goTo(Number(event.key));
+    }
+  }
+</script>
+
+<svelte:window {onkeydown} />
+<Header>
+  {#if book.book && book.base}
+    {book.book.circuit}{book.book.layout ? `, ${book.book.layout}` : ''} · {book.book.car}
+  {/if}
+  {#snippet actions()}
+    {#if book.book && book.base}
+      <label class="figures">
+        <span class="sr-only">Revision</span>
+        <select
+          class="select select-sm h-10 w-36"
+          value={book.base.revision.number}
+          disabled={book.changes > 0}
+          title={book.changes > 0 ? 'Keep or discard the draft first' : undefined}
+          onchange={(e) => book.open(Number(e.currentTarget.value))}
+        >
+          {#each book.book.revisions as line (line.number)}
+            <option value={line.number}>revision {line.number}</option>
+          {/each}
+        </select>
+      </label>
+      <a class="btn btn-ghost" href="/books/{book.id}/compare">Compare</a>
+      <a class="btn btn-ghost" href={cardUrl} target="_blank" rel="noopener" data-card>
+        <Printer size={18} /> Card
+      </a>
+      <a class="btn btn-ghost" href="/api/books/{book.id}/export" download>Export</a>
+    {/if}
+    <button class="btn btn-ghost w-10 px-0" onclick={() => (keysShown = true)} aria-label="Keys"
+      >?</button
+    >
+  {/snippet}
+</Header>
+
+{#if book.problem}
+  <div class="px-4 pb-2">
+    <Problem problem={book.problem} onclose={() => (book.problem = undefined)} />
+  </div>
+{/if}
+{#if book.view}
+  <div class="flex">
+    <main class="min-w-0 grow pl-4" aria-busy={book.computing}>{@render children()}</main>
+    <Tabs id={book.id} pages={book.view.revision.pages} current={number} />
+  </div>
+  <DraftBar bind:keeping />
+{:else if !book.problem}
+  <p class="p-8 text-lg" role="status">Computing the lap …</p>
+{/if}
+{#if keysShown}<Keys onclose={() => (keysShown = false)} />{/if}

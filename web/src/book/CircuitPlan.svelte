@@ -1,0 +1,63 @@
+<script lang="ts">
+  import type { View } from '../api/types';
+  import { circuitPlan } from './lap-band';
+
+  interface Props {
+    view: View;
+    pointed: number;
+    width?: number;
+    height?: number;
+  }
+  const { view, pointed, width = 296, height = 240 }: Props = $props();
+  const plan = $derived(circuitPlan(view.trace, width, height));
+  const start = $derived([plan.at(0, -7), plan.at(0, 7)]);
+  const arrow = $derived([plan.at(60, -4), plan.at(85), plan.at(60, 4)]);
+</script>
+
+<svg
+  viewBox="0 0 {width} {height}"
+  class="block w-full"
+  role="img"
+  aria-label="Plan of the circuit with its corners, north up"
+>
+  <path
+    d={plan.outline}
+    fill="none"
+    stroke="var(--road)"
+    stroke-width="7"
+    stroke-linejoin="round"
+  />
+  <path
+    d={plan.outline}
+    fill="none"
+    stroke="var(--ink)"
+    stroke-width="1.4"
+    stroke-linejoin="round"
+  />
+  <line
+    x1={start[0][0]}
+    y1={start[0][1]}
+    x2={start[1][0]}
+    y2={start[1][1]}
+    stroke="var(--ink)"
+    stroke-width="3"
+  />
+  <polyline
+    points={arrow.map((p) => p.join(',')).join(' ')}
+    fill="none"
+    stroke="var(--ink)"
+    stroke-width="2"
+  />
+  {#each view.revision.pages as page (page.corner)}
+    {@const [x, y] = plan.at(page.lowest.at_m, page.direction === 'left' ? -12 : 12)}
+    {#if pointed === page.corner}<circle cx={x} cy={y} r="11" fill="var(--ink)" />{/if}
+    <text
+      {x}
+      y={y + 5}
+      text-anchor="middle"
+      font-size="14"
+      font-weight="600"
+      style:fill={pointed === page.corner ? 'var(--color-base-100)' : undefined}>{page.corner}</text
+    >
+  {/each}
+</svg>

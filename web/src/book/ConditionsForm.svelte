@@ -1,0 +1,100 @@
+<script lang="ts">
+  import type { Conditions } from '../api/types';
+  import Amount from '../ui/Amount.svelte';
+  import { speedFrom, speedIn } from '../units/format';
+  import { preferences } from '../units/preferences.svelte';
+  import { useBook } from './book-state.svelte';
+
+  const book = useBook();
+  const c = $derived(book.history!.now.conditions);
+  const base = $derived(book.base!.revision.conditions);
+  const set = (part: Partial<Conditions>) => book.setConditions({ ...c, ...part });
+  const differs = (key: keyof Conditions) => c[key] !== base[key];
+</script>
+
+{#snippet amount(
+  label: string,
+  key: keyof Conditions,
+  unit: string,
+  min: number,
+  max: number,
+  step: number,
+  value: number,
+  take: (v: number) => Partial<Conditions>,
+)}
+  <div class="flex items-center justify-between">
+    <span>{label}</span>
+    <Amount
+      {value}
+      {label}
+      {unit}
+      {min}
+      {max}
+      {step}
+      own={differs(key)}
+      onchange={(v) => set(take(v))}
+    />
+  </div>
+{/snippet}
+
+<fieldset class="grid gap-x-5 text-[0.95rem]">
+  <legend class="figures pb-1 text-xl font-semibold">Conditions</legend>
+  <div class="grid grid-cols-2 gap-2 pb-1">
+    <select
+      class="select h-10"
+      aria-label="Surface"
+      value={c.surface}
+      onchange={(e) => set({ surface: e.currentTarget.value as Conditions['surface'] })}
+    >
+      <option value="dry">dry road</option><option value="damp">damp road</option><option
+        value="wet">wet road</option
+      >
+    </select>
+    <select
+      class="select h-10"
+      aria-label="Tyres"
+      value={c.tyres}
+      onchange={(e) => set({ tyres: e.currentTarget.value as Conditions['tyres'] })}
+    >
+      <option value="warm">tyres warm</option><option value="cold">tyres cold</option><option
+        value="worn">tyres worn</option
+      >
+    </select>
+  </div>
+  {@render amount('Grip used', 'gripUsed', '%', 50, 100, 1, 100 * c.gripUsed, (v) => ({
+    gripUsed: v / 100,
+  }))}
+  {@render amount('Fuel', 'fuel_kg', 'kg', 0, 500, 1, c.fuel_kg, (v) => ({ fuel_kg: v }))}
+  {@render amount('Foot to brake', 'pedalChange_s', 's', 0, 1, 0.01, c.pedalChange_s, (v) => ({
+    pedalChange_s: v,
+  }))}
+  {@render amount(
+    'Pressure builds in',
+    'brakeBuildUp_s',
+    's',
+    0,
+    1,
+    0.01,
+    c.brakeBuildUp_s,
+    (v) => ({ brakeBuildUp_s: v }),
+  )}
+  {@render amount('Air', 'airTemperature_c', '°C', -30, 60, 1, c.airTemperature_c, (v) => ({
+    airTemperature_c: v,
+  }))}
+  {@render amount('Pressure', 'pressure_hpa', 'hPa', 500, 1100, 1, c.pressure_hpa, (v) => ({
+    pressure_hpa: v,
+  }))}
+  {@render amount(
+    'Wind',
+    'windSpeed_mps',
+    preferences.speed,
+    0,
+    120,
+    1,
+    speedIn(c.windSpeed_mps, preferences.speed),
+    (v) => ({ windSpeed_mps: speedFrom(v, preferences.speed) }),
+  )}
+  {@render amount('Wind from', 'windFrom_deg', '°', 0, 360, 1, c.windFrom_deg, (v) => ({
+    windFrom_deg: v,
+  }))}
+</fieldset>

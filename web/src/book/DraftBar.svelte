@@ -1,0 +1,92 @@
+<script lang="ts">
+  import Redo from '@lucide/svelte/icons/redo-2';
+  import Undo from '@lucide/svelte/icons/undo-2';
+  import Dialog from '../ui/Dialog.svelte';
+  import { gain, lapTime } from '../units/format';
+  import { useBook } from './book-state.svelte';
+
+  interface Props {
+    /** Whether the question for the reason is open. */
+    keeping: boolean;
+  }
+  let { keeping = $bindable() }: Props = $props();
+
+  const book = useBook();
+  let reason = $state('');
+  const cost = $derived(
+    (book.view?.revision.lap.time_s ?? 0) - (book.base?.revision.lap.time_s ?? 0),
+  );
+  const shown = $derived(book.changes > 0 || (book.history?.future.length ?? 0) > 0);
+
+  async function keep(event: SubmitEvent) {
+    event.preventDefault();
+    if (await book.keep(reason)) reason = '';
+    keeping = false;
+  }
+</script>
+
+{#if shown}
+  <aside
+    aria-label="Draft"
+    class="border-base-content bg-base-100 fixed bottom-3 left-4 z-10 flex items-center gap-2 rounded-box border-2 py-1 pr-2 pl-4 shadow-lg"
+  >
+    <span class="figures text-lg" aria-live="polite">
+      {#if book.changes === 0}
+        no changes
+      {:else}
+        draft, {book.changes}
+        {book.changes === 1 ? 'change' : 'changes'} ·
+        {#if book.computing}computing …{:else}
+          <strong>{lapTime(book.view!.revision.lap.time_s)}</strong>, {gain(cost)} than revision {book
+            .base!.revision.number}
+        {/if}
+      {/if}
+    </span>
+    <button
+      class="btn btn-ghost px-3"
+      onclick={() => book.undo()}
+      disabled={book.history!.past.length === 0}><Undo size={18} /> Undo</button
+    >
+    <button
+      class="btn btn-ghost px-3"
+      onclick={() => book.redo()}
+      disabled={book.history!.future.length === 0}><Redo size={18} /> Redo</button
+    >
+    <button class="btn btn-ghost" onclick={() => book.discard()} disabled={book.changes === 0}>
+      Discard
+    </button>
+    <button class="btn btn-primary" onclick={() => (keeping = true)} disabled={book.changes === 0}>
+      Keep as revision {(book.newest?.number ?? 0) + 1}
+    </button>
+  </aside>
+{/if}
+{#if keeping}
+  <Dialog
+    title="Keep as revision {(book.newest?.number ?? 0) + 1}"
+    onclose={() => (keeping = false)}
+  >
+    <form onsubmit={keep} class="grid gap-3">
+      {#if !book.isNewest}
+        <p>
+          You started from revision {book.base!.revision.number}, and revision {book.newest!.number} is
+          newer. Open the newest one to keep changes.
+        </p>
+      {/if}
+      <label class="grid gap-1">
+        <span>Why? The next you will want to know.</span>
+        <input
+          class="input h-12 w-full"
+          bind:value={reason}
+          required
+          maxlength="500"
+          placeholder="what was tried or seen on track"
+          {@attach (input: HTMLInputElement) => input.focus()}
+        />
+      </label>
+      <div class="flex justify-end gap-2">
+        <button type="button" class="btn" onclick={() => (keeping = false)}>Back</button>
+        <button class="btn btn-primary" disabled={!reason.trim() || !book.isNewest}>Keep</button>
+      </div>
+    </form>
+  </Dialog>
+{/if}

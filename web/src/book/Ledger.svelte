@@ -1,0 +1,97 @@
+<script lang="ts">
+  import type { CornerPage } from '../api/types';
+  import { KERB_USE, markWords } from '../page/words';
+  import { navigate } from '../router';
+  import { between } from '../strip/lap-axis';
+  import { speedIn, whole } from '../units/format';
+  import { preferences } from '../units/preferences.svelte';
+  import { useBook } from './book-state.svelte';
+
+  let { pointed = $bindable() }: { pointed: number } = $props();
+
+  const book = useBook();
+  const view = $derived(book.view!);
+  const length = $derived((m: number) => preferences.lengthText(m));
+  const isOwn = (page: CornerPage, fields: string[]) =>
+    fields.some((f) => (page.sources[f] ?? 'model') !== 'model');
+
+  function brake(page: CornerPage): string {
+    if (page.brake.at_m === undefined) return page.brake.style === 'none' ? 'flat' : 'lift';
+    if (page.brake.target) return markWords(page.brake.target, length);
+    return `${length(page.brake.at_m)} from the start line`;
+  }
+
+  function drive(page: CornerPage): string {
+    if (page.throttle.full_m === undefined)
+      return page.throttle.first_m === undefined ? 'stays on' : 'part';
+    const past = between(view.trace, page.apexes[0].at_m, page.throttle.full_m);
+    return `flat ${length(Math.abs(past))} ${past < 0 ? 'before' : 'past'} the apex`;
+  }
+
+  const open = (page: CornerPage) =>
+    navigate('/books/:id/corner/:number', { params: { id: book.id, number: String(page.corner) } });
+</script>
+
+{#snippet own(page: CornerPage, fields: string[])}
+  {#if isOwn(page, fields)}<span class="font-bold" title="yours"
+      >✎<span class="sr-only"> yours</span></span
+    >{/if}
+{/snippet}
+
+<table class="figures w-full text-[1.02rem]" aria-label="Ledger of the corners">
+  <thead>
+    <tr class="border-base-content border-b-2 text-left">
+      <th></th>
+      <th>corner</th>
+      <th>brake</th>
+      <th>gears</th>
+      <th class="pr-3 text-right">lowest, {preferences.speed}</th>
+      <th>apex kerb</th>
+      <th>drive</th>
+      <th class="text-right">s</th>
+    </tr>
+  </thead>
+  <tbody>
+    {#each view.revision.pages as page (page.corner)}
+      <tr
+        class="border-base-300 hover:bg-base-200 h-10 cursor-pointer border-b"
+        onclick={() => open(page)}
+        onmouseenter={() => (pointed = page.corner)}
+        onmouseleave={() => (pointed = 0)}
+      >
+        <td class="w-8 text-lg font-bold">{page.corner}</td>
+        <td class="whitespace-nowrap">
+          <a href="/books/{book.id}/corner/{page.corner}" class="inline-block py-2 font-semibold"
+            >{page.name}</a
+          >
+          <span class="text-neutral">{page.direction}</span>
+        </td>
+        <td class="leading-tight"
+          >{brake(page)} {@render own(page, ['brake.at_m', 'brake.initial_pct'])}</td
+        >
+        <td class="whitespace-nowrap">
+          {page.gears.approach === page.gears.corner
+            ? page.gears.corner
+            : `${page.gears.approach} → ${page.gears.corner}`}
+          {@render own(page, ['gears.corner'])}
+        </td>
+        <td class="pr-3 text-right text-lg font-semibold">
+          {@render own(page, ['apexes.speed_mps'])}
+          {whole(speedIn(page.lowest.speed_mps, preferences.speed))}
+        </td>
+        <td class="whitespace-nowrap">{KERB_USE[page.kerbs.apex]}</td>
+        <td class="leading-tight"
+          >{drive(page)} {@render own(page, ['throttle.first_m', 'throttle.full_m'])}</td
+        >
+        <td class="text-right">{page.time_s.toFixed(2)}</td>
+      </tr>
+    {/each}
+  </tbody>
+</table>
+
+<style>
+  td,
+  th {
+    padding-right: 0.6rem;
+  }
+</style>

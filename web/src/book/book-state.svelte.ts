@@ -1,0 +1,153 @@
+import { getContext, setContext } from 'svelte';
+import { api, Failed, type BookView } from '../api/client';
+import type { Conditions, OwnField, Problem, View } from '../api/types';
+import { begin, change, countChanges, redo, setOwn, undo, type History } from './draft';
+
+const KEY = Symbol('book');
+
+/** One open book: the revision looked at, the draft made from it, and what the model says of it. */
+export class BookState {
+  readonly id: string;
+  book = $state.raw<BookView>();
+  /** The kept revision that the draft starts from. */
+  base = $state.raw<View>();
+  /** The draft as the model sees it; the base itself while nothing is changed. */
+  view = $state.raw<View>();
+  history = $state.raw<History>();
+  problem = $state<Problem>();
+  computing = $state(false);
+  private asked = 0;
+
+  readonly changes = $derived(
+    this.base && this.history ? countChanges(begin(this.base.revision).now, this.history.now) : 0,
+  );
+  readonly newest = $derived(this.book?.revisions[this.book.revisions.length - 1]);
+  readonly isNewest = $derived(this.base?.revision.number === this.newest?.number);
+
+  constructor(id: string) {
+    this.id = id;
+  }
+
+  private get draftKey() {
+    return `marvek.draft.${this.id}`;
+  }
+
+  async open(number?: number) {
+    try {
+      this.book = await api.book(this.id);
+      const wanted = number ?? this.book.revisions[this.book.revisions.length - 1].number;
+      this.base = this.view = await api.view(this.id, wanted);
+      this.history = begin(this.base.revision);
+      localStorage.setItem('marvek.lastBook', this.id);
+      if (number === undefined) await this.resumeDraft();
+    } catch (e) {
+      this.fail(e);
+    }
+  }
+
+  /** A draft outlives a reload, as long as the revision it was made from is the newest. */
+  private async resumeDraft() {
+    const kept = localStorage.getItem(this.draftKey);
+    if (!kept || !this.base) return;
+    const { parent, now } = JSON.parse(kept);
+    if (parent === this.base.revision.number) {
+      this.history = change(this.history!, now);
+      await this.compute();
+    }
+  }
+
+  setOwn(corner: number, field: OwnField, value: number | string | undefined) {
+    this.apply(change(this.history!, setOwn(this.history!.now, corner, field, value)));
+  }
+
+  /** Several values of a corner in one step of the history. */
+  setOwnAll(corner: number, values: { [field in OwnField]?: number | string | undefined }) {
+    let next = this.history!.now;
+    for (const [field, value] of Object.entries(values)) {
+      next = setOwn(next, corner, field as OwnField, value);
+    }
+    this.apply(change(this.history!, next));
+  }
+
+  setConditions(conditions: Conditions) {
+    this.apply(change(this.history!, { ...this.history!.now, conditions }));
+  }
+
+  undo() {
+    this.apply(undo(this.history!));
+  }
+
+  redo() {
+    this.apply(redo(this.history!));
+  }
+
+  discard() {
+    this.apply(begin(this.base!.revision));
+  }
+
+  private apply(next: History) {
+    if (next === this.history) return;
+    this.history = next;
+    const draft = { parent: this.base!.revision.number, now: next.now };
+    localStorage.setItem(this.draftKey, JSON.stringify(draft));
+    void this.compute();
+  }
+
+  private draft() {
+    const { conditions, ownValues } = this.history!.now;
+    const { number, line } = this.base!.revision;
+    return { parent: number, conditions, line, ownValues };
+  }
+
+  /** Asks the model; of answers that overtake each other only the last counts. */
+  private async compute() {
+    this.problem = undefined;
+    if (this.changes === 0) {
+      this.view = this.base;
+      localStorage.removeItem(this.draftKey);
+      return;
+    }
+    const turn = ++this.asked;
+    this.computing = true;
+    try {
+      const view = await api.tryOut(this.id, this.draft());
+      if (turn === this.asked) this.view = view;
+    } catch (e) {
+      if (turn === this.asked) this.refuse(e);
+    } finally {
+      if (turn === this.asked) this.computing = false;
+    }
+  }
+
+  /** A value that cannot be used does not stay in the draft; it can be had back with redo. */
+  private refuse(e: unknown) {
+    this.fail(e);
+    if (e instanceof Failed && e.problem.status === 422) this.history = undo(this.history!);
+  }
+
+  async keep(reason: string): Promise<boolean> {
+    try {
+      const kept = await api.keep(this.id, this.draft(), reason);
+      localStorage.removeItem(this.draftKey);
+      await this.open(kept.number);
+      return true;
+    } catch (e) {
+      this.fail(e);
+      return false;
+    }
+  }
+
+  private fail(e: unknown) {
+    if (!(e instanceof Failed)) throw e;
+    this.problem = e.problem;
+  }
+}
+
+export const provideBook = (book: BookState) => setContext(KEY, book);
+
+/** The open book; only inside its shell. */
+export function useBook(): BookState {
+  const book = getContext<BookState | undefined>(KEY);
+  if (!book) throw new Error('useBook() outside of a BookShell');
+  return book;
+}

@@ -1,0 +1,89 @@
+import type { Conditions, CornerPage, Revision } from '../api/types';
+
+/** What differs between two revisions in one value. */
+export interface Difference {
+  what: string;
+  before: string;
+  after: string;
+  /** Who says so in the later one. */
+  source: string;
+}
+
+export interface CornerDifferences {
+  corner: number;
+  name: string;
+  /** Seconds from this corner's first point to the next one's, later less earlier. */
+  seconds: number;
+  differences: Difference[];
+}
+
+/** Writes values with their units. */
+export interface Writer {
+  speed: (mps: number) => string;
+  length: (m: number) => string;
+}
+
+type Row = [what: string, field: string, text: (page: CornerPage, w: Writer) => string];
+
+const station = (m: number | undefined, w: Writer) => (m === undefined ? '–' : w.length(m));
+
+const ROWS: Row[] = [
+  ['brake at', 'brake.at_m', (p, w) => station(p.brake.at_m, w)],
+  ['first pressure', 'brake.initial_pct', (p) => percent(p.brake.initial_pct)],
+  ['gear', 'gears.corner', (p) => String(p.gears.corner)],
+  ['turn in at', 'turnIn.at_m', (p, w) => station(p.turnIn.at_m, w)],
+  ['release at', 'trailBrake.release_m', (p, w) => station(p.trailBrake?.release_m, w)],
+  ['lowest speed', 'apexes.speed_mps', (p, w) => w.speed(p.lowest.speed_mps)],
+  ['throttle at', 'throttle.first_m', (p, w) => station(p.throttle.first_m, w)],
+  ['flat at', 'throttle.full_m', (p, w) => station(p.throttle.full_m, w)],
+  ['exit speed', 'exit.speed_mps', (p, w) => w.speed(p.exit.speed_mps)],
+  ['sure of it', 'confidence', (p) => (p.confidence === undefined ? '–' : `${p.confidence} of 5`)],
+  ['notes', 'notes', (p) => p.notes || '–'],
+  ['missed marker', 'wayOut', (p) => p.wayOut || '–'],
+];
+
+const percent = (value: number | undefined) =>
+  value === undefined ? '–' : `${Math.round(value)} %`;
+
+/** Corner by corner what differs as it is read; corners without a difference are left out. */
+export function compareRevisions(
+  before: Revision,
+  after: Revision,
+  w: Writer,
+): CornerDifferences[] {
+  return after.pages.flatMap((page) => {
+    const old = before.pages.find((p) => p.corner === page.corner);
+    if (!old) return [];
+    const differences = ROWS.map(([what, field, text]) => ({
+      what,
+      before: text(old, w),
+      after: text(page, w),
+      source: page.sources[field] ?? 'model',
+    })).filter((d) => d.before !== d.after);
+    const seconds = page.time_s - old.time_s;
+    if (differences.length === 0 && Math.abs(seconds) < 0.005) return [];
+    return [{ corner: page.corner, name: page.name, seconds, differences }];
+  });
+}
+
+const CONDITIONS: [string, (c: Conditions, w: Writer) => string][] = [
+  ['surface', (c) => c.surface],
+  ['tyres', (c) => c.tyres],
+  ['grip used', (c) => percent(100 * c.gripUsed)],
+  ['fuel', (c) => `${c.fuel_kg} kg`],
+  ['foot to brake', (c) => `${c.pedalChange_s} s`],
+  ['pressure builds in', (c) => `${c.brakeBuildUp_s} s`],
+  ['air', (c) => `${c.airTemperature_c} °C`],
+  ['pressure', (c) => `${c.pressure_hpa} hPa`],
+  ['wind', (c, w) => `${w.speed(c.windSpeed_mps)} from ${c.windFrom_deg}°`],
+];
+
+/** Conditions that differ. */
+export function compareConditions(before: Conditions, after: Conditions, w: Writer): Difference[] {
+  return CONDITIONS.map(([what, text]) => ({
+    what,
+    before: text(before, w),
+    after: text(after, w),
+    source: 'driver',
+  })).filter((d) => d.before !== d.after);
+}

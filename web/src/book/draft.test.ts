@@ -1,0 +1,42 @@
+import { describe, expect, it } from 'vitest';
+import type { Revision } from '../api/types';
+import { begin, change, countChanges, redo, setOwn, undo } from './draft';
+
+const revision = {
+  conditions: { surface: 'dry' },
+  ownValues: [{ corner: 4, 'gears.corner': 2, source: 'driver' }],
+} as unknown as Revision;
+
+describe('a draft', () => {
+  it('gives every step back in order, and forward again', () => {
+    const start = begin(revision);
+    const one = change(start, setOwn(start.now, 1, 'brake.at_m', 320));
+    const two = change(one, setOwn(one.now, 1, 'brake.at_m', 310));
+    expect(undo(two).now).toEqual(one.now);
+    expect(undo(undo(two)).now).toEqual(start.now);
+    expect(redo(undo(two)).now).toEqual(two.now);
+    expect(undo(start)).toBe(start);
+  });
+
+  it('forgets the undone steps once something else is changed', () => {
+    const start = begin(revision);
+    const one = change(start, setOwn(start.now, 1, 'brake.at_m', 320));
+    const other = change(undo(one), setOwn(start.now, 2, 'notes', 'dusty'));
+    expect(redo(other)).toBe(other);
+  });
+
+  it('drops a corner whose last own value goes back to the model', () => {
+    const start = begin(revision).now;
+    expect(setOwn(start, 4, 'gears.corner', undefined).ownValues).toEqual([]);
+    expect(start.ownValues).toHaveLength(1);
+  });
+
+  it('counts single values, own ones and conditions alike', () => {
+    const start = begin(revision).now;
+    let next = setOwn(start, 4, 'notes', 'late');
+    next = setOwn(next, 9, 'brake.at_m', 2700);
+    next = { ...next, conditions: { ...next.conditions, surface: 'wet' } };
+    expect(countChanges(start, next)).toBe(3);
+    expect(countChanges(start, start)).toBe(0);
+  });
+});

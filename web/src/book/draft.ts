@@ -1,0 +1,79 @@
+import type { Conditions, OwnField, OwnValues, Revision } from '../api/types';
+
+/** What a driver has changed since a revision, with what undo needs. Immutable. */
+export interface DraftState {
+  conditions: Conditions;
+  ownValues: OwnValues[];
+}
+
+export interface History {
+  past: DraftState[];
+  now: DraftState;
+  future: DraftState[];
+}
+
+/** A history that begins at a kept revision. */
+export function begin(revision: Revision): History {
+  return {
+    past: [],
+    now: { conditions: revision.conditions, ownValues: revision.ownValues ?? [] },
+    future: [],
+  };
+}
+
+export function change(history: History, next: DraftState): History {
+  return { past: [...history.past, history.now], now: next, future: [] };
+}
+
+export function undo(history: History): History {
+  const { past, now, future } = history;
+  if (past.length === 0) return history;
+  return { past: past.slice(0, -1), now: past[past.length - 1], future: [now, ...future] };
+}
+
+export function redo(history: History): History {
+  const { past, now, future } = history;
+  if (future.length === 0) return history;
+  return { past: [...past, now], now: future[0], future: future.slice(1) };
+}
+
+/** Sets one own value of a corner, or gives it back to the model with `undefined`. */
+export function setOwn(
+  state: DraftState,
+  corner: number,
+  field: OwnField,
+  value: number | string | undefined,
+): DraftState {
+  const before = state.ownValues.find((o) => o.corner === corner) ?? { corner };
+  const after: OwnValues = { ...before, [field]: value };
+  if (value === undefined) delete after[field];
+  const others = state.ownValues.filter((o) => o.corner !== corner);
+  const kept = hasValues(after) ? [...others, after] : others;
+  return { ...state, ownValues: kept.sort((a, b) => a.corner - b.corner) };
+}
+
+function hasValues(own: OwnValues): boolean {
+  return Object.keys(own).some((key) => key !== 'corner' && key !== 'source');
+}
+
+/** Number of single values in which two states differ. */
+export function countChanges(a: DraftState, b: DraftState): number {
+  const corners = new Set([...a.ownValues, ...b.ownValues].map((o) => o.corner));
+  let count = differing(a.conditions, b.conditions);
+  for (const corner of corners) {
+    count += differing(
+      a.ownValues.find((o) => o.corner === corner) ?? {},
+      b.ownValues.find((o) => o.corner === corner) ?? {},
+    );
+  }
+  return count;
+}
+
+function differing(a: object, b: object): number {
+  const left = a as Record<string, unknown>;
+  const right = b as Record<string, unknown>;
+  const keys = new Set([...Object.keys(left), ...Object.keys(right)]);
+  keys.delete('corner');
+  keys.delete('source');
+  return [...keys].filter((key) => left[key] !== right[key]).length;
+}

@@ -1,0 +1,157 @@
+<script lang="ts">
+  import type { OwnField } from '../api/types';
+  import { useBook } from '../book/book-state.svelte';
+  import { valueAt } from '../strip/lap-axis';
+  import Amount from '../ui/Amount.svelte';
+  import { speedFrom, speedIn } from '../units/format';
+  import { preferences } from '../units/preferences.svelte';
+  import Line from './Line.svelte';
+  import { usePage } from './page-context';
+  import Place from './Place.svelte';
+  import { BRAKE_STYLE, gearSteps, KERB_USE, markWords, thingOf } from './words';
+
+  const book = useBook();
+  const page = usePage();
+  const p = $derived(page());
+  const trace = $derived(book.view!.trace);
+  const apex = $derived(p.apexes[0]);
+  const speed = $derived((mps: number) => preferences.speedText(mps));
+  const length = $derived((m: number) => preferences.lengthText(m));
+  const own = (field: OwnField) => (p.sources[field] ?? 'model') !== 'model';
+  const set = (field: OwnField, value: number) => book.setOwn(p.corner, field, value);
+
+  /** Way from the car's middle to the white line of a side. */
+  function toEdge(station: number, offset: number, side: 'left' | 'right'): number {
+    return side === 'left'
+      ? valueAt(trace, trace.left_m, station) - offset
+      : valueAt(trace, trace.right_m, station) + offset;
+  }
+  const outside = $derived(p.direction === 'left' ? 'right' : 'left');
+  const throttleDrops = $derived(p.throttle.first_m !== undefined);
+</script>
+
+<ol aria-label="The corner in the order it is driven">
+  <Line letter="B" shape="square" title="Brake" fields={['brake.at_m', 'brake.initial_pct']}>
+    {#if p.brake.at_m !== undefined}
+      <Place
+        field="brake.at_m"
+        at={p.brake.at_m}
+        by={p.brake.target && p.brake.at_m - p.brake.target.offset_m}
+        thing={p.brake.target && thingOf(p.brake.target)}
+        label="Brake point"
+      />;
+      <Amount
+        value={p.brake.initial_pct ?? 0}
+        label="First brake pressure"
+        unit="%"
+        min={1}
+        max={100}
+        own={own('brake.initial_pct')}
+        onchange={(v) => set('brake.initial_pct', v)}
+      />
+      {BRAKE_STYLE[p.brake.style]}.
+    {:else}
+      {BRAKE_STYLE[p.brake.style]}.
+    {/if}
+    {#snippet more()}
+      {#if p.brake.at_m !== undefined}
+        From {speed(p.approach.speed_mps)}.
+        {#if p.brake.safe}First time out: <strong>{markWords(p.brake.safe, length)}</strong>.{/if}
+        {#if !p.brake.target}No mark within reach: look for one on the walk.{/if}
+      {/if}
+    {/snippet}
+  </Line>
+  <Line letter="G" shape="plain" title="Gears" fields={['gears.corner']}>
+    {p.gears.approach} to
+    <Amount
+      value={p.gears.corner}
+      label="Gear in the corner"
+      unit="gear"
+      min={1}
+      max={12}
+      own={own('gears.corner')}
+      onchange={(v) => set('gears.corner', v)}
+    />{gearSteps(p.gears) ? `: ${gearSteps(p.gears)}.` : '.'}
+  </Line>
+  <Line letter="T" shape="diamond" title="Turn in" fields={['turnIn.at_m']}>
+    <Place
+      field="turnIn.at_m"
+      at={p.turnIn.at_m}
+      by={p.turnIn.target && p.turnIn.at_m - p.turnIn.target.offset_m}
+      thing={p.turnIn.target && thingOf(p.turnIn.target)}
+      label="Turn-in point"
+    />; {speed(p.turnIn.speed_mps)}{p.trailBrake && p.trailBrake.atTurnIn_pct >= 1
+      ? `, ${Math.round(p.trailBrake.atTurnIn_pct)} % still on`
+      : ''}.
+  </Line>
+  {#if p.trailBrake}
+    <Line letter="R" shape="frame" title="Release" fields={['trailBrake.release_m']}>
+      {#if p.trailBrake.half_pct >= 1}
+        bleed to {Math.round(p.trailBrake.half_pct)} % half-way, {Math.round(
+          p.trailBrake.nearApex_pct,
+        )} % near the apex; off
+      {:else}off{/if}
+      <Place
+        field="trailBrake.release_m"
+        at={p.trailBrake.release_m}
+        by={apex.at_m}
+        thing="the apex."
+        label="Brake release"
+      />
+    </Line>
+  {/if}
+  <Line
+    letter="A"
+    shape="ring"
+    title={p.apexes.length > 1 ? 'Apexes' : 'Apex'}
+    fields={['apexes.speed_mps']}
+  >
+    {#each p.apexes as a, i (i)}{i > 0 ? ', then ' : ''}{a.kind}, car's middle {length(
+        toEdge(a.at_m, a.offset_m, p.direction),
+      )} from the {p.direction} line{/each};
+    <Amount
+      value={speedIn(p.lowest.speed_mps, preferences.speed)}
+      label="Lowest speed"
+      unit={preferences.speed}
+      min={5}
+      max={500}
+      own={own('apexes.speed_mps')}
+      onchange={(v) => set('apexes.speed_mps', speedFrom(v, preferences.speed))}
+    />
+    at the slowest.
+  </Line>
+  <Line letter="K" shape="plain" title="Kerbs">
+    entry: {KERB_USE[p.kerbs.entry]} · apex: <strong>{KERB_USE[p.kerbs.apex]}</strong> · exit:
+    <strong>{KERB_USE[p.kerbs.exit]}</strong>.
+  </Line>
+  {#if throttleDrops}
+    <Line
+      letter="D"
+      shape="triangle"
+      title="Drive"
+      fields={['throttle.first_m', 'throttle.full_m']}
+    >
+      throttle
+      <Place
+        field="throttle.first_m"
+        at={p.throttle.first_m!}
+        by={apex.at_m}
+        thing="the apex"
+        label="First throttle"
+      />, hold {Math.round(p.throttle.first_pct ?? 0)} %{#if p.throttle.full_m !== undefined}; flat
+        <Place
+          field="throttle.full_m"
+          at={p.throttle.full_m}
+          by={apex.at_m}
+          thing="the apex."
+          label="Full throttle"
+        />
+      {:else}.{/if}
+    </Line>
+  {/if}
+  <Line letter="E" shape="plain" title="Exit">
+    {length(toEdge(p.exit.trackOut_m, p.exit.offset_m, outside))} from the {outside} line with the car's
+    middle,
+    <strong>{speed(p.exit.speed_mps)}</strong>.
+  </Line>
+</ol>

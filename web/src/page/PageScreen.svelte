@@ -1,0 +1,56 @@
+<script lang="ts">
+  import { useBook } from '../book/book-state.svelte';
+  import { route } from '../router';
+  import Plan from '../strip/Plan.svelte';
+  import Strip from '../strip/Strip.svelte';
+  import { preferences } from '../units/preferences.svelte';
+  import Answer from './Answer.svelte';
+  import Lines from './Lines.svelte';
+  import Notes from './Notes.svelte';
+  import { providePage } from './page-context';
+  import { describe } from './words';
+
+  const book = useBook();
+  const view = $derived(book.view!);
+  const page = $derived(
+    view.revision.pages.find((p) => p.corner === Number(route.params.number)) ??
+      view.revision.pages[0],
+  );
+  providePage(() => page);
+  const corner = $derived(view.trace.corners.find((c) => c.number === page.corner));
+</script>
+
+<svelte:head><title>{page.corner} {page.name} · {book.book!.name} · Marvek</title></svelte:head>
+<div class="flex gap-4 pb-20">
+  <div class="sticky top-2 w-[600px] shrink-0 self-start">
+    <Strip {page} trace={view.trace} />
+  </div>
+  <article class="min-w-0 grow">
+    <div class="flex items-start gap-3">
+      <div class="grow">
+        <h1 class="text-4xl leading-tight font-bold">
+          {page.corner}
+          {page.name}
+        </h1>
+        {#if corner}
+          <p class="figures text-neutral text-lg leading-snug">
+            {describe(corner, (m) => preferences.lengthText(m))}{corner.linkWithNext
+              ? ' · linked with the next'
+              : ''}
+          </p>
+        {/if}
+        <Answer {page} />
+      </div>
+      <Plan {page} trace={view.trace} />
+    </div>
+    {#key page.corner}
+      <Lines />
+      <Notes />
+    {/key}
+    <p class="text-neutral pt-2 text-sm">
+      Estimates of a model: begin at the safe mark and work up in small steps. Closed courses only;
+      flags, officials, the circuit's rules and your instructor come first. Nothing to be read while
+      driving.
+    </p>
+  </article>
+</div>

@@ -1,0 +1,65 @@
+import type { CornerPage, KerbUse, MarkReference, TraceCorner } from '../api/types';
+
+/** The mark itself, as the model words it without the metres: "the 100 board, left". */
+export function thingOf(reference: MarkReference): string {
+  return reference.text.replace(/^(\d+ m (past|before)|at|under) /, '');
+}
+
+const AT_THE_MARK_M = 2.5;
+
+/**
+ * A point told by its mark, in the driver's units.
+ *
+ * @param lengthText writes metres with their unit
+ */
+export function markWords(reference: MarkReference, lengthText: (m: number) => string): string {
+  const thing = thingOf(reference);
+  if (Math.abs(reference.offset_m) < AT_THE_MARK_M) {
+    return `${reference.side === 'over' ? 'under' : 'at'} ${thing}`;
+  }
+  const side = reference.offset_m > 0 ? 'past' : 'before';
+  return `${lengthText(Math.abs(reference.offset_m))} ${side} ${thing}`;
+}
+
+/** What the brake foot does first. */
+export const BRAKE_STYLE: Record<CornerPage['brake']['style'], string> = {
+  hard: 'hard at once',
+  squeeze: 'squeezed on',
+  dab: 'a dab',
+  lift: 'no brake: lift',
+  none: 'no brake, flat',
+};
+
+export const KERB_USE: Record<KerbUse, string> = {
+  none: 'leave it',
+  touch: 'touch it',
+  tyre: 'one tyre',
+  'half-car': 'half the car',
+  full: 'the whole car',
+};
+
+/** "5 to 2: 4 · 3 · 2", or that nothing is changed. */
+export function gearSteps(gears: CornerPage['gears']): string {
+  const { approach, corner } = gears;
+  if (approach <= corner) return '';
+  return Array.from({ length: approach - corner }, (_, i) => approach - 1 - i).join(' · ');
+}
+
+/** "right, 118°, hairpin, 4 % downhill". */
+export function describe(corner: TraceCorner, lengthText: (m: number) => string): string {
+  const parts = [
+    `${corner.direction.toLowerCase()} ${Math.round(Math.abs(corner.angleDeg))}°`,
+    corner.kind.toLowerCase().replaceAll('_', ' '),
+    `tightest ${lengthText(corner.tightestRadiusM)}`,
+  ];
+  if (Math.abs(corner.gradePct) >= 1) {
+    parts.push(
+      `${Math.abs(corner.gradePct).toFixed(0)} % ${corner.gradePct > 0 ? 'uphill' : 'downhill'}`,
+    );
+  }
+  const helping = corner.bankingDeg * (corner.direction === 'LEFT' ? 1 : -1);
+  if (Math.abs(helping) >= 0.8) {
+    parts.push(`${helping > 0 ? 'banked' : 'off-camber'} ${Math.abs(helping).toFixed(0)}°`);
+  }
+  return parts.join(' · ');
+}

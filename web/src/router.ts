@@ -1,0 +1,21 @@
+import { createRouter } from 'sv-router';
+import BookShell from './book/BookShell.svelte';
+import BookScreen from './book/BookScreen.svelte';
+import CompareScreen from './book/CompareScreen.svelte';
+import PageScreen from './page/PageScreen.svelte';
+import FirstScreen from './shelf/FirstScreen.svelte';
+import NewBook from './shelf/NewBook.svelte';
+import Shelf from './shelf/Shelf.svelte';
+
+export const { p, navigate, route } = createRouter({
+  '/': FirstScreen,
+  '/shelf': Shelf,
+  '/new': NewBook,
+  '/books/:id': {
+    '/': BookScreen,
+    '/corner/:number': PageScreen,
+    '/compare': CompareScreen,
+    layout: BookShell,
+  },
+  '*': FirstScreen,
+});

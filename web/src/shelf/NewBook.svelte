@@ -1,0 +1,143 @@
+<script lang="ts">
+  import { api, Failed, type Imported, type Named } from '../api/client';
+  import type { Problem as ProblemType } from '../api/types';
+  import { navigate } from '../router';
+  import Header from '../ui/Header.svelte';
+  import Problem from '../ui/Problem.svelte';
+
+  let circuits = $state.raw<Named[]>([]);
+  let cars = $state.raw<Named[]>([]);
+  let circuitId = $state('');
+  let carId = $state('');
+  let name = $state('');
+  let problem = $state<ProblemType>();
+  let news = $state<string[]>([]);
+  let job = $state<{ id: string; progress: number }>();
+  let busy = $state(false);
+
+  async function refresh() {
+    [circuits, cars] = await Promise.all([api.circuits(), api.cars()]);
+    circuitId ||= circuits[0]?.id ?? '';
+    carId ||= cars[0]?.id ?? '';
+  }
+  refresh().catch(show);
+
+  function show(e: unknown) {
+    problem = (e as Failed).problem;
+  }
+
+  async function take(file: File | undefined, what: 'circuit' | 'car') {
+    if (!file) return;
+    problem = undefined;
+    news = [];
+    try {
+      const done: Imported =
+        what === 'circuit' ? await api.importCircuit(file) : await api.importCar(file);
+      if (what === 'circuit') circuitId = done.id;
+      else carId = done.id;
+      const size = done.length_m
+        ? `, ${(done.length_m / 1000).toFixed(3)} km with ${done.corners} corners`
+        : '';
+      news = [`Taken in: ${done.name}${size}.`, ...done.warnings];
+      await refresh();
+    } catch (e) {
+      show(e);
+    }
+  }
+
+  async function create(event: SubmitEvent) {
+    event.preventDefault();
+    problem = undefined;
+    busy = true;
+    try {
+      const answer = await api.createBook(circuitId, carId, name);
+      const id = answer.id ?? (await waitFor(answer.job!));
+      if (id) await navigate('/books/:id', { params: { id } });
+    } catch (e) {
+      show(e);
+    } finally {
+      busy = false;
+      job = undefined;
+    }
+  }
+
+  async function waitFor(id: string): Promise<string | undefined> {
+    for (;;) {
+      const view = await api.job(id);
+      job = { id, progress: view.progress };
+      if (view.status === 'DONE') return view.result!.id;
+      if (view.status === 'CANCELLED') return undefined;
+      if (view.status === 'FAILED') {
+        throw new Failed({ title: 'The book was not made', detail: view.problem ?? '', status: 0 });
+      }
+      await new Promise((resolve) => setTimeout(resolve, 250));
+    }
+  }
+</script>
+
+<svelte:head><title>New book · Marvek</title></svelte:head>
+<Header>New book</Header>
+<main class="mx-auto max-w-3xl px-4 pb-8">
+  <h1 class="mb-4 text-4xl font-bold">New book</h1>
+  {#if problem}<div class="mb-4">
+      <Problem {problem} onclose={() => (problem = undefined)} />
+    </div>{/if}
+  {#if news.length}
+    <ul role="status" class="rounded-box border-accent bg-base-200 mb-4 border-2 p-3">
+      {#each news as line (line)}<li>{line}</li>{/each}
+    </ul>
+  {/if}
+  <form class="grid gap-5" onsubmit={create}>
+    {#snippet choice(label: string, list: Named[], what: 'circuit' | 'car', hint: string)}
+      <fieldset class="grid gap-1">
+        <label class="figures text-xl font-semibold" for={what}>{label}</label>
+        <div class="flex gap-3">
+          {#if what === 'circuit'}
+            <select id={what} class="select h-12 grow" bind:value={circuitId} required>
+              {#each list as item (item.id)}<option value={item.id}>{item.name}</option>{/each}
+            </select>
+          {:else}
+            <select id={what} class="select h-12 grow" bind:value={carId} required>
+              {#each list as item (item.id)}<option value={item.id}>{item.name}</option>{/each}
+            </select>
+          {/if}
+          <label class="btn h-12">
+            From a file
+            <input
+              type="file"
+              class="sr-only"
+              data-take={what}
+              onchange={(e) => take(e.currentTarget.files?.[0], what)}
+            />
+          </label>
+        </div>
+        <p class="text-neutral">{hint}</p>
+      </fieldset>
+    {/snippet}
+    {@render choice(
+      'Circuit',
+      circuits,
+      'circuit',
+      'Circuit GeoJSON or centreline CSV, up to 64 MB.',
+    )}
+    {@render choice('Car', cars, 'car', 'Car JSON; its schema is at /api/schemas/car.schema.json.')}
+    <label class="grid gap-1">
+      <span class="figures text-xl font-semibold">Name of the book</span>
+      <input
+        class="input h-12 w-full"
+        bind:value={name}
+        maxlength="120"
+        placeholder="left empty: circuit and car"
+      />
+    </label>
+    <div class="flex items-center gap-3">
+      <button class="btn btn-primary h-12 px-8" disabled={busy || !circuitId || !carId}>
+        {busy ? 'Computing …' : 'Compute the reference'}
+      </button>
+      {#if job}
+        <progress class="progress w-40" value={job.progress || undefined} max="1"></progress>
+        <button type="button" class="btn" onclick={() => api.cancel(job!.id)}>Cancel</button>
+      {/if}
+    </div>
+  </form>
+</main>

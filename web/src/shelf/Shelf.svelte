@@ -1,0 +1,74 @@
+<script lang="ts">
+  import { api, Failed, type BookView } from '../api/client';
+  import type { Problem as ProblemType } from '../api/types';
+  import { navigate } from '../router';
+  import Header from '../ui/Header.svelte';
+  import Problem from '../ui/Problem.svelte';
+  import { lapTime } from '../units/format';
+
+  let books = $state.raw<BookView[]>();
+  let problem = $state<ProblemType>();
+
+  api.books().then(
+    (list) => (books = list),
+    (e) => (problem = (e as Failed).problem),
+  );
+
+  async function importBook(file: File | undefined) {
+    if (!file) return;
+    try {
+      const { id } = await api.importBook(file);
+      await navigate('/books/:id', { params: { id } });
+    } catch (e) {
+      problem = (e as Failed).problem;
+    }
+  }
+
+  const newest = (book: BookView) => book.revisions[book.revisions.length - 1];
+  const day = (iso: string) => new Date(iso).toLocaleDateString('en-GB', { dateStyle: 'medium' });
+</script>
+
+<svelte:head><title>Shelf · Marvek</title></svelte:head>
+<Header>Shelf</Header>
+<main class="mx-auto max-w-5xl px-4 pb-8">
+  <div class="mb-4 flex flex-wrap items-center gap-3">
+    <h1 class="grow text-4xl font-bold">Reference books</h1>
+    <label class="btn">
+      Bring in a book
+      <input
+        type="file"
+        class="sr-only"
+        accept=".json,application/json"
+        onchange={(e) => importBook(e.currentTarget.files?.[0])}
+      />
+    </label>
+    <a class="btn btn-primary" href="/new">New book</a>
+  </div>
+  {#if problem}<Problem {problem} onclose={() => (problem = undefined)} />{/if}
+  {#if books?.length === 0}
+    <p class="text-lg">
+      No book yet. A book is one circuit with one car: <a class="link" href="/new">make the first</a
+      >.
+    </p>
+  {/if}
+  <ul class="grid gap-3 sm:grid-cols-2">
+    {#each books ?? [] as book (book.id)}
+      <li>
+        <a
+          href="/books/{book.id}"
+          class="rounded-box border-base-300 bg-base-200 hover:border-base-content block border-2 border-l-8 p-4"
+        >
+          <span class="figures block text-2xl font-bold">{book.name}</span>
+          <span class="text-neutral block">
+            {book.circuit}{book.layout ? `, ${book.layout}` : ''} · {book.car}
+          </span>
+          <span class="mt-3 flex items-baseline gap-3">
+            <span class="figures text-3xl font-semibold">{lapTime(newest(book).time_s)}</span>
+            <span>revision {newest(book).number}, {day(newest(book).createdAt)}</span>
+          </span>
+          <span class="text-neutral block truncate">{newest(book).reason}</span>
+        </a>
+      </li>
+    {/each}
+  </ul>
+</main>

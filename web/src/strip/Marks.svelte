@@ -1,0 +1,55 @@
+<script lang="ts">
+  import type { CornerPage } from '../api/types';
+  import { preferences } from '../units/preferences.svelte';
+  import { useFrame } from './frame';
+  import MarkGlyph from './MarkGlyph.svelte';
+  import { captions, dimensions, placedMarks } from './marks';
+
+  const { page }: { page: CornerPage } = $props();
+  const frame = useFrame();
+  const f = $derived(frame());
+  const marks = $derived(placedMarks(f, page));
+  const dims = $derived(dimensions(f, page));
+  const words = $derived(captions(f, marks, dims, (m) => preferences.lengthText(m)));
+  const x = (side: 'left' | 'right', px: number) =>
+    side === 'left' ? f.leftMargin - px : f.rightMargin + px;
+</script>
+
+{#each marks as placed, i (i)}
+  <MarkGlyph {placed} />
+{/each}
+{#each dims as dim (dim.letter)}
+  {@const at = x(dim.side, 8)}
+  <line x1={at} x2={at} y1={dim.yMark} y2={dim.yPlate} class="dim" />
+  <line x1={at - 4} x2={at + 4} y1={dim.yMark} y2={dim.yMark} class="dim" />
+  <line x1={at - 4} x2={at + 4} y1={dim.yPlate} y2={dim.yPlate} class="dim" />
+{/each}
+{#each words as word (word.key)}
+  {@const at = x(word.side, 46)}
+  {#if Math.abs(word.y - word.from) > 7}
+    <line
+      x1={x(word.side, 38)}
+      x2={x(word.side, 44)}
+      y1={word.from}
+      y2={word.y}
+      stroke="var(--quiet)"
+      stroke-width="0.8"
+    />
+  {/if}
+  <text
+    font-size="13.5"
+    font-weight={word.strong ? 700 : 400}
+    text-anchor={word.side === 'left' ? 'end' : 'start'}
+  >
+    {#each word.lines as line, k (k)}
+      <tspan x={at} y={word.y + 4 + 13 * (k - (word.lines.length - 1) / 2)}>{line}</tspan>
+    {/each}
+  </text>
+{/each}
+
+<style>
+  .dim {
+    stroke: var(--ink);
+    stroke-width: 1.5;
+  }
+</style>

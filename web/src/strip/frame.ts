@@ -1,0 +1,55 @@
+import { scaleLinear, type ScaleLinear } from 'd3-scale';
+import { getContext, setContext } from 'svelte';
+import type { Trace } from '../api/types';
+import type { StripWindow } from './window';
+
+/** What every part of a strip draws by: the window, the trace, and scales from metres to pixels. */
+export interface StripFrame {
+  trace: Trace;
+  window: StripWindow;
+  width: number;
+  height: number;
+  /** Metres from the window's begin to pixels; the begin is at the bottom. */
+  along: ScaleLinear<number, number>;
+  /** Offset from the centreline to pixels; left is left. */
+  across: ScaleLinear<number, number>;
+  /** Column of marks at either side, measured from the left [px]. */
+  leftMargin: number;
+  rightMargin: number;
+}
+
+const KEY = Symbol('strip');
+const MARGIN_M = 2.2;
+
+export interface FrameSize {
+  width: number;
+  height: number;
+  /** Room for the time column and the marks on the left [px]. */
+  left: number;
+  /** Room for marks, gears and speeds on the right [px]. */
+  right: number;
+}
+
+/** True to scale along; widened across so that half a metre can be seen. */
+export function frameOf(trace: Trace, window: StripWindow, size: FrameSize): StripFrame {
+  const widest = Math.max(...trace.left_m, ...trace.right_m) + MARGIN_M;
+  return {
+    trace,
+    window,
+    width: size.width,
+    height: size.height,
+    along: scaleLinear([0, window.length], [size.height - 14, 18]),
+    across: scaleLinear([widest, -widest], [size.left, size.width - size.right]),
+    leftMargin: size.left,
+    rightMargin: size.width - size.right,
+  };
+}
+
+export const provideFrame = (frame: () => StripFrame) => setContext(KEY, frame);
+
+/** The frame of the strip around; only inside one. */
+export function useFrame(): () => StripFrame {
+  const frame = getContext<(() => StripFrame) | undefined>(KEY);
+  if (!frame) throw new Error('useFrame() outside of a Strip');
+  return frame;
+}

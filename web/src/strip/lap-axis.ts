@@ -1,0 +1,58 @@
+import type { Trace } from '../api/types';
+
+/** Way to go from one station to another in the direction of travel [m]. */
+export function ahead(trace: Pick<Trace, 'length_m' | 'closed'>, from: number, to: number): number {
+  const d = to - from;
+  return trace.closed && d < 0 ? d + trace.length_m : d;
+}
+
+/** Signed short way between two stations [m]: positive if the second lies ahead. */
+export function between(
+  trace: Pick<Trace, 'length_m' | 'closed'>,
+  from: number,
+  to: number,
+): number {
+  const d = to - from;
+  return trace.closed ? d - trace.length_m * Math.round(d / trace.length_m) : d;
+}
+
+/** Value of a column at a station, linear between samples; wraps on a closed lap. */
+export function valueAt(
+  trace: Pick<Trace, 'step_m' | 'closed' | 'length_m'>,
+  column: number[],
+  station: number,
+): number {
+  const n = column.length;
+  const s = trace.closed
+    ? ((station % trace.length_m) + trace.length_m) % trace.length_m
+    : Math.max(0, station);
+  const t = s / trace.step_m;
+  const i = Math.min(n - 1, Math.floor(t));
+  const next = i + 1 < n ? i + 1 : trace.closed ? 0 : i;
+  return column[i] + (column[next] - column[i]) * Math.min(1, t - i);
+}
+
+type Timed = Pick<Trace, 'step_m' | 'closed' | 'length_m' | 'time_s' | 'speed_mps'>;
+
+/** Time of a lap [s]: the last sample's, and from there to the line at the speed there. */
+export function lapSeconds(trace: Timed): number {
+  const last = trace.time_s.length - 1;
+  const rest = trace.closed ? trace.length_m - last * trace.step_m : 0;
+  return trace.time_s[last] + rest / Math.max(1, trace.speed_mps[last]);
+}
+
+/** Time between two stations in the direction of travel [s]. */
+export function seconds(trace: Timed, from: number, to: number): number {
+  const t = clock(trace, to) - clock(trace, from);
+  return trace.closed && t < -1e-6 ? t + lapSeconds(trace) : t;
+}
+
+function clock(trace: Timed, station: number): number {
+  const s = trace.closed
+    ? ((station % trace.length_m) + trace.length_m) % trace.length_m
+    : Math.max(0, station);
+  const t = s / trace.step_m;
+  const i = Math.min(trace.time_s.length - 1, Math.floor(t));
+  const next = trace.time_s[i + 1] ?? lapSeconds(trace);
+  return trace.time_s[i] + (next - trace.time_s[i]) * Math.min(1, t - i);
+}

@@ -1,0 +1,58 @@
+import type { CornerPage, Trace } from '../api/types';
+import { ahead } from './lap-axis';
+
+/** Part of the lap that a strip shows: counted in metres from its begin. */
+export interface StripWindow {
+  /** Station where it begins [m]. */
+  from: number;
+  /** Length shown [m]. */
+  length: number;
+}
+
+const BEFORE_M = 45;
+const AFTER_M = 30;
+const LONGEST_M = 620;
+
+/** The window of a corner: from a little before its first action to a little after its last. */
+export function windowOf(page: CornerPage, trace: Trace): StripWindow {
+  const first = page.brake.at_m ?? page.turnIn.at_m;
+  const start = earlier(trace, first, page.turnIn.at_m);
+  const lasts = [page.exit.trackOut_m, page.throttle.full_m ?? page.exit.trackOut_m, page.to_m];
+  const reach = Math.max(...lasts.map((s) => ahead(trace, start, s)).filter((d) => d < LONGEST_M));
+  const from = start - BEFORE_M;
+  return {
+    from: trace.closed ? (from + trace.length_m) % trace.length_m : Math.max(0, from),
+    length: BEFORE_M + reach + AFTER_M,
+  };
+}
+
+function earlier(trace: Trace, a: number, b: number): number {
+  return ahead(trace, a, b) < LONGEST_M ? a : b;
+}
+
+/** Metres from the window's begin to a station; undefined outside of it. */
+export function place(window: StripWindow, trace: Trace, station: number): number | undefined {
+  const d = ahead(trace, window.from, station);
+  return d >= 0 && d <= window.length ? d : undefined;
+}
+
+/** The part of a stretch that lies in the window, as metres from its begin. */
+export function overlap(
+  window: StripWindow,
+  trace: Trace,
+  from: number,
+  to: number,
+): [number, number] | undefined {
+  const length = ahead(trace, from, to);
+  let start = ahead(trace, window.from, from);
+  if (start > window.length && trace.closed) start -= trace.length_m;
+  const a = Math.max(0, start);
+  const b = Math.min(window.length, start + length);
+  return b >= a ? [a, b] : undefined;
+}
+
+/** Stations across the window every `step` metres, as metres from its begin. */
+export function samples(window: StripWindow, step: number): number[] {
+  const count = Math.max(2, Math.ceil(window.length / step));
+  return Array.from({ length: count + 1 }, (_, i) => (i * window.length) / count);
+}

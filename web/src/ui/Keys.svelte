@@ -1,0 +1,26 @@
+<script lang="ts">
+  import Dialog from './Dialog.svelte';
+
+  const { onclose }: { onclose: () => void } = $props();
+  const keys: [string, string][] = [
+    ['← →', 'corner before, next corner'],
+    ['B', 'the whole lap'],
+    ['1 … 9', 'corner of that number'],
+    ['Ctrl Z, Ctrl Y', 'undo, redo a change of the draft'],
+    ['Ctrl S', 'keep the draft as a revision'],
+    ['C', 'compare two revisions'],
+    ['P', 'the session card'],
+    ['T', 'paper or garage'],
+    ['?', 'these keys'],
+  ];
+</script>
+
+<Dialog title="Keys" {onclose}>
+  <dl class="grid grid-cols-[auto_1fr] gap-x-6 gap-y-2">
+    {#each keys as [key, meaning] (key)}
+      <dt class="figures font-bold">{key}</dt>
+      <dd>{meaning}</dd>
+    {/each}
+  </dl>
+  <form method="dialog" class="mt-4 text-right"><button class="btn">Close</button></form>
+</Dialog>

@@ -1,0 +1,20 @@
+<script lang="ts">
+  import type { Problem } from '../api/types';
+
+  interface Props {
+    problem: Problem;
+    onclose?: () => void;
+  }
+  const { problem, onclose }: Props = $props();
+</script>
+
+<div role="alert" class="rounded-box border-error bg-base-200 flex gap-3 border-2 p-3">
+  <span class="text-error text-2xl leading-none font-bold" aria-hidden="true">!</span>
+  <div class="grow">
+    <p class="text-error font-semibold">{problem.title}</p>
+    <p>{problem.detail}</p>
+  </div>
+  {#if onclose}
+    <button class="btn btn-ghost" onclick={onclose} aria-label="Close this message">Close</button>
+  {/if}
+</div>

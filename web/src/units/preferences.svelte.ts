@@ -1,0 +1,53 @@
+import type { LengthUnit, SpeedUnit } from './format';
+import { lengthIn, speedIn, whole } from './format';
+
+const KEY = 'marvek.preferences';
+
+type Theme = 'paper' | 'garage';
+
+function stored(): { speed?: SpeedUnit; length?: LengthUnit; theme?: Theme } {
+  try {
+    return JSON.parse(localStorage.getItem(KEY) ?? '{}');
+  } catch {
+    return {};
+  }
+}
+
+/** What the driver chose for every screen at once; kept in the browser. */
+class Preferences {
+  speed = $state<SpeedUnit>(stored().speed ?? 'km/h');
+  length = $state<LengthUnit>(stored().length ?? 'm');
+  theme = $state<Theme>(stored().theme ?? 'paper');
+
+  keep() {
+    const { speed, length, theme } = this;
+    localStorage.setItem(KEY, JSON.stringify({ speed, length, theme }));
+  }
+
+  setSpeed(unit: SpeedUnit) {
+    this.speed = unit;
+    this.keep();
+  }
+
+  setLength(unit: LengthUnit) {
+    this.length = unit;
+    this.keep();
+  }
+
+  toggleTheme() {
+    this.theme = this.theme === 'paper' ? 'garage' : 'paper';
+    this.keep();
+  }
+
+  /** Speed with its unit. */
+  speedText(mps: number): string {
+    return `${whole(speedIn(mps, this.speed))} ${this.speed}`;
+  }
+
+  /** Length with its unit. */
+  lengthText(metres: number): string {
+    return `${whole(lengthIn(metres, this.length))} ${this.length}`;
+  }
+}
+
+export const preferences = new Preferences();

@@ -1,0 +1,13 @@
+import { svelte } from '@sveltejs/vite-plugin-svelte';
+import tailwindcss from '@tailwindcss/vite';
+import { defineConfig } from 'vitest/config';
+
+// During development the API comes from a running `./marvek start`.
+const server = process.env.MARVEK_URL ?? 'http://127.0.0.1:8080';
+
+export default defineConfig({
+  plugins: [svelte(), tailwindcss()],
+  server: { host: '127.0.0.1', proxy: { '/api': server } },
+  build: { target: 'es2022', outDir: 'dist', emptyOutDir: true },
+  test: { include: ['src/**/*.test.ts'], environment: 'node' },
+});
