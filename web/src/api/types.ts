@@ -10,6 +10,9 @@ export interface MarkReference {
   side: 'left' | 'right' | 'over' | 'road';
   /** Metres past the mark, before it negative. */
   offset_m: number;
+  /** The mark itself in words, without metres. */
+  thing: string;
+  /** The whole words, in metres. */
   text: string;
 }
 

@@ -14,7 +14,7 @@
 
 <svelte:head><title>{book.book!.name} · Marvek</title></svelte:head>
 <div class="pb-20">
-  <div class="flex flex-wrap items-baseline gap-x-5">
+  <div class="flex items-baseline whitespace-nowrap gap-x-5">
     <h1 class="text-3xl font-bold">{book.book!.name}</h1>
     <p class="figures text-lg" data-lap>
       <strong class="text-3xl">{lapTime(view.revision.lap.time_s)}</strong>

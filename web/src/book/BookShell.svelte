@@ -78,7 +78,7 @@
       <label class="figures">
         <span class="sr-only">Revision</span>
         <select
-          class="select select-sm h-10 w-36"
+          class="select text-base h-10 w-36"
           value={book.base.revision.number}
           disabled={book.changes > 0}
           title={book.changes > 0 ? 'Keep or discard the draft first' : undefined}

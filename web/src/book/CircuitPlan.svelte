@@ -8,7 +8,7 @@
     width?: number;
     height?: number;
   }
-  const { view, pointed, width = 296, height = 240 }: Props = $props();
+  const { view, pointed, width = 296, height = 236 }: Props = $props();
   const plan = $derived(circuitPlan(view.trace, width, height));
   const start = $derived([plan.at(0, -7), plan.at(0, 7)]);
   const arrow = $derived([plan.at(60, -4), plan.at(85), plan.at(60, 4)]);

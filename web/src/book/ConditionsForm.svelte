@@ -22,7 +22,7 @@
   value: number,
   take: (v: number) => Partial<Conditions>,
 )}
-  <div class="flex items-center justify-between">
+  <div class="flex items-baseline justify-between">
     <span>{label}</span>
     <Amount
       {value}
@@ -37,7 +37,7 @@
   </div>
 {/snippet}
 
-<fieldset class="grid gap-x-5 text-[0.95rem]">
+<fieldset class="text-[0.95rem]">
   <legend class="figures pb-1 text-xl font-semibold">Conditions</legend>
   <div class="grid grid-cols-2 gap-2 pb-1">
     <select
@@ -61,40 +61,35 @@
       >
     </select>
   </div>
-  {@render amount('Grip used', 'gripUsed', '%', 50, 100, 1, 100 * c.gripUsed, (v) => ({
-    gripUsed: v / 100,
-  }))}
-  {@render amount('Fuel', 'fuel_kg', 'kg', 0, 500, 1, c.fuel_kg, (v) => ({ fuel_kg: v }))}
-  {@render amount('Foot to brake', 'pedalChange_s', 's', 0, 1, 0.01, c.pedalChange_s, (v) => ({
-    pedalChange_s: v,
-  }))}
-  {@render amount(
-    'Pressure builds in',
-    'brakeBuildUp_s',
-    's',
-    0,
-    1,
-    0.01,
-    c.brakeBuildUp_s,
-    (v) => ({ brakeBuildUp_s: v }),
-  )}
-  {@render amount('Air', 'airTemperature_c', '°C', -30, 60, 1, c.airTemperature_c, (v) => ({
-    airTemperature_c: v,
-  }))}
-  {@render amount('Pressure', 'pressure_hpa', 'hPa', 500, 1100, 1, c.pressure_hpa, (v) => ({
-    pressure_hpa: v,
-  }))}
-  {@render amount(
-    'Wind',
-    'windSpeed_mps',
-    preferences.speed,
-    0,
-    120,
-    1,
-    speedIn(c.windSpeed_mps, preferences.speed),
-    (v) => ({ windSpeed_mps: speedFrom(v, preferences.speed) }),
-  )}
-  {@render amount('Wind from', 'windFrom_deg', '°', 0, 360, 1, c.windFrom_deg, (v) => ({
-    windFrom_deg: v,
-  }))}
+  <div class="grid grid-cols-2 gap-x-4">
+    {@render amount('Grip used', 'gripUsed', '%', 50, 100, 1, 100 * c.gripUsed, (v) => ({
+      gripUsed: v / 100,
+    }))}
+    {@render amount('Fuel', 'fuel_kg', 'kg', 0, 500, 1, c.fuel_kg, (v) => ({ fuel_kg: v }))}
+    {@render amount('Foot change', 'pedalChange_s', 's', 0, 1, 0.01, c.pedalChange_s, (v) => ({
+      pedalChange_s: v,
+    }))}
+    {@render amount('Build-up', 'brakeBuildUp_s', 's', 0, 1, 0.01, c.brakeBuildUp_s, (v) => ({
+      brakeBuildUp_s: v,
+    }))}
+    {@render amount('Air', 'airTemperature_c', '°C', -30, 60, 1, c.airTemperature_c, (v) => ({
+      airTemperature_c: v,
+    }))}
+    {@render amount('Baro', 'pressure_hpa', 'hPa', 500, 1100, 1, c.pressure_hpa, (v) => ({
+      pressure_hpa: v,
+    }))}
+    {@render amount(
+      'Wind',
+      'windSpeed_mps',
+      preferences.speed,
+      0,
+      120,
+      1,
+      speedIn(c.windSpeed_mps, preferences.speed),
+      (v) => ({ windSpeed_mps: speedFrom(v, preferences.speed) }),
+    )}
+    {@render amount('Wind from', 'windFrom_deg', '°', 0, 360, 1, c.windFrom_deg, (v) => ({
+      windFrom_deg: v,
+    }))}
+  </div>
 </fieldset>

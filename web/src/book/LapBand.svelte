@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { View } from '../api/types';
+  import { spread } from '../strip/labels';
   import { speedIn, whole } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
   import { bandFrame, bandGround, bandLine, bandRoad, bandWedge, cornerSpan } from './lap-band';
@@ -11,7 +12,14 @@
     pointed: number;
   }
   const { view, bookId, pointed }: Props = $props();
-  const frame = $derived(bandFrame(view.trace, 1190, 196));
+  const frame = $derived(bandFrame(view.trace, 1190, 158));
+  const tabs = $derived(
+    spread(
+      view.revision.pages.map((page) => ({ wanted: cornerSpan(frame, page).mid, height: 31 })),
+      0,
+      frame.width,
+    ),
+  );
   const kilometres = $derived(
     Array.from({ length: Math.ceil(view.trace.length_m / 500) }, (_, i) => i * 500),
   );
@@ -51,7 +59,7 @@
     stroke-width="0.8"
   />
   <path d={bandRoad(frame)} fill="var(--road)" stroke="var(--quiet)" stroke-width="0.8" />
-  {#each view.revision.pages as page (page.corner)}
+  {#each view.revision.pages as page, i (page.corner)}
     {@const span = cornerSpan(frame, page)}
     {@const y = frame.y(page.lowest.at_m)}
     <a href="/books/{bookId}/corner/{page.corner}" aria-label="Corner {page.corner} {page.name}">
@@ -72,15 +80,15 @@
         fill="var(--ink)"
       />
       <line
-        x1={span.mid}
+        x1={tabs[i]}
         x2={span.mid}
-        y1="24"
-        y2={y - 28}
+        y1="42"
+        y2={y - 22}
         stroke="var(--quiet)"
         stroke-width="0.8"
       />
       <rect
-        x={span.mid - 13}
+        x={tabs[i] - 13}
         y="1"
         width="26"
         height="22"
@@ -90,7 +98,7 @@
         stroke-width="1.5"
       />
       <text
-        x={span.mid}
+        x={tabs[i]}
         y="18"
         text-anchor="middle"
         font-size="16"
@@ -98,7 +106,7 @@
         style:fill={pointed === page.corner ? 'var(--color-base-100)' : 'var(--ink)'}
         >{page.corner}</text
       >
-      <text x={span.mid} y="38" text-anchor="middle" font-size="15" font-weight="600">
+      <text x={tabs[i]} y="38" text-anchor="middle" font-size="15" font-weight="600">
         {whole(speedIn(page.lowest.speed_mps, preferences.speed))}
       </text>
     </a>

@@ -48,7 +48,7 @@
       <th class="pr-3 text-right">lowest, {preferences.speed}</th>
       <th>apex kerb</th>
       <th>drive</th>
-      <th class="text-right">s</th>
+      <th class="text-right">time, s</th>
     </tr>
   </thead>
   <tbody>

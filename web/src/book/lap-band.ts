@@ -23,7 +23,7 @@ export function bandFrame(trace: Trace, width: number, height: number): BandFram
   const x = scaleLinear([0, trace.length_m], [4, width - 4]);
   const low = Math.min(...trace.z_m);
   const high = Math.max(...trace.z_m, low + 10);
-  const y = scaleLinear([low, high], [height - 40, 52]);
+  const y = scaleLinear([low, high], [height - 42, 62]);
   return {
     trace,
     width,

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Undo from '@lucide/svelte/icons/rotate-ccw';
   import type { Snippet } from 'svelte';
   import type { OwnField } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
@@ -33,24 +34,29 @@
   }
 </script>
 
-<li class="border-base-300 flex gap-3 border-t py-1">
-  <svg viewBox="-16 -16 32 32" width="32" height="32" class="mt-1 shrink-0" aria-hidden="true">
+<li class="border-base-300 flex gap-2 border-t py-0.5">
+  <svg viewBox="-16 -16 32 32" width="30" height="30" class="mt-2 shrink-0" aria-hidden="true">
     <PlateShape {letter} {shape} />
   </svg>
-  <div class="min-w-0 grow">
-    <div class="flex min-h-6 items-center gap-2">
-      <h3 class="text-neutral text-base font-semibold">{title}</h3>
-      {#if fields.length}<SourceTag {source} />{/if}
-      {#if source}
-        <button class="link text-neutral ml-auto min-h-10 px-2 text-sm" onclick={giveBack}>
-          back to the model's
-        </button>
-      {/if}
-    </div>
-    <div class="sentence text-[1.05rem]">{@render children()}</div>
-    {#if more}<div class="text-neutral text-[0.95rem]">{@render more()}</div>{/if}
+  <div class="w-[5.4rem] shrink-0 pt-1 leading-tight">
+    <h3 class="text-base font-semibold">{title}</h3>
+    {#if fields.length}<SourceTag {source} />{/if}
+  </div>
+  <div class="flex min-h-11 min-w-0 grow flex-col justify-center pb-1">
+    <div class="text-[1.05rem] leading-snug">{@render children()}</div>
+    {#if more}<div class="text-neutral text-[0.95rem] leading-snug">{@render more()}</div>{/if}
     {#each remarks as remark (remark.text)}
       <p class="text-warning font-semibold"><span aria-hidden="true">▲</span> {remark.text}</p>
     {/each}
   </div>
+  {#if source}
+    <button
+      class="btn btn-ghost w-10 self-center px-0"
+      onclick={giveBack}
+      title="Back to the model's"
+      aria-label="{title}: back to the model's"
+    >
+      <Undo size={18} />
+    </button>
+  {/if}
 </li>

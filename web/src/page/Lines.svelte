@@ -1,14 +1,14 @@
 <script lang="ts">
   import type { OwnField } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
-  import { valueAt } from '../strip/lap-axis';
+  import { between, valueAt } from '../strip/lap-axis';
   import Amount from '../ui/Amount.svelte';
   import { speedFrom, speedIn } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
   import Line from './Line.svelte';
   import { usePage } from './page-context';
   import Place from './Place.svelte';
-  import { BRAKE_STYLE, gearSteps, KERB_USE, markWords, thingOf } from './words';
+  import { BRAKE_STYLE, gearsBetween, KERB_USE, markWords } from './words';
 
   const book = useBook();
   const page = usePage();
@@ -17,6 +17,7 @@
   const apex = $derived(p.apexes[0]);
   const speed = $derived((mps: number) => preferences.speedText(mps));
   const length = $derived((m: number) => preferences.lengthText(m));
+  const across = $derived((m: number) => preferences.acrossText(m));
   const own = (field: OwnField) => (p.sources[field] ?? 'model') !== 'model';
   const set = (field: OwnField, value: number) => book.setOwn(p.corner, field, value);
 
@@ -27,6 +28,9 @@
       : valueAt(trace, trace.right_m, station) + offset;
   }
   const outside = $derived(p.direction === 'left' ? 'right' : 'left');
+  const downshifts = $derived(
+    p.gears.downshifts_m.map((d) => length(between(trace, p.brake.at_m ?? d, d))).join(', '),
+  );
   const throttleDrops = $derived(p.throttle.first_m !== undefined);
 </script>
 
@@ -37,7 +41,7 @@
         field="brake.at_m"
         at={p.brake.at_m}
         by={p.brake.target && p.brake.at_m - p.brake.target.offset_m}
-        thing={p.brake.target && thingOf(p.brake.target)}
+        thing={p.brake.target?.thing}
         label="Brake point"
       />;
       <Amount
@@ -62,23 +66,27 @@
     {/snippet}
   </Line>
   <Line letter="G" shape="plain" title="Gears" fields={['gears.corner']}>
-    {p.gears.approach} to
+    {p.gears.approach === p.gears.corner ? 'stay in' : `${p.gears.approach} to`}
     <Amount
       value={p.gears.corner}
       label="Gear in the corner"
-      unit="gear"
       min={1}
       max={12}
       own={own('gears.corner')}
       onchange={(v) => set('gears.corner', v)}
-    />{gearSteps(p.gears) ? `: ${gearSteps(p.gears)}.` : '.'}
+    />{gearsBetween(p.gears) ? `, by way of ${gearsBetween(p.gears)}` : ''}.
+    {#snippet more()}
+      {#if p.gears.downshifts_m.length > 0 && p.brake.at_m !== undefined}
+        Down {downshifts} past the brake point.
+      {/if}
+    {/snippet}
   </Line>
   <Line letter="T" shape="diamond" title="Turn in" fields={['turnIn.at_m']}>
     <Place
       field="turnIn.at_m"
       at={p.turnIn.at_m}
       by={p.turnIn.target && p.turnIn.at_m - p.turnIn.target.offset_m}
-      thing={p.turnIn.target && thingOf(p.turnIn.target)}
+      thing={p.turnIn.target?.thing}
       label="Turn-in point"
     />; {speed(p.turnIn.speed_mps)}{p.trailBrake && p.trailBrake.atTurnIn_pct >= 1
       ? `, ${Math.round(p.trailBrake.atTurnIn_pct)} % still on`
@@ -86,18 +94,16 @@
   </Line>
   {#if p.trailBrake}
     <Line letter="R" shape="frame" title="Release" fields={['trailBrake.release_m']}>
-      {#if p.trailBrake.half_pct >= 1}
-        bleed to {Math.round(p.trailBrake.half_pct)} % half-way, {Math.round(
-          p.trailBrake.nearApex_pct,
-        )} % near the apex; off
-      {:else}off{/if}
+      off
       <Place
         field="trailBrake.release_m"
         at={p.trailBrake.release_m}
         by={apex.at_m}
-        thing="the apex."
+        thing="the apex"
         label="Brake release"
-      />
+      />{p.trailBrake.half_pct >= 1
+        ? `; ${Math.round(p.trailBrake.half_pct)} % half-way, ${Math.round(p.trailBrake.nearApex_pct)} % near it.`
+        : '.'}
     </Line>
   {/if}
   <Line
@@ -106,9 +112,9 @@
     title={p.apexes.length > 1 ? 'Apexes' : 'Apex'}
     fields={['apexes.speed_mps']}
   >
-    {#each p.apexes as a, i (i)}{i > 0 ? ', then ' : ''}{a.kind}, car's middle {length(
+    {#each p.apexes as a, i (i)}{i > 0 ? ', then ' : ''}{a.kind}, {across(
         toEdge(a.at_m, a.offset_m, p.direction),
-      )} from the {p.direction} line{/each};
+      )}{/each} from the {p.direction} line;
     <Amount
       value={speedIn(p.lowest.speed_mps, preferences.speed)}
       label="Lowest speed"
@@ -131,27 +137,26 @@
       title="Drive"
       fields={['throttle.first_m', 'throttle.full_m']}
     >
-      throttle
       <Place
         field="throttle.first_m"
         at={p.throttle.first_m!}
         by={apex.at_m}
         thing="the apex"
         label="First throttle"
-      />, hold {Math.round(p.throttle.first_pct ?? 0)} %{#if p.throttle.full_m !== undefined}; flat
+      />, {Math.round(p.throttle.first_pct ?? 0)} %{#if p.throttle.full_m !== undefined}; flat
         <Place
           field="throttle.full_m"
           at={p.throttle.full_m}
           by={apex.at_m}
-          thing="the apex."
+          thing="it."
           label="Full throttle"
         />
       {:else}.{/if}
     </Line>
   {/if}
   <Line letter="E" shape="plain" title="Exit">
-    {length(toEdge(p.exit.trackOut_m, p.exit.offset_m, outside))} from the {outside} line with the car's
-    middle,
+    {across(toEdge(p.exit.trackOut_m, p.exit.offset_m, outside))} from the {outside} line,
     <strong>{speed(p.exit.speed_mps)}</strong>.
+    {#snippet more()}Metres from a line are those of the car's middle.{/snippet}
   </Line>
 </ol>

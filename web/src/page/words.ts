@@ -1,10 +1,5 @@
 import type { CornerPage, KerbUse, MarkReference, TraceCorner } from '../api/types';
 
-/** The mark itself, as the model words it without the metres: "the 100 board, left". */
-export function thingOf(reference: MarkReference): string {
-  return reference.text.replace(/^(\d+ m (past|before)|at|under) /, '');
-}
-
 const AT_THE_MARK_M = 2.5;
 
 /**
@@ -13,7 +8,7 @@ const AT_THE_MARK_M = 2.5;
  * @param lengthText writes metres with their unit
  */
 export function markWords(reference: MarkReference, lengthText: (m: number) => string): string {
-  const thing = thingOf(reference);
+  const { thing } = reference;
   if (Math.abs(reference.offset_m) < AT_THE_MARK_M) {
     return `${reference.side === 'over' ? 'under' : 'at'} ${thing}`;
   }
@@ -38,11 +33,11 @@ export const KERB_USE: Record<KerbUse, string> = {
   full: 'the whole car',
 };
 
-/** "5 to 2: 4 · 3 · 2", or that nothing is changed. */
-export function gearSteps(gears: CornerPage['gears']): string {
+/** The gears between, "5 · 4 · 3"; empty where nothing is skipped or changed. */
+export function gearsBetween(gears: CornerPage['gears']): string {
   const { approach, corner } = gears;
-  if (approach <= corner) return '';
-  return Array.from({ length: approach - corner }, (_, i) => approach - 1 - i).join(' · ');
+  const count = Math.max(0, approach - corner - 1);
+  return Array.from({ length: count }, (_, i) => approach - 1 - i).join(' · ');
 }
 
 /** "right, 118°, hairpin, 4 % downhill". */

@@ -7,7 +7,7 @@
   const frame = useFrame();
   const f = $derived(frame());
   const left = $derived(placed.mark.side !== 'RIGHT');
-  const x = $derived(left ? f.leftMargin - 25 : f.rightMargin + 25);
+  const x = $derived(left ? f.leftMargin - 38 : f.rightMargin + 38);
   const weight = $derived(placed.chosen ? 2.6 : 1.3);
   const edges = $derived(edgesAt(f, placed.y));
 </script>
@@ -42,13 +42,13 @@
     />
   {:else if placed.glyph === 'span'}
     <path
-      d="M{f.leftMargin - 36} {placed.y - 4} H{f.rightMargin + 6} v8 H{f.leftMargin - 36} z"
+      d="M{f.leftMargin - 52} {placed.y - 4} H{f.rightMargin + 6} v8 H{f.leftMargin - 52} z"
       fill-opacity="0.75"
     />
   {:else}
     <path d="M{edges.left} {placed.y} H{edges.right}" stroke-dasharray="7 3" fill="none" />
     <path
-      d="M{f.leftMargin - 36} {placed.y} H{edges.left}"
+      d="M{f.leftMargin - 52} {placed.y} H{edges.left}"
       stroke-width="0.8"
       stroke-dasharray="1 3"
       fill="none"

@@ -18,18 +18,18 @@
 {#each marks as placed, i (i)}
   <MarkGlyph {placed} />
 {/each}
-{#each dims as dim (dim.letter)}
-  {@const at = x(dim.side, 8)}
+{#each dims as dim, i (dim.letter)}
+  {@const at = x(dim.side, 7 + 11 * i)}
   <line x1={at} x2={at} y1={dim.yMark} y2={dim.yPlate} class="dim" />
   <line x1={at - 4} x2={at + 4} y1={dim.yMark} y2={dim.yMark} class="dim" />
   <line x1={at - 4} x2={at + 4} y1={dim.yPlate} y2={dim.yPlate} class="dim" />
 {/each}
 {#each words as word (word.key)}
-  {@const at = x(word.side, 46)}
+  {@const at = x(word.side, 60)}
   {#if Math.abs(word.y - word.from) > 7}
     <line
-      x1={x(word.side, 38)}
-      x2={x(word.side, 44)}
+      x1={x(word.side, 54)}
+      x2={x(word.side, 58)}
       y1={word.from}
       y2={word.y}
       stroke="var(--quiet)"

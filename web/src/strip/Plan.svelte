@@ -10,13 +10,13 @@
     /** Width and height [px]. */
     size?: number;
   }
-  const { page, trace, size = 132 }: Props = $props();
+  const { page, trace, size = 150 }: Props = $props();
 
   const window = $derived(windowOf(page, trace));
   const paths = $derived(planPaths(trace, window.from, window.length, size));
   const dots = $derived(
     platesOf(page).filter(
-      (p) => place(window, trace, p.station) !== undefined && 'BAF'.includes(p.letter),
+      (p) => place(window, trace, p.station) !== undefined && 'BA'.includes(p.letter),
     ),
   );
 </script>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { preferences } from '../units/preferences.svelte';
   import { useFrame } from './frame';
   import { bendTeeth, edgePath, gradeChevrons, kerbPath, roadPath } from './geometry';
   import { overlap } from './window';
@@ -72,12 +73,17 @@
   {/if}
 {/each}
 {#each hazards as { hazard, a, b }, i (i)}
-  {@const x = hazard.side === 'LEFT' ? f.leftMargin + 3 : f.rightMargin - 3}
-  <line x1={x} x2={x} y1={a} y2={b} stroke="var(--ink)" stroke-width="4" stroke-dasharray="2 3">
-    <title
-      >{hazard.type.toLowerCase().replaceAll('_', ' ')}, {hazard.distanceM} m beyond the line</title
-    >
-  </line>
+  {@const left = hazard.side === 'LEFT'}
+  {@const x = left ? f.leftMargin + 4 : f.rightMargin - 4}
+  <line x1={x} x2={x} y1={a} y2={b} stroke="var(--ink)" stroke-width="3" stroke-dasharray="2 3" />
+  <text
+    transform="translate({x + (left ? 13 : -6)} {(a + b) / 2}) rotate(-90)"
+    text-anchor="middle"
+    font-size="12.5"
+    font-weight="600"
+  >
+    {hazard.type.toLowerCase().replaceAll('_', ' ')}, {preferences.lengthText(hazard.distanceM)} out
+  </text>
 {/each}
 
 <style>

@@ -18,7 +18,7 @@
   const { page, trace, width = 600, height = 690 }: Props = $props();
 
   const frame = $derived(
-    frameOf(trace, windowOf(page, trace), { width, height, left: 168, right: 236 }),
+    frameOf(trace, windowOf(page, trace), { width, height, left: 158, right: 218 }),
   );
   provideFrame(() => frame);
 </script>

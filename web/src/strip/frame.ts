@@ -1,7 +1,8 @@
 import { scaleLinear, type ScaleLinear } from 'd3-scale';
 import { getContext, setContext } from 'svelte';
 import type { Trace } from '../api/types';
-import type { StripWindow } from './window';
+import { valueAt } from './lap-axis';
+import { samples, type StripWindow } from './window';
 
 /** What every part of a strip draws by: the window, the trace, and scales from metres to pixels. */
 export interface StripFrame {
@@ -32,7 +33,14 @@ export interface FrameSize {
 
 /** True to scale along; widened across so that half a metre can be seen. */
 export function frameOf(trace: Trace, window: StripWindow, size: FrameSize): StripFrame {
-  const widest = Math.max(...trace.left_m, ...trace.right_m) + MARGIN_M;
+  const widest =
+    MARGIN_M +
+    Math.max(
+      ...samples(window, 10).flatMap((d) => [
+        valueAt(trace, trace.left_m, window.from + d),
+        valueAt(trace, trace.right_m, window.from + d),
+      ]),
+    );
   return {
     trace,
     window,

@@ -1,7 +1,6 @@
 import type { CornerPage, Mark, MarkReference } from '../api/types';
 import type { StripFrame } from './frame';
 import { spread } from './labels';
-import { between } from './lap-axis';
 import { overlap, place } from './window';
 import { platesOf, type Plate } from './plates';
 
@@ -147,7 +146,9 @@ export function captions(
       .filter((d) => Math.abs(d.offsetM) >= 2.5)
       .map((d) => ({
         key: `d${d.letter}`,
-        lines: [`${lengthText(Math.abs(d.offsetM))} ${d.offsetM > 0 ? 'past' : 'before'}`],
+        lines: [
+          `${d.letter} ${lengthText(Math.abs(d.offsetM))} ${d.offsetM > 0 ? 'past' : 'before'}`,
+        ],
         side: d.side,
         from: (d.yPlate + d.yMark) / 2,
         strong: true,
@@ -160,7 +161,3 @@ export function captions(
     return here.map((c, i) => ({ ...c, y: middles[i] }));
   });
 }
-
-/** Metres between a mark and a station, positive if the station lies past it. */
-export const pastMark = (frame: StripFrame, mark: Mark, station: number) =>
-  between(frame.trace, mark.fromM, station);

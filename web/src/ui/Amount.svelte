@@ -4,7 +4,8 @@
     value: number;
     /** Said to those who do not see the sentence around. */
     label: string;
-    unit: string;
+    /** Unit shown behind the number; empty for a count. */
+    unit?: string;
     min?: number;
     max?: number;
     step?: number;
@@ -12,7 +13,7 @@
     own?: boolean;
     onchange: (value: number) => void;
   }
-  const { value, label, unit, min, max, step = 1, own = false, onchange }: Props = $props();
+  const { value, label, unit = '', min, max, step = 1, own = false, onchange }: Props = $props();
 
   const shown = $derived(step < 1 ? value.toFixed(2).replace(/0$/, '') : String(Math.round(value)));
 
@@ -27,7 +28,7 @@
 <span class="figures inline-flex items-baseline gap-1 whitespace-nowrap">
   <input
     type="number"
-    aria-label="{label}, in {unit}"
+    aria-label={unit ? `${label}, in ${unit}` : label}
     class={['amount', own && 'own']}
     value={shown}
     {min}
@@ -40,9 +41,10 @@
 
 <style>
   .amount {
-    width: 3.9rem;
+    field-sizing: content;
+    min-width: 2.6rem;
     height: 40px;
-    padding: 0 0.25rem;
+    padding: 12px 0.25rem 0;
     font-size: 1.2rem;
     font-weight: 600;
     text-align: right;
@@ -58,6 +60,7 @@
     display: none;
   }
   .own {
+    padding-top: 0;
     border: 2px solid var(--ink);
     border-radius: 4px;
     font-weight: 700;

@@ -13,14 +13,14 @@
   const { children, actions }: Props = $props();
 </script>
 
-<header class="flex h-14 items-center gap-3 px-4 print:hidden">
+<header class="flex h-12 items-center gap-3 px-4 print:hidden">
   <a href="/shelf" class="figures text-2xl font-bold" aria-label="Marvek, to the shelf">Marvek</a>
   <div class="text-neutral figures min-w-0 grow truncate text-lg">{@render children?.()}</div>
   {@render actions?.()}
   <label class="figures flex items-center">
     <span class="sr-only">Speeds in</span>
     <select
-      class="select select-sm h-10 w-20"
+      class="select text-base h-10 w-20"
       value={preferences.speed}
       onchange={(e) => preferences.setSpeed(e.currentTarget.value as SpeedUnit)}
     >
@@ -30,7 +30,7 @@
   <label class="figures flex items-center">
     <span class="sr-only">Lengths in</span>
     <select
-      class="select select-sm h-10 w-16"
+      class="select text-base h-10 w-16"
       value={preferences.length}
       onchange={(e) => preferences.setLength(e.currentTarget.value as LengthUnit)}
     >

@@ -44,6 +44,11 @@ class Preferences {
     return `${whole(speedIn(mps, this.speed))} ${this.speed}`;
   }
 
+  /** Length across the road, to a decimal, with its unit. */
+  acrossText(metres: number): string {
+    return `${lengthIn(metres, this.length).toFixed(1).replace('-', '−')} ${this.length}`;
+  }
+
   /** Length with its unit. */
   lengthText(metres: number): string {
     return `${whole(lengthIn(metres, this.length))} ${this.length}`;

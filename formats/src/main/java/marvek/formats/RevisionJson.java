@@ -116,6 +116,7 @@ public final class RevisionJson {
           .put("type", JsonPlace.spelled(mark.type()))
           .put("side", JsonPlace.spelled(mark.side()))
           .put("offset_m", rounded(mark.offsetM(), 1))
+          .put("thing", mark.thing())
           .put("text", mark.text());
     }
   }

@@ -17,7 +17,7 @@ public final class Path {
   private final double[] element;
   private final double[] distance;
   private final double[] curvature;
-  private final double[] grade;
+  private final double[] gradeFraction;
   private final double[] verticalCurvature;
   private final double[] grip;
 
@@ -30,7 +30,7 @@ public final class Path {
     element = new double[size];
     distance = new double[size + 1];
     curvature = new double[size];
-    grade = new double[size];
+    gradeFraction = new double[size];
     verticalCurvature = new double[size];
     grip = gripAlong(road, offset, zones);
     for (int i = 0; i < size; i++) {
@@ -126,11 +126,11 @@ public final class Path {
       double slope = Math.tan(0.5 * (road.gradeAt(i) + road.gradeAt(next))) * ratio;
       element[i] = plan * Math.sqrt(1 + slope * slope);
       distance[i + 1] = distance[i] + element[i];
-      grade[i] = Math.atan(Math.tan(road.gradeAt(i)) * ratio);
+      gradeFraction[i] = Math.tan(road.gradeAt(i)) * ratio;
       verticalCurvature[i] = road.verticalCurvatureAt(i) * ratio * ratio;
     }
     if (!road.closed()) {
-      grade[size - 1] = road.gradeAt(size - 1);
+      gradeFraction[size - 1] = Math.tan(road.gradeAt(size - 1));
       verticalCurvature[size - 1] = road.verticalCurvatureAt(size - 1);
     }
   }
@@ -185,7 +185,12 @@ public final class Path {
 
   /** Angle of the path's grade [rad], uphill positive. */
   public double gradeAt(int i) {
-    return grade[i];
+    return Math.atan(gradeFraction[i]);
+  }
+
+  /** Tangent of the path's grade, uphill positive. */
+  public double gradeFractionAt(int i) {
+    return gradeFraction[i];
   }
 
   /** Curvature of the path's profile in height [1/m], crest negative. */

@@ -109,34 +109,30 @@ public final class MarkChooser {
 
   private MarkReference reference(Mark mark, double pointM) {
     double offset = offsetFrom(mark, pointM);
-    String thing = mark.label();
+    String thing = thing(mark, pointM);
+    return new MarkReference(
+        mark.label(), mark.type(), mark.side(), offset, thing, words(thing, mark.side(), offset));
+  }
+
+  private String thing(Mark mark, double pointM) {
+    String named = article(mark.label());
     if (mark.hasLength()) {
       boolean end = station(mark, pointM) == mark.toM();
-      thing = (end ? "end of the " : "start of the ") + mark.label();
+      named = (end ? "end of the " : "start of the ") + mark.label();
     }
-    return new MarkReference(
-        mark.label(), mark.type(), mark.side(), offset, words(thing, mark.side(), offset));
+    return switch (mark.side()) {
+      case LEFT -> named + ", left";
+      case RIGHT -> named + ", right";
+      default -> named;
+    };
   }
 
   private static String words(String thing, Side side, double offset) {
-    String where =
-        switch (side) {
-          case LEFT -> ", left";
-          case RIGHT -> ", right";
-          case OVER -> "";
-          case ROAD -> "";
-        };
-    String named = thing.matches("(start|end) of the .*") ? thing : article(thing);
     if (Math.abs(offset) < AT_THE_MARK_M) {
-      return (side == Side.OVER ? "under " : "at ") + named + where;
+      return (side == Side.OVER ? "under " : "at ") + thing;
     }
     return String.format(
-        Locale.ROOT,
-        "%.0f m %s %s%s",
-        Math.abs(offset),
-        offset > 0 ? "past" : "before",
-        named,
-        where);
+        Locale.ROOT, "%.0f m %s %s", Math.abs(offset), offset > 0 ? "past" : "before", thing);
   }
 
   private static String article(String thing) {

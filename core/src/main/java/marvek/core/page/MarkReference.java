@@ -8,6 +8,8 @@ import marvek.core.circuit.Side;
  *
  * @param mark label of the mark
  * @param offsetM metres past its station, before it negative
- * @param text the words, in metres
+ * @param thing the mark itself in words, without metres: "the 100 board, left"
+ * @param text the whole words, in metres
  */
-public record MarkReference(String mark, MarkType type, Side side, double offsetM, String text) {}
+public record MarkReference(
+    String mark, MarkType type, Side side, double offsetM, String thing, String text) {}

@@ -211,8 +211,7 @@ public final class PageWriter {
 
   private CornerPage.TrailBrake trailBrake(CornerTrace trace) {
     BrakingZone zone = trace.braking;
-    if (zone == null
-        || trace.ahead(zone.begin(), zone.end()) <= trace.ahead(zone.begin(), trace.turnIn)) {
+    if (zone == null || !endsAfter(zone, trace.turnIn)) {
       return null;
     }
     int way = trace.ahead(trace.turnIn, trace.apexes.get(0));
@@ -221,6 +220,11 @@ public final class PageWriter {
         100 * lap.brakeShareAt(road.wrap(trace.turnIn + way / 2)),
         100 * lap.brakeShareAt(road.wrap(trace.turnIn + (int) (way * NEAR_APEX_SHARE))),
         road.stationAt(zone.end()));
+  }
+
+  /** Whether braking goes on beyond a sample; it may also begin after it. */
+  private boolean endsAfter(BrakingZone zone, int sample) {
+    return road.offsetBetween(road.stationAt(sample), road.stationAt(zone.end())) > 0;
   }
 
   private List<Apex> apexes(CornerTrace trace) {

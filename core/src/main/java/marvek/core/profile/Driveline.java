@@ -10,7 +10,8 @@ import marvek.core.vehicle.Vehicle;
  * the table cells that hold a point.
  */
 public final class Driveline {
-  private static final double CELL_MPS = 0.05;
+  private static final double CELLS_PER_MPS = 20;
+  private static final double CELL_MPS = 1 / CELLS_PER_MPS;
 
   private final int gears;
   private final double[] limiterSpeed;
@@ -93,7 +94,7 @@ public final class Driveline {
   }
 
   private static double interpolate(double[] table, double speedMps) {
-    double t = speedMps / CELL_MPS;
+    double t = speedMps * CELLS_PER_MPS;
     int c = Math.min((int) t, table.length - 2);
     return table[c] + (t - c) * (table[c + 1] - table[c]);
   }

@@ -75,14 +75,17 @@ public final class ForceModel {
   }
 
   private void prepare(Path path, Conditions conditions, int i) {
-    double theta = path.gradeAt(i);
+    double slope = path.gradeFractionAt(i);
+    double cosTheta = 1 / Math.sqrt(1 + slope * slope);
     double phi = path.road().bankingAt(i);
+    double cosPhi = phi == 0 ? 1 : Math.cos(phi);
+    double sinPhi = phi == 0 ? 0 : Math.sin(phi);
     double kappa = path.curvatureAt(i);
-    weightNormal[i] = mass * G0 * Math.cos(theta) * Math.cos(phi);
-    weightAlong[i] = mass * G0 * Math.sin(theta);
-    weightAcross[i] = mass * G0 * Math.cos(theta) * Math.sin(phi);
-    normalPerW[i] = mass * (path.verticalCurvatureAt(i) * Math.cos(phi) + kappa * Math.sin(phi));
-    lateralPerW[i] = mass * kappa * Math.cos(phi);
+    weightNormal[i] = mass * G0 * cosTheta * cosPhi;
+    weightAlong[i] = mass * G0 * cosTheta * slope;
+    weightAcross[i] = mass * G0 * cosTheta * sinPhi;
+    normalPerW[i] = mass * (path.verticalCurvatureAt(i) * cosPhi + kappa * sinPhi);
+    lateralPerW[i] = mass * kappa * cosPhi;
     grip[i] = path.gripFactorAt(i);
     if (conditions.windSpeedMps() > 0) {
       int next = path.road().wrap(i + 1);
@@ -155,8 +158,9 @@ public final class ForceModel {
 
   /** Longitudinal friction that cornering leaves: the friction ellipse of each tyre. */
   private double muLeft(int i, double w, double normal) {
-    double use = Math.abs(lateralDemandN(i, w)) / (muY * grip[i] * loadFactor(normal) * normal);
-    return use >= 1 ? 0 : muX * grip[i] * loadFactor(normal) * Math.sqrt(1 - use * use);
+    double local = grip[i] * loadFactor(normal);
+    double use = Math.abs(lateralDemandN(i, w)) / (muY * local * normal);
+    return use >= 1 ? 0 : muX * local * Math.sqrt(1 - use * use);
   }
 
   /** Largest driving force that the tyres and the lifting front wheel allow [N]. */
@@ -182,8 +186,8 @@ public final class ForceModel {
                   ? Math.min(mu * normal, mu * rear / (1 - mu * heightRatio))
                   : mu * normal;
         };
-    if (heightRatio > 0 && drive != Vehicle.Drive.FRONT) {
-      limit = Math.min(limit, front / heightRatio);
+    if (drive != Vehicle.Drive.FRONT && limit * heightRatio > front) {
+      limit = front / heightRatio;
     }
     return Math.max(0, limit);
   }
@@ -202,17 +206,18 @@ public final class ForceModel {
     double front = (normal - downforce) * frontShare + aeroFront * downforce;
     double rear = normal - front;
     double limit = Math.min(mu * normal, maxBrake);
-    if (heightRatio > 0) {
-      limit = Math.min(limit, rear / heightRatio);
+    if (limit * heightRatio > rear) {
+      limit = rear / heightRatio;
     }
     if (!motorcycle) {
       double frontGain = brakeShare - mu * heightRatio;
       double rearGain = 1 - brakeShare + mu * heightRatio;
-      if (frontGain > 0) {
-        limit = Math.min(limit, mu * front / frontGain);
+      // Multiplied out: a division only for the axle that does limit.
+      if (frontGain > 0 && mu * front < limit * frontGain) {
+        limit = mu * front / frontGain;
       }
-      if (rearGain > 0) {
-        limit = Math.min(limit, mu * rear / rearGain);
+      if (rearGain > 0 && mu * rear < limit * rearGain) {
+        limit = mu * rear / rearGain;
       }
     }
     return Math.max(0, limit);

@@ -29,6 +29,18 @@ public final class GearPlan {
   /** Below this share of the limiter a gear labours and is not driven in (own assumption). */
   private static final double LABOURING_SHARE = 0.3;
 
+  /** Prices nearer than this are a tie. */
+  private static final double TIE_S = 1e-6;
+
+  /** What is dearer than the cheapest by more than any chain of changes never comes back. */
+  private static final double HOPELESS_S = 2;
+
+  /**
+   * Engine force below this share of the traction: a little more speed does not change which
+   * limits.
+   */
+  private static final double CLEARLY_BELOW = 0.98;
+
   /** Price of a node that was not reached. */
   private static final double NEVER = 1e9;
 
@@ -98,6 +110,8 @@ public final class GearPlan {
     private final boolean[] braking;
     private final double[] worth;
     private final double[] bestDrive;
+    private final double[] resistance;
+    private final boolean[] engineLimited;
     private final double[] time;
     private final double[] held;
     private final double[] cost;
@@ -128,6 +142,8 @@ public final class GearPlan {
       this.braking = new boolean[n];
       this.worth = new double[n];
       this.bestDrive = new double[n];
+      this.resistance = new double[n];
+      this.engineLimited = new boolean[n];
       this.time = new double[n];
       int nodes = n * (gears + 1);
       this.held = new double[nodes];
@@ -137,7 +153,13 @@ public final class GearPlan {
       for (int i = 0; i < n; i++) {
         v[i] = Math.sqrt(w[i]);
         capped[i] = w[i] >= cap[i] * (1 - 1e-9);
-        bestDrive[i] = Math.min(driveline.bestForceN(v[i]), forces.tractionN(i, w[i]));
+        if (!capped[i]) {
+          double engine = driveline.bestForceN(v[i]);
+          double traction = forces.tractionN(i, w[i]);
+          bestDrive[i] = Math.min(engine, traction);
+          engineLimited[i] = engine < CLEARLY_BELOW * traction;
+        }
+        resistance[i] = forces.resistanceN(i, w[i]);
       }
       markBraking();
     }
@@ -145,18 +167,20 @@ public final class GearPlan {
     GearPlan plan() {
       priceSpeed();
       sumUp();
-      boolean noBrakes = true;
-      for (boolean b : braking) {
-        noBrakes &= !b;
-      }
       int[] plan = search(0);
       int first = plan[start];
       int last = plan[sample(n - 1)];
-      if (path.road().closed() && (last < first || noBrakes)) {
-        plan = search(last);
+      if (path.road().closed() && last != first) {
+        // The lap has to end in the gear that it begins with, or one from which that is free.
+        plan = atNoCost(first) ? trace(first) : search(last);
       }
       underBrakes(plan);
       return finish(plan);
+    }
+
+    /** Whether a lap that ends in a gear is as quick as the quickest. */
+    private boolean atNoCost(int gear) {
+      return cost[at(n - 1, gear)] <= cost[at(n - 1, cheapestLastGear())] + TIE_S;
     }
 
     private int sample(int k) {
@@ -172,7 +196,7 @@ public final class GearPlan {
       double mass = forces.massKg();
       for (int i = 0; i < path.elements(); i++) {
         double a = (w[next(i)] - w[i]) / (2 * path.elementAt(i));
-        double tyre = mass * a + forces.resistanceN(i, w[i]);
+        double tyre = mass * a + resistance[i];
         braking[i] = tyre < -0.02 * mass * Constants.G0;
       }
     }
@@ -194,14 +218,18 @@ public final class GearPlan {
         int before = path.road().wrap(i - 1);
         double own = ds / square(v[i] + v[to]) + path.elementAt(before) / square(v[before] + v[i]);
         double dw = 1e-3 * w[i];
-        double slope = (drive(i, w[i] + dw) - drive(i, w[i])) / (dw * mass);
+        double net = bestDrive[i] - resistance[i];
+        double slope = (drive(i, w[i] + dw) - net) / (dw * mass);
         worth[i] = own / v[i] + Math.max(0, 1 + 2 * ds * slope) * downstream;
         downstream = worth[i];
       }
     }
 
     private double drive(int i, double w2) {
-      return forces.netDriveN(i, w2, driveline.bestForceN(Math.sqrt(w2)));
+      double engine = driveline.bestForceN(Math.sqrt(w2));
+      return engineLimited[i]
+          ? engine - forces.resistanceN(i, w2)
+          : forces.netDriveN(i, w2, engine);
     }
 
     private static double square(double a) {
@@ -216,19 +244,30 @@ public final class GearPlan {
       }
       int settled = 1;
       for (int k = 0; k + 1 < n; k++) {
+        int i = sample(k);
+        settled = settledAfter(k, settled);
+        boolean mayChange = mayChange(i);
+        double lost = lostPerSecond(i);
+        double hopeless = cheapestAt(k) + HOPELESS_S;
         for (int g = 1; g <= gears; g++) {
           double base = cost[at(k, g)];
-          if (base < NEVER && (g == 1 || braking[sample(k)] || !labours(g, v[sample(k)]))) {
+          if (base < hopeless && (g == 1 || braking[i] || !labours(g, v[i]))) {
             relax(k, k + 1, g, g, base + held[at(k + 1, g)] - held[at(k, g)]);
+            if (mayChange) {
+              change(k, settled, i, g, base, lost);
+            }
           }
         }
-        settled = settledAfter(k, settled);
-        int i = sample(k);
-        if (mayChange(i)) {
-          change(k, settled, i);
-        }
       }
-      return trace();
+      return trace(cheapestLastGear());
+    }
+
+    private double cheapestAt(int k) {
+      double cheapest = NEVER;
+      for (int node = at(k, 1); node <= at(k, gears); node++) {
+        cheapest = Math.min(cheapest, cost[node]);
+      }
+      return cheapest;
     }
 
     private boolean labours(int gear, double speed) {
@@ -277,28 +316,22 @@ public final class GearPlan {
       return lateralG <= options.noChangeAboveG();
     }
 
-    private void change(int k, int settled, int i) {
-      for (int g = 1; g <= gears; g++) {
-        double base = cost[at(k, g)];
-        if (base >= NEVER || g > 1 && !braking[i] && labours(g, v[i])) {
-          continue;
+    private void change(int k, int settled, int i, int g, double base, double lost) {
+      if (braking[i]) {
+        if (g > 1) {
+          relax(k, k + 1, g, g - 1, base);
         }
-        if (braking[i]) {
-          if (g > 1) {
-            relax(k, k + 1, g, g - 1, base);
-          }
-          continue;
-        }
-        if (g < gears && v[i] > SHORT_SHIFT_SHARE * driveline.limiterSpeedMps(g)) {
-          double limiter = driveline.limiterSpeedMps(g);
-          double over = Math.max(0, w[i] - limiter * limiter);
-          double price = LEAST_GAIN_S + upshiftCost(i) + worth[i] * over;
-          relax(k, settled, g, g + 1, base + price + holding(k, settled, g + 1));
-        }
-        if (g > 1 && v[i] < driveline.limiterSpeedMps(g - 1)) {
-          double price = LEAST_GAIN_S + downshiftCost(i);
-          relax(k, settled, g, g - 1, base + price + holding(k, settled, g - 1));
-        }
+        return;
+      }
+      double limiter = driveline.limiterSpeedMps(g);
+      if (g < gears && v[i] > SHORT_SHIFT_SHARE * limiter) {
+        double over = Math.max(0, w[i] - limiter * limiter);
+        double price = LEAST_GAIN_S + upshiftS * lost + worth[i] * over;
+        relax(k, settled, g, g + 1, base + price + holding(k, settled, g + 1));
+      }
+      if (g > 1 && v[i] < driveline.limiterSpeedMps(g - 1)) {
+        double price = LEAST_GAIN_S + downshiftS * lost;
+        relax(k, settled, g, g - 1, base + price + holding(k, settled, g - 1));
       }
     }
 
@@ -316,12 +349,9 @@ public final class GearPlan {
       return j;
     }
 
-    private double upshiftCost(int i) {
-      return worth[i] * 2 * v[i] * upshiftS * bestDrive[i] / forces.massKg();
-    }
-
-    private double downshiftCost(int i) {
-      return worth[i] * 2 * v[i] * downshiftS * bestDrive[i] / forces.massKg();
+    /** What a second without drive costs at a sample [s/s]. */
+    private double lostPerSecond(int i) {
+      return worth[i] * 2 * v[i] * bestDrive[i] / forces.massKg();
     }
 
     private void relax(int k, int to, int gear, int toGear, double value) {
@@ -333,14 +363,19 @@ public final class GearPlan {
       }
     }
 
-    private int[] trace() {
+    /** On a tie, as under brakes, the higher gear: down from it is free. */
+    private int cheapestLastGear() {
       int g = gears;
       for (int lower = gears - 1; lower >= 1; lower--) {
-        // On a tie, as under brakes, the higher gear: down from it is free.
-        if (cost[at(n - 1, lower)] < cost[at(n - 1, g)] - 1e-6) {
+        if (cost[at(n - 1, lower)] < cost[at(n - 1, g)] - TIE_S) {
           g = lower;
         }
       }
+      return g;
+    }
+
+    private int[] trace(int lastGear) {
+      int g = lastGear;
       int[] plan = new int[n];
       int k = n - 1;
       plan[sample(k)] = g;
@@ -368,8 +403,15 @@ public final class GearPlan {
         while (g < gears && v[i] > DOWNSHIFT_SHARE * driveline.limiterSpeedMps(g)) {
           g++;
         }
+        plan[i] = g;
+      }
+      for (int k = 0; k < n; k++) {
+        int i = sample(k);
         int before = path.road().wrap(i - 1);
-        plan[i] = braking[before] ? g : Math.min(g, Math.max(plan[before], plan[to]));
+        // Nobody changes up to brake.
+        if (braking[i] && before != i) {
+          plan[i] = Math.min(plan[i], plan[before]);
+        }
       }
     }
 
@@ -385,7 +427,7 @@ public final class GearPlan {
         }
         boolean up = plan[to] > plan[i];
         boolean free = braking[i] || !up && braking[to];
-        double cost = free ? 0 : up ? upshiftCost(i) : downshiftCost(i);
+        double cost = free ? 0 : lostPerSecond(i) * (up ? upshiftS : downshiftS);
         changes.add(new Change(to, plan[i], plan[to], cost));
         if (!free) {
           cutDrive(share, to, up ? upshiftS : downshiftS);

@@ -64,9 +64,9 @@ public final class SpeedProfile {
     lateralLimit();
     start = slowestSample();
     brakeBackward();
-    driveForward(bestGearDrive(), braking);
+    driveForward(Acceleration.bestGear(forces, driveline, options), braking);
     GearPlan plan = GearPlan.choose(path, forces, driveline, vehicle, options, w, braking, start);
-    driveForward(planDrive(plan), limitedByGears(plan));
+    driveForward(Acceleration.inGears(forces, driveline, options, plan), limitedByGears(plan));
     return new Lap(path, forces, driveline, vehicle, plan, w, limit, converged);
   }
 
@@ -93,13 +93,12 @@ public final class SpeedProfile {
   }
 
   private void brakeBackward() {
-    double mass = forces.massKg();
-    Sweep sweep = new Sweep(path, gripLimit, (i, w2) -> forces.netBrakeN(i, w2) / mass, false);
+    Sweep sweep = new Sweep(path, gripLimit, Acceleration.braking(forces), false);
     int from = path.road().closed() ? start : path.size() - 1;
     runRound(sweep, from, limit, braking);
   }
 
-  private void driveForward(Sweep.Acceleration drive, double[] cap) {
+  private void driveForward(Acceleration drive, double[] cap) {
     runRound(new Sweep(path, gripLimit, drive, true), start, cap, w);
   }
 
@@ -113,22 +112,6 @@ public final class SpeedProfile {
       startW = end;
     }
     converged = false;
-  }
-
-  private Sweep.Acceleration bestGearDrive() {
-    double mass = forces.massKg();
-    return (i, w2) -> {
-      double engine = options.noDriveAt(i) ? 0 : driveline.bestForceN(Math.sqrt(w2));
-      return forces.netDriveN(i, w2, engine) / mass;
-    };
-  }
-
-  private Sweep.Acceleration planDrive(GearPlan plan) {
-    double mass = forces.massKg();
-    return (i, w2) -> {
-      double engine = options.noDriveAt(i) ? 0 : driveline.forceN(plan.gearAt(i), Math.sqrt(w2));
-      return forces.netDriveN(i, w2, engine * plan.driveShareAt(i)) / mass;
-    };
   }
 
   private double[] limitedByGears(GearPlan plan) {

@@ -14,15 +14,13 @@ final class Sweep {
   /** Nearer than this to the grip limit the ellipse is too steep for an explicit step. */
   private static final double STIFF_SHARE = 0.97;
 
-  /** So far above the cap after one step no correction brings it below again. */
-  private static final double CLEARLY_ABOVE = 1.03;
+  /**
+   * Where the speed freely reached is above the cap by more than the acceleration could fall in one
+   * step away from the grip limit [m/s²], the second stage of the step changes nothing.
+   */
+  private static final double CLEARLY_ABOVE_MPS2 = 3;
 
   private static final int IMPLICIT_ITERATIONS = 40;
-
-  /** Rate of change of the speed's square is twice this acceleration [m/s²]. */
-  interface Acceleration {
-    double at(int i, double w);
-  }
 
   private final Path path;
   private final double[] gripLimit;
@@ -69,7 +67,7 @@ final class Sweep {
   private double step(int from, int to, double ds, double w0, double cap) {
     double a0 = acceleration.at(from, w0);
     double free = w0 + 2 * ds * a0;
-    if (free > CLEARLY_ABOVE * cap) {
+    if (free > cap + 2 * ds * CLEARLY_ABOVE_MPS2 && cap < STIFF_SHARE * gripLimit[to]) {
       return cap;
     }
     double guess = Math.max(LEAST_W, Math.min(cap, free));

@@ -10,7 +10,6 @@ import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import marvek.formats.BookJson;
-import marvek.server.circuits.Circuits;
 import marvek.server.jobs.Job;
 import marvek.server.jobs.Jobs;
 import org.springframework.http.ContentDisposition;
@@ -33,12 +32,10 @@ class BookController {
   private static final long PATIENCE_MS = 1000;
 
   private final Books books;
-  private final Circuits circuits;
   private final Jobs jobs;
 
-  BookController(Books books, Circuits circuits, Jobs jobs) {
+  BookController(Books books, Jobs jobs) {
     this.books = books;
-    this.circuits = circuits;
     this.jobs = jobs;
   }
 
@@ -104,18 +101,17 @@ class BookController {
 
   @GetMapping("/api/books/{id}/revisions/{number}/view")
   Tried view(@PathVariable UUID id, @PathVariable int number) {
-    return tried(id, books.recompute(id, number));
+    return tried(books.recompute(id, number));
   }
 
   @PostMapping("/api/books/{id}/try")
   Tried tryOut(@PathVariable UUID id, @RequestBody DraftBody body) {
     Draft draft = Draft.read(body.conditions(), body.line(), body.ownValues());
-    return tried(id, books.tryOut(id, body.parent(), draft));
+    return tried(books.tryOut(id, body.parent(), draft));
   }
 
-  private Tried tried(UUID id, Books.Computed computed) {
-    var circuit = circuits.load(books.get(id).circuitId()).circuit();
-    return new Tried(computed.document(), Trace.of(circuit, computed.reference()));
+  private static Tried tried(Books.Computed computed) {
+    return new Tried(computed.document(), Trace.of(computed.circuit(), computed.reference()));
   }
 
   @PostMapping("/api/books/{id}/revisions")

@@ -8,6 +8,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.UUID;
 import marvek.core.Require;
+import marvek.core.circuit.Circuit;
 import marvek.core.page.Reference;
 import marvek.formats.BookJson;
 import marvek.formats.JsonFiles;
@@ -67,13 +68,12 @@ public class Books {
   public record RevisionLine(
       int number, Integer parent, Instant createdAt, String reason, double time_s) {}
 
-  /** A revision's document, and the reference it stands for. */
-  public record Computed(ObjectNode document, Reference reference) {}
+  /** A revision's document, the reference it stands for, and the circuit with what stands on it. */
+  public record Computed(ObjectNode document, Reference reference, Circuit circuit) {}
 
   /** Computes a new book's first revision, then stores both at once. */
   public Created create(
       UUID circuitId, UUID carId, String name, String reason, Draft draft, Instant at) {
-    circuits.load(circuitId);
     String carName = cars.load(carId).vehicle().name();
     String given = name == null || name.isBlank() ? defaultName(circuitId, carName) : name.strip();
     Require.text("name", given, 120);
@@ -100,13 +100,17 @@ public class Books {
   }
 
   private String defaultName(UUID circuitId, String carName) {
-    String name = circuits.load(circuitId).circuit().name() + " · " + carName;
+    String name = circuits.facts(circuitId).name() + " · " + carName;
     return name.substring(0, Math.min(120, name.length()));
   }
 
   private Reference reference(UUID circuitId, UUID carId, Draft draft) {
     Reference.Basis basis = bases.get(circuitId, carId, draft.conditions(), draft.line());
     return Reference.on(basis, draft.conditions(), draft.own());
+  }
+
+  private Reference.Basis basis(Book book, Draft draft) {
+    return bases.get(book.circuitId(), book.carId(), draft.conditions(), draft.line());
   }
 
   /** The driver's books, oldest first. */
@@ -130,15 +134,15 @@ public class Books {
   }
 
   private BookView view(Book book) {
-    JsonNode circuit = circuits.load(book.circuitId()).document().path("marvek");
+    Circuits.Facts circuit = circuits.facts(book.circuitId());
     List<RevisionLine> lines =
         revisions.findByBookIdOrderByNumber(book.id()).stream().map(Books::line).toList();
     return new BookView(
         book.id(),
         book.name(),
         book.circuitId(),
-        circuit.path("name").asText(),
-        circuit.path("layout").asText(""),
+        circuit.name(),
+        circuit.layout(),
         book.carId(),
         cars.load(book.carId()).vehicle().name(),
         lines);
@@ -178,14 +182,15 @@ public class Books {
             document.get("conditions"),
             line.equals("fastest") ? "smooth" : line,
             document.get("ownValues"));
-    Book book = book(bookId);
-    return new Computed(document, reference(book.circuitId(), book.carId(), draft));
+    Reference.Basis basis = basis(book(bookId), draft);
+    Reference reference = Reference.on(basis, draft.conditions(), draft.own());
+    return new Computed(document, reference, basis.circuit());
   }
 
   /** Runs the model on a draft; nothing is stored. */
   Computed tryOut(UUID bookId, Integer parent, Draft draft) {
-    Book book = book(bookId);
-    Reference reference = reference(book.circuitId(), book.carId(), draft);
+    Reference.Basis basis = basis(book(bookId), draft);
+    Reference reference = Reference.on(basis, draft.conditions(), draft.own());
     RevisionJson.Header header =
         new RevisionJson.Header(
             parent == null ? 1 : parent + 1,
@@ -195,7 +200,7 @@ public class Books {
             draft.conditions(),
             draft.line(),
             draft.own());
-    return new Computed(RevisionJson.write(header, reference), reference);
+    return new Computed(RevisionJson.write(header, reference), reference, basis.circuit());
   }
 
   /**

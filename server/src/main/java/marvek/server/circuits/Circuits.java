@@ -2,6 +2,7 @@ package marvek.server.circuits;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -44,6 +45,9 @@ public class Circuits {
   /** What an import answers. */
   public record ImportAnswer(
       UUID id, String name, double length_m, int corners, List<String> warnings) {}
+
+  /** What is said of a circuit without computing its road. */
+  public record Facts(String name, String layout, double lengthM) {}
 
   /** A circuit ready to compute with, and its document. */
   public record Loaded(UUID id, Circuit circuit, JsonNode document) {}
@@ -148,12 +152,29 @@ public class Circuits {
    */
   @Transactional(readOnly = true)
   public Loaded load(UUID id) {
-    StoredCircuit stored =
-        repository
-            .findByIdAndDriverId(id, driver.id())
-            .orElseThrow(() -> new NotFoundException("There is no circuit " + id + "."));
-    JsonNode tree =
-        JsonFiles.parse(stored.document().getBytes(java.nio.charset.StandardCharsets.UTF_8));
+    JsonNode tree = tree(stored(id));
     return new Loaded(id, CircuitGeoJson.read(tree).value(), tree);
+  }
+
+  /**
+   * Name, layout and length of a circuit.
+   *
+   * @throws NotFoundException if there is none of that id
+   */
+  @Transactional(readOnly = true)
+  public Facts facts(UUID id) {
+    StoredCircuit stored = stored(id);
+    String layout = tree(stored).path("marvek").path("layout").asText("");
+    return new Facts(stored.name(), layout, stored.lengthM());
+  }
+
+  private StoredCircuit stored(UUID id) {
+    return repository
+        .findByIdAndDriverId(id, driver.id())
+        .orElseThrow(() -> new NotFoundException("There is no circuit " + id + "."));
+  }
+
+  private static JsonNode tree(StoredCircuit stored) {
+    return JsonFiles.parse(stored.document().getBytes(StandardCharsets.UTF_8));
   }
 }

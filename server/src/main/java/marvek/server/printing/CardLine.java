@@ -1,0 +1,84 @@
+package marvek.server.printing;
+
+import com.fasterxml.jackson.databind.JsonNode;
+
+/**
+ * One corner on the card, as words.
+ *
+ * @param brake where
+ * @param pressure how hard at first; empty without braking
+ * @param drive first throttle and flat, told from the apex
+ */
+record CardLine(
+    String number,
+    String name,
+    String brake,
+    String pressure,
+    String gears,
+    String apex,
+    String drive) {
+  private static final double AT_THE_MARK_M = 2.5;
+
+  /**
+   * Words for a page of the book format.
+   *
+   * @param lapM length of the lap, for what lies on both sides of the line
+   */
+  static CardLine of(JsonNode page, double lapM, PrintUnits units) {
+    return new CardLine(
+        page.path("corner").asText(),
+        page.path("name").asText(),
+        brake(page.path("brake"), units),
+        pressure(page.path("brake")),
+        gears(page.path("gears")),
+        units.speedFigure(page.path("lowest").path("speed_mps").asDouble()),
+        drive(page, lapM, units));
+  }
+
+  private static String brake(JsonNode brake, PrintUnits units) {
+    if (!brake.has("at_m")) {
+      return brake.path("style").asText().equals("none") ? "flat, no brake" : "lift, no brake";
+    }
+    return brake.has("target")
+        ? words(brake.get("target"), units)
+        : units.lengthText(brake.get("at_m").asDouble()) + " after the start line";
+  }
+
+  private static String pressure(JsonNode brake) {
+    return brake.has("at_m") ? Math.round(brake.path("initial_pct").asDouble()) + "\u00a0%" : "";
+  }
+
+  private static String words(JsonNode mark, PrintUnits units) {
+    String thing = mark.path("thing").asText(mark.path("mark").asText());
+    double past = mark.path("offset_m").asDouble();
+    if (Math.abs(past) < AT_THE_MARK_M) {
+      return (mark.path("side").asText().equals("over") ? "under " : "at ") + thing;
+    }
+    return units.lengthText(past) + (past > 0 ? " past " : " before ") + thing;
+  }
+
+  private static String gears(JsonNode gears) {
+    String corner = gears.path("corner").asText();
+    String approach = gears.path("approach").asText();
+    return approach.equals(corner) ? corner : approach + " – " + corner;
+  }
+
+  private static String drive(JsonNode page, double lapM, PrintUnits units) {
+    JsonNode throttle = page.path("throttle");
+    if (!throttle.has("first_m")) {
+      return "stays on";
+    }
+    double apex = page.path("apexes").path(0).path("at_m").asDouble();
+    String first = fromApex(throttle.get("first_m").asDouble() - apex, lapM, units);
+    if (!throttle.has("full_m")) {
+      return first;
+    }
+    return first + ", flat " + fromApex(throttle.get("full_m").asDouble() - apex, lapM, units);
+  }
+
+  /** Metres past the apex with their sign, the short way round. */
+  private static String fromApex(double metres, double lapM, PrintUnits units) {
+    double way = metres - lapM * Math.rint(metres / lapM);
+    return (way < 0 ? "−" : "+") + units.lengthText(way);
+  }
+}

@@ -1,0 +1,50 @@
+package marvek.server.printing;
+
+import java.util.Locale;
+import marvek.core.InvalidValueException;
+
+/**
+ * Units of a printed card: 1 mile = 1609.344 m, 1 yd = 0.9144 m, 1 ft = 0.3048 m (NIST SP 811,
+ * appendix B.8).
+ */
+record PrintUnits(String speed, double mpsPerUnit, String length, double metresPerUnit) {
+  /**
+   * Units by their names.
+   *
+   * @param speed km/h or mph
+   * @param length m, yd or ft
+   * @throws InvalidValueException for any other
+   */
+  static PrintUnits of(String speed, String length) {
+    double mps =
+        switch (speed) {
+          case "km/h" -> 1 / 3.6;
+          case "mph" -> 1609.344 / 3600;
+          default ->
+              throw new InvalidValueException("speed", "(" + speed + ") must be km/h or mph");
+        };
+    double metres =
+        switch (length) {
+          case "m" -> 1;
+          case "yd" -> 0.9144;
+          case "ft" -> 0.3048;
+          default ->
+              throw new InvalidValueException("length", "(" + length + ") must be m, yd or ft");
+        };
+    return new PrintUnits(speed, mps, length, metres);
+  }
+
+  /** A speed without its unit, which stands in the head of the column. */
+  String speedFigure(double mps) {
+    return String.format(Locale.ROOT, "%.0f", mps / mpsPerUnit);
+  }
+
+  String speedText(double mps) {
+    return speedFigure(mps) + " " + speed;
+  }
+
+  /** A length with its unit, never negative. */
+  String lengthText(double metres) {
+    return String.format(Locale.ROOT, "%.0f\u00a0%s", Math.abs(metres) / metresPerUnit, length);
+  }
+}
