@@ -52,9 +52,10 @@ export function describe(corner: TraceCorner, lengthText: (m: number) => string)
       `${Math.abs(corner.gradePct).toFixed(0)} % ${corner.gradePct > 0 ? 'uphill' : 'downhill'}`,
     );
   }
-  const helping = corner.bankingDeg * (corner.direction === 'LEFT' ? 1 : -1);
-  if (Math.abs(helping) >= 0.8) {
-    parts.push(`${helping > 0 ? 'banked' : 'off-camber'} ${Math.abs(helping).toFixed(0)}°`);
+  // Banking comes in the corner's own sense: positive helps.
+  if (Math.abs(corner.bankingDeg) >= 0.8) {
+    const kind = corner.bankingDeg > 0 ? 'banked' : 'off-camber';
+    parts.push(`${kind} ${Math.abs(corner.bankingDeg).toFixed(0)}°`);
   }
   return parts.join(' · ');
 }

@@ -254,7 +254,7 @@ final class CornerTrace {
 
   private int leastThrottle() {
     int best = turnIn;
-    int count = ahead(turnIn, trackOut);
+    int count = untilNextBraking();
     for (int k = 0; k <= count; k++) {
       int i = road.wrap(turnIn + k);
       if (!lap.shiftingAt(i) && lap.throttleShareAt(i) < lap.throttleShareAt(best)) {
@@ -283,7 +283,7 @@ final class CornerTrace {
     if (braking != null) {
       return false;
     }
-    int count = ahead(turnIn, trackOut);
+    int count = untilNextBraking();
     for (int k = 0; k <= count; k++) {
       int i = road.wrap(turnIn + k);
       if (lap.throttleShareAt(i) < 0.97 && !lap.shiftingAt(i) && !atTopSpeed(i)) {
@@ -291,6 +291,19 @@ final class CornerTrace {
       }
     }
     return true;
+  }
+
+  /**
+   * Samples from turn-in to track-out, or to where braking for the next corner begins before it.
+   */
+  private int untilNextBraking() {
+    int count = ahead(turnIn, trackOut);
+    for (int k = 0; k <= count; k++) {
+      if (lap.brakeGAt(road.wrap(turnIn + k)) > BrakingZone.LEAST_G) {
+        return Math.max(0, k - 2);
+      }
+    }
+    return count;
   }
 
   private boolean atTopSpeed(int i) {

@@ -118,7 +118,7 @@ public final class MarkChooser {
     String named = article(mark.label());
     if (mark.hasLength()) {
       boolean end = station(mark, pointM) == mark.toM();
-      named = (end ? "end of the " : "start of the ") + mark.label();
+      named = (end ? "the end of the " : "the start of the ") + mark.label();
     }
     return switch (mark.side()) {
       case LEFT -> named + ", left";

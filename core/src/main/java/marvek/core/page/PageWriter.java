@@ -36,6 +36,9 @@ public final class PageWriter {
   /** "Near the apex" is this share of the way from turn-in. */
   private static final double NEAR_APEX_SHARE = 0.85;
 
+  /** A car that leaves the road in a corner lands up to this far beyond it (own assumption). */
+  private static final double BEYOND_CORNER_M = 120;
+
   private static final double EARLY_SHARE = 0.42;
   private static final double LATE_SHARE = 0.60;
 
@@ -297,9 +300,7 @@ public final class PageWriter {
   private String wayOut(CornerTrace trace) {
     Side outside = outside(trace.corner);
     for (Hazard hazard : circuit.hazards()) {
-      boolean here =
-          hazard.side() == outside
-              && road.distance(trace.corner.fromM(), hazard.fromM()) < trace.corner.lengthM() + 120;
+      boolean here = hazard.side() == outside && liesAlong(hazard, trace.corner);
       if (here) {
         String side = outside == Side.LEFT ? "left" : "right";
         String thing = hazard.type().name().toLowerCase(Locale.ROOT).replace('_', ' ');
@@ -312,5 +313,14 @@ public final class PageWriter {
       }
     }
     return "";
+  }
+
+  /** Whether a hazard begins or lasts anywhere from the corner's first metre to a little after it. */
+  private boolean liesAlong(Hazard hazard, Corner corner) {
+    double toBegin = road.distance(corner.fromM(), hazard.fromM());
+    double since = road.distance(hazard.fromM(), corner.fromM());
+    boolean begins = toBegin >= 0 && toBegin < corner.lengthM() + BEYOND_CORNER_M;
+    boolean lasts = since >= 0 && since <= road.distance(hazard.fromM(), hazard.toM());
+    return begins || lasts;
   }
 }

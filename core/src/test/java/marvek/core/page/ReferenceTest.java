@@ -1,0 +1,246 @@
+package marvek.core.page;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import marvek.core.InvalidValueException;
+import marvek.core.TestRoads;
+import marvek.core.TestVehicles;
+import marvek.core.circuit.Circuit;
+import marvek.core.circuit.Hazard;
+import marvek.core.circuit.Mark;
+import marvek.core.circuit.MarkType;
+import marvek.core.circuit.Road;
+import marvek.core.circuit.Side;
+import marvek.core.circuit.TrackLimits;
+import marvek.core.conditions.Conditions;
+import marvek.core.page.CornerPage.BrakeStyle;
+import marvek.core.page.CornerPage.Source;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+
+/** Pages of a whole reference on a drawn road, and what a driver's own values make of them. */
+class ReferenceTest {
+  private static Reference.Basis basis;
+  private static Reference model;
+
+  @BeforeAll
+  static void compute() {
+    basis =
+        Reference.basis(circuit(), TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.SMOOTH);
+    model = Reference.on(basis, Conditions.DEFAULT, List.of());
+  }
+
+  private static Circuit circuit() {
+    List<Mark> marks = new ArrayList<>();
+    for (int at = 50; at < 3000; at += 100) {
+      marks.add(
+          new Mark(at + " board", MarkType.DISTANCE_BOARD, Side.LEFT, at, at, 8, null, null, ""));
+    }
+    Hazard wall = new Hazard(Hazard.Type.TYRE_WALL, Side.RIGHT, 400, 460, 12, "");
+    return new Circuit(
+        "Drawn",
+        "",
+        1,
+        null,
+        "UTC",
+        TrackLimits.ONE_WHEEL_INSIDE_LINE,
+        null,
+        TestRoads.varied(5),
+        1,
+        marks,
+        List.of(),
+        List.of(),
+        List.of(wall),
+        List.of());
+  }
+
+  private static CornerPage page(Reference reference, int corner) {
+    return reference.pages().stream().filter(p -> p.corner() == corner).findFirst().orElseThrow();
+  }
+
+  private static OwnValues brakeAt(int corner, double station) {
+    return own(corner, station, null, null, null, Source.DRIVER);
+  }
+
+  private static OwnValues own(
+      int corner, Double brake, Integer gear, Double speed, Double throttle, Source source) {
+    return new OwnValues(
+        corner, brake, null, gear, null, null, speed, throttle, null, null, null, null, source);
+  }
+
+  @Test
+  void everyCornerHasAPageInTheOrderItIsDriven() {
+    assertThat(model.pages())
+        .extracting(CornerPage::corner)
+        .containsExactly(1, 2, 3, 4, 5, 6, 7, 8, 9, 10);
+  }
+
+  @Test
+  void thePointsOfAPageFollowEachOther() {
+    Road road = basis.path().road();
+    CornerPage p = page(model, 3);
+    double brake = p.brake().atM();
+    assertThat(road.distance(brake, p.turnIn().atM())).isBetween(0.0, 250.0);
+    assertThat(road.distance(p.turnIn().atM(), p.apexes().get(0).atM())).isBetween(0.0, 100.0);
+    assertThat(road.distance(p.turnIn().atM(), p.trailBrake().releaseM())).isBetween(0.0, 100.0);
+    assertThat(road.distance(p.trailBrake().releaseM(), p.throttle().firstM()))
+        .isBetween(0.0, 60.0);
+    assertThat(road.offsetBetween(p.throttle().firstM(), p.throttle().fullM())).isPositive();
+    assertThat(road.offsetBetween(p.apexes().get(0).atM(), p.exit().trackOutM())).isPositive();
+    assertThat(p.lowestSpeedMps()).isLessThan(p.turnIn().speedMps());
+    assertThat(p.gears().corner()).isLessThan(p.gears().approach());
+  }
+
+  /** Common practice: first pressure in a hard stop 80–90 % of full, here of a strong system. */
+  @Test
+  void aHardStopIsHardAtOnceAndBledOff() {
+    CornerPage p = page(model, 3);
+    assertThat(p.brake().style()).isEqualTo(BrakeStyle.HARD);
+    assertThat(p.brake().initialPct()).isBetween(60.0, 95.0);
+    assertThat(p.trailBrake().atTurnInPct()).isLessThan(p.brake().initialPct());
+    assertThat(p.trailBrake().halfPct()).isLessThan(p.trailBrake().atTurnInPct());
+    assertThat(p.trailBrake().nearApexPct()).isLessThanOrEqualTo(p.trailBrake().halfPct());
+  }
+
+  /** The line uses the road: from the outside in, to the inside, and out again. */
+  @Test
+  void theLineGoesFromTheOutsideToTheInsideAndOut() {
+    CornerPage left = page(model, 3);
+    assertThat(left.direction()).isEqualTo(Side.LEFT);
+    assertThat(left.apexes().get(0).offsetM()).isGreaterThan(3.5);
+    assertThat(left.exit().offsetM()).isLessThan(-3);
+  }
+
+  @Test
+  void theTimesOfTheCornersAddUpToTheLap() {
+    double sum = model.pages().stream().mapToDouble(CornerPage::timeS).sum();
+    assertThat(sum).isCloseTo(model.lap().timeS(), within(1e-6));
+  }
+
+  /** reported brake point = model brake point − v·(change + half the build-up). */
+  @Test
+  void handsAndFeetNeedTheirTime() {
+    Conditions c = Conditions.DEFAULT;
+    Conditions instant =
+        new Conditions(
+            c.surface(),
+            c.tyres(),
+            c.gripUsed(),
+            0,
+            0,
+            0,
+            c.airTemperatureC(),
+            c.pressureHpa(),
+            0,
+            0,
+            0);
+    Reference prompt = Reference.on(basis, instant, List.of());
+    double modelPoint = page(prompt, 3).brake().atM();
+    double acting = page(model, 3).brake().atM();
+    double speed = model.lap().speedAt(basis.path().road().indexOf(modelPoint));
+    assertThat(modelPoint - acting).isCloseTo(speed * (0.15 + 0.125), within(0.05));
+  }
+
+  @Test
+  void pointsAreToldFromMarksThatStandThere() {
+    CornerPage p = page(model, 3);
+    MarkReference target = p.brake().target();
+    double station = Double.parseDouble(target.mark().replace(" board", ""));
+    assertThat(station + target.offsetM()).isCloseTo(p.brake().atM(), within(0.01));
+    assertThat(p.brake().safe().offsetM()).isZero();
+    double safe = Double.parseDouble(p.brake().safe().mark().replace(" board", ""));
+    assertThat(safe).isLessThan(p.brake().atM());
+  }
+
+  @Test
+  void whatWaitsOutsideIsSaid() {
+    assertThat(page(model, 1).wayOut()).contains("tyre wall").contains("12 m");
+  }
+
+  @Test
+  void brakingEarlierCostsTimeAndIsTheDrivers() {
+    double at = page(model, 3).brake().atM() - 10;
+    Reference changed = Reference.on(basis, Conditions.DEFAULT, List.of(brakeAt(3, at)));
+    CornerPage p = page(changed, 3);
+    assertThat(changed.lap().timeS() - model.lap().timeS()).isBetween(0.05, 0.6);
+    assertThat(p.brake().atM()).isEqualTo(at);
+    assertThat(p.sources()).containsEntry("brake.at_m", Source.DRIVER);
+    assertThat(p.timeS()).isGreaterThan(page(model, 3).timeS() + 0.05);
+    assertThat(page(changed, 7).timeS()).isCloseTo(page(model, 7).timeS(), within(0.005));
+    assertThat(changed.remarks()).isEmpty();
+  }
+
+  @Test
+  void brakingLaterThanThePossibleIsSaidNotComputed() {
+    double at = page(model, 3).brake().atM() + 15;
+    Reference changed = Reference.on(basis, Conditions.DEFAULT, List.of(brakeAt(3, at)));
+    assertThat(changed.lap().timeS()).isCloseTo(model.lap().timeS(), within(1e-6));
+    assertThat(changed.remarks())
+        .singleElement()
+        .satisfies(r -> assertThat(r.text()).contains("15 m later"));
+    assertThat(page(changed, 3).brake().atM()).isEqualTo(at);
+  }
+
+  @Test
+  void aSlowerApexALaterThrottleAndATallerGearCostTime() {
+    double speed = page(model, 3).lowestSpeedMps() - 1;
+    double throttle = page(model, 3).throttle().firstM() + 12;
+    int gear = page(model, 3).gears().corner() + 2;
+    for (OwnValues own :
+        List.of(
+            own(3, null, null, speed, null, Source.COACH),
+            own(3, null, null, null, throttle, Source.COACH),
+            own(3, null, gear, null, null, Source.COACH))) {
+      Reference changed = Reference.on(basis, Conditions.DEFAULT, List.of(own));
+      assertThat(changed.lap().timeS()).isGreaterThan(model.lap().timeS() + 0.01);
+      assertThat(page(changed, 3).sources()).containsValue(Source.COACH);
+    }
+  }
+
+  @Test
+  void whatTheModelCannotFollowIsSaid() {
+    double speed = page(model, 3).lowestSpeedMps() + 3;
+    double throttle = page(model, 3).throttle().firstM() - 12;
+    Reference changed =
+        Reference.on(
+            basis, Conditions.DEFAULT, List.of(own(3, null, 9, speed, throttle, Source.DRIVER)));
+    assertThat(changed.remarks())
+        .extracting(Remark::field)
+        .containsExactlyInAnyOrder("apexes.speed_mps", "throttle.first_m", "gears.corner");
+  }
+
+  @Test
+  void refusesValuesForWhatIsNotThere() {
+    assertThatThrownBy(() -> Reference.on(basis, Conditions.DEFAULT, List.of(brakeAt(44, 100))))
+        .isInstanceOf(InvalidValueException.class)
+        .hasMessageContaining("44");
+    assertThatThrownBy(() -> Reference.on(basis, Conditions.DEFAULT, List.of(brakeAt(3, 99_999))))
+        .isInstanceOf(InvalidValueException.class)
+        .hasMessageContaining("brake.at_m");
+    assertThatThrownBy(() -> brakeAt(3, Double.NaN)).isInstanceOf(InvalidValueException.class);
+  }
+
+  /**
+   * Wong's table of road adhesion: wet about 0.7 of dry; so braking starts earlier, all is slower.
+   */
+  @Test
+  void inTheWetEverythingIsEarlierAndSlower() {
+    Conditions c = Conditions.DEFAULT;
+    Conditions wet =
+        new Conditions(
+            Conditions.Surface.WET, c.tyres(), c.gripUsed(), 0, 0.15, 0.25, 18, 1013.25, 0, 0, 0);
+    Reference rain = Reference.on(basis, wet, List.of());
+    assertThat(rain.lap().timeS()).isGreaterThan(1.08 * model.lap().timeS());
+    for (int corner : new int[] {1, 3, 6, 8}) {
+      assertThat(page(rain, corner).brake().atM()).isLessThan(page(model, corner).brake().atM());
+      assertThat(page(rain, corner).lowestSpeedMps())
+          .isCloseTo(
+              page(model, corner).lowestSpeedMps() * Math.sqrt(0.7),
+              within(0.06 * page(model, corner).lowestSpeedMps()));
+    }
+  }
+}
