@@ -52,6 +52,8 @@ public final class CentrelineCsv {
             .commentStrategy(CommentStrategy.SKIP)
             .commentCharacter('#')
             .skipEmptyLines(true)
+            .allowMissingFields(true)
+            .allowExtraFields(true)
             .ofCsvRecord(text)) {
       for (CsvRecord record : reader) {
         if (header == null) {

@@ -1,0 +1,180 @@
+package marvek.formats;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.catchThrowableOfType;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.time.Instant;
+import java.util.List;
+import marvek.core.circuit.Circuit;
+import marvek.core.conditions.Conditions;
+import marvek.core.page.CornerPage.Source;
+import marvek.core.page.LineChoice;
+import marvek.core.page.OwnValues;
+import marvek.core.page.Reference;
+import marvek.core.vehicle.Vehicle;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+
+class BookJsonTest {
+  private static ObjectNode revision;
+
+  @BeforeAll
+  static void compute() {
+    Circuit circuit = CircuitGeoJson.read(DemoFiles.circuit()).value();
+    Vehicle car = CarJson.read(DemoFiles.car()).value();
+    List<OwnValues> own =
+        List.of(
+            new OwnValues(
+                1,
+                300.0,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                3,
+                "ridges",
+                null,
+                Source.DRIVER));
+    Reference.Basis basis = Reference.basis(circuit, car, Conditions.DEFAULT, LineChoice.SMOOTH);
+    Reference reference = Reference.on(basis, Conditions.DEFAULT, own);
+    revision =
+        RevisionJson.write(
+            new RevisionJson.Header(
+                1,
+                null,
+                Instant.parse("2026-05-01T09:00:00Z"),
+                "first",
+                Conditions.DEFAULT,
+                LineChoice.SMOOTH,
+                own),
+            reference);
+  }
+
+  private static ObjectNode book() {
+    return BookJson.write(
+        new BookJson.Parts(
+            "Demo", DemoFiles.circuit(), DemoFiles.car(), List.of(revision.deepCopy())));
+  }
+
+  private static BadFileException refused(JsonNode tree) {
+    return catchThrowableOfType(BadFileException.class, () -> BookJson.read(tree));
+  }
+
+  @Test
+  void writtenAgainItIsTheSameByteForByte() {
+    byte[] first = JsonFiles.writeFile(book());
+    byte[] second = JsonFiles.writeFile(BookJson.write(BookJson.read(JsonFiles.parse(first))));
+    assertThat(second).isEqualTo(first);
+  }
+
+  /** The shape of formats section 5: members that the file format promises. */
+  @Test
+  void aPageHasTheMembersOfTheFormat() {
+    JsonNode page = revision.path("pages").get(0);
+    for (String pointer :
+        List.of(
+            "/corner",
+            "/name",
+            "/direction",
+            "/from_m",
+            "/to_m",
+            "/approach/offset_m",
+            "/approach/speed_mps",
+            "/brake/at_m",
+            "/brake/initial_pct",
+            "/brake/style",
+            "/brake/target/mark",
+            "/brake/target/side",
+            "/brake/target/offset_m",
+            "/brake/target/text",
+            "/brake/safe/text",
+            "/gears/approach",
+            "/gears/corner",
+            "/gears/downshifts_m",
+            "/turnIn/at_m",
+            "/trailBrake/atTurnIn_pct",
+            "/trailBrake/half_pct",
+            "/trailBrake/nearApex_pct",
+            "/trailBrake/release_m",
+            "/apexes/0/at_m",
+            "/apexes/0/offset_m",
+            "/apexes/0/kind",
+            "/apexes/0/speed_mps",
+            "/kerbs/entry",
+            "/kerbs/apex",
+            "/kerbs/exit",
+            "/throttle/first_m",
+            "/throttle/first_pct",
+            "/throttle/full_m",
+            "/exit/trackOut_m",
+            "/exit/offset_m",
+            "/exit/speed_mps",
+            "/sources",
+            "/notes",
+            "/wayOut")) {
+      assertThat(page.at(pointer).isMissingNode()).as(pointer).isFalse();
+    }
+    assertThat(page.at("/sources/brake.at_m").asText()).isEqualTo("driver");
+    assertThat(page.at("/sources/turnIn.at_m").asText()).isEqualTo("model");
+    assertThat(page.at("/confidence").asInt()).isEqualTo(3);
+    assertThat(revision.at("/lap/time_s").asDouble()).isBetween(100.0, 130.0);
+    assertThat(revision.at("/lap/curvatureSquared_perM").asDouble()).isPositive();
+  }
+
+  /** "A corner with no braking has style none or lift and no at_m": absent, never zero. */
+  @Test
+  void whatDoesNotApplyIsAbsent() {
+    int without = 0;
+    for (JsonNode page : revision.path("pages")) {
+      String style = page.at("/brake/style").asText();
+      boolean brakes = !style.equals("none") && !style.equals("lift");
+      assertThat(page.path("brake").has("at_m")).isEqualTo(brakes);
+      without += brakes ? 0 : 1;
+    }
+    assertThat(without).isPositive();
+  }
+
+  @Test
+  void valuesAndConditionsComeBackAsTheyWere() {
+    assertThat(ConditionsJson.read(revision.get("conditions"), "/conditions"))
+        .isEqualTo(Conditions.DEFAULT);
+    OwnValues own = OwnValuesJson.read(revision.get("ownValues"), "/ownValues").get(0);
+    assertThat(own.brakeAtM()).isEqualTo(300);
+    assertThat(own.notes()).isEqualTo("ridges");
+    assertThat(own.turnInM()).isNull();
+  }
+
+  @Test
+  void aBadPartIsNamedWithItsPlaceInTheBook() {
+    ObjectNode book = book();
+    ((ObjectNode) book.at("/car/gearbox")).remove("ratios");
+    assertThat(refused(book).pointer()).isEqualTo("/car/gearbox/ratios");
+  }
+
+  @Test
+  void revisionsMustFollowEachOther() {
+    ObjectNode book = book();
+    ((ObjectNode) book.at("/revisions/0")).put("number", 4);
+    assertThat(refused(book).pointer()).isEqualTo("/revisions/0/number");
+  }
+
+  @Test
+  void aTimeThatIsNoneIsRefused() {
+    ObjectNode book = book();
+    ((ObjectNode) book.at("/revisions/0")).put("createdAt", "yesterday");
+    assertThat(refused(book).pointer()).isEqualTo("/revisions/0/createdAt");
+  }
+
+  @Test
+  void somethingElseIsNoBook() {
+    assertThat(refused(DemoFiles.car())).isNotNull();
+    ObjectNode book = book();
+    book.putArray("revisions");
+    assertThat(refused(book)).isNotNull();
+  }
+}

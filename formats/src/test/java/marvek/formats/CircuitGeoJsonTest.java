@@ -1,0 +1,177 @@
+package marvek.formats;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.catchThrowableOfType;
+import static org.assertj.core.api.Assertions.within;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.EnumSet;
+import java.util.Set;
+import java.util.stream.Collectors;
+import marvek.core.circuit.Circuit;
+import marvek.core.circuit.Kerb;
+import marvek.core.circuit.Mark;
+import marvek.core.circuit.MarkType;
+import marvek.core.circuit.Road;
+import marvek.core.corner.Corner;
+import marvek.core.corner.CornerFinder;
+import org.junit.jupiter.api.Test;
+
+class CircuitGeoJsonTest {
+  private static BadFileException refused(JsonNode tree) {
+    return catchThrowableOfType(BadFileException.class, () -> CircuitGeoJson.read(tree));
+  }
+
+  /** The demo circuit has what the demo is meant to show. */
+  @Test
+  void theDemoLooksLikeARealPlace() {
+    Circuit circuit = CircuitGeoJson.read(DemoFiles.circuit()).value();
+    Road road = circuit.road();
+    assertThat(road.lengthM()).isBetween(4000.0, 5000.0);
+    double low = 1e9;
+    double high = -1e9;
+    double narrow = 1e9;
+    double wide = 0;
+    for (int i = 0; i < road.size(); i++) {
+      low = Math.min(low, road.zAt(i));
+      high = Math.max(high, road.zAt(i));
+      double width = road.widthLeftAt(i) + road.widthRightAt(i);
+      narrow = Math.min(narrow, width);
+      wide = Math.max(wide, width);
+    }
+    assertThat(high - low).isGreaterThan(30);
+    assertThat(narrow).isBetween(9.0, 10.0);
+    assertThat(wide).isBetween(13.0, 14.0);
+    assertThat(circuit.marks().size()).isBetween(33, 50);
+    assertThat(circuit.kerbs()).hasSize(14);
+    assertThat(circuit.zones()).hasSize(5);
+    assertThat(circuit.hazards()).isNotEmpty();
+    assertThat(circuit.marks().stream().map(Mark::type).distinct().count()).isGreaterThan(10);
+    assertThat(circuit.kerbs().stream().map(Kerb::profile).collect(Collectors.toSet()))
+        .isEqualTo(EnumSet.allOf(Kerb.Profile.class));
+    Set<Corner.Kind> kinds =
+        CornerFinder.find(circuit, road).stream().map(Corner::kind).collect(Collectors.toSet());
+    assertThat(kinds)
+        .contains(
+            Corner.Kind.HAIRPIN, Corner.Kind.CHICANE_PART, Corner.Kind.LONG, Corner.Kind.KINK);
+  }
+
+  @Test
+  void whatStandsBesideTheRoadIsFoundAtItsStation() {
+    ObjectNode tree = DemoFiles.circuit();
+    Circuit circuit = CircuitGeoJson.read(tree).value();
+    Road road = circuit.road();
+    LocalPlane plane = new LocalPlane(circuit.origin());
+    int checked = 0;
+    for (JsonNode feature : tree.path("features")) {
+      JsonNode own = feature.path("properties");
+      boolean post =
+          own.path("kind").asText().equals("mark")
+              && feature.path("geometry").path("type").asText().equals("Point");
+      if (!post) {
+        continue;
+      }
+      JsonNode at = feature.path("geometry").path("coordinates");
+      double[] xy = plane.toPlane(at.get(1).asDouble(), at.get(0).asDouble());
+      Mark mark =
+          circuit.marks().stream()
+              .filter(m -> m.label().equals(own.path("label").asText()))
+              .min((a, b) -> Double.compare(distance(road, a, xy), distance(road, b, xy)))
+              .orElseThrow();
+      assertThat(distance(road, mark, xy)).isLessThan(1.0);
+      checked++;
+    }
+    assertThat(checked).isGreaterThan(20);
+  }
+
+  private static double distance(Road road, Mark mark, double[] xy) {
+    int i = road.indexOf(mark.fromM());
+    return Math.hypot(
+        road.xAt(i) + mark.offsetM() * road.normalXAt(i) - xy[0],
+        road.yAt(i) + mark.offsetM() * road.normalYAt(i) - xy[1]);
+  }
+
+  @Test
+  void aFileWithoutACentrelineIsRefused() {
+    ObjectNode tree = DemoFiles.circuit();
+    ArrayNode features = (ArrayNode) tree.get("features");
+    for (int i = features.size() - 1; i >= 0; i--) {
+      if (features.get(i).path("properties").path("kind").asText().equals("centreline")) {
+        features.remove(i);
+      }
+    }
+    assertThat(refused(tree)).hasMessageContaining("centreline");
+  }
+
+  @Test
+  void widthsThatDoNotMatchTheVerticesAreNamed() {
+    ObjectNode tree = DemoFiles.circuit();
+    ObjectNode line = DemoFiles.feature(tree, "centreline");
+    ((ArrayNode) line.path("properties").path("widthLeft_m")).remove(0);
+    BadFileException e = refused(tree);
+    assertThat(e.pointer()).contains("widthLeft_m");
+  }
+
+  @Test
+  void anUnknownMarkTypeIsNamedWithWhatIsExpected() {
+    ObjectNode tree = DemoFiles.circuit();
+    ((ObjectNode) DemoFiles.feature(tree, "mark").get("properties")).put("type", "lighthouse");
+    BadFileException e = refused(tree);
+    assertThat(e.pointer()).endsWith("/properties/type");
+    assertThat(e).hasMessageContaining("lighthouse").hasMessageContaining("distance-board");
+  }
+
+  @Test
+  void coordinatesThatAreNoPlaceOnEarthAreRefused() {
+    ObjectNode tree = DemoFiles.circuit();
+    ArrayNode points =
+        (ArrayNode) DemoFiles.feature(tree, "centreline").path("geometry").path("coordinates");
+    ((ArrayNode) points.get(3)).set(1, JsonFiles.MAPPER.getNodeFactory().numberNode(98.0));
+    assertThat(refused(tree).pointer()).contains("/coordinates/3");
+  }
+
+  @Test
+  void aNewerVersionIsRefused() {
+    ObjectNode tree = DemoFiles.circuit();
+    ((ObjectNode) tree.get("marvek")).put("version", 2);
+    assertThat(refused(tree).pointer()).isEqualTo("/marvek/version");
+  }
+
+  @Test
+  void whatHadToBeAssumedIsReported() {
+    ObjectNode tree = DemoFiles.circuit();
+    ((ObjectNode) tree.get("marvek")).remove("timeZone");
+    ((ObjectNode) tree.get("marvek")).remove("trackLimits");
+    ((ObjectNode) DemoFiles.feature(tree, "centreline").get("properties")).remove("banking_deg");
+    assertThat(CircuitGeoJson.read(tree).warnings())
+        .anyMatch(w -> w.contains("UTC"))
+        .anyMatch(w -> w.contains("track-limits"))
+        .anyMatch(w -> w.contains("banking_deg"));
+  }
+
+  @Test
+  void somethingElseThanAFeatureCollectionIsRefused() {
+    assertThat(refused(JsonFiles.parse("{\"type\":\"Feature\"}".getBytes())))
+        .hasMessageContaining("FeatureCollection");
+    assertThat(refused(JsonFiles.parse("[1,2]".getBytes()))).isNotNull();
+  }
+
+  @Test
+  void everyMarkTypeOfTheFormatIsKnown() {
+    ObjectNode tree = DemoFiles.circuit();
+    ObjectNode own = (ObjectNode) DemoFiles.feature(tree, "mark").get("properties");
+    for (MarkType type : MarkType.values()) {
+      own.put("type", JsonPlace.spelled(type));
+      assertThat(CircuitGeoJson.read(tree).value().marks().get(0).type()).isEqualTo(type);
+    }
+  }
+
+  @Test
+  void theStartOfTheRoadIsTheFirstVertex() {
+    Circuit circuit = CircuitGeoJson.read(DemoFiles.circuit()).value();
+    assertThat(circuit.road().xAt(0)).isCloseTo(circuit.survey().xAt(0), within(0.1));
+    assertThat(circuit.road().yAt(0)).isCloseTo(circuit.survey().yAt(0), within(0.1));
+  }
+}
