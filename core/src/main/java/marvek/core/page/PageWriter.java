@@ -315,7 +315,9 @@ public final class PageWriter {
     return "";
   }
 
-  /** Whether a hazard begins or lasts anywhere from the corner's first metre to a little after it. */
+  /**
+   * Whether a hazard begins or lasts anywhere from the corner's first metre to a little after it.
+   */
   private boolean liesAlong(Hazard hazard, Corner corner) {
     double toBegin = road.distance(corner.fromM(), hazard.fromM());
     double since = road.distance(hazard.fromM(), corner.fromM());

@@ -80,7 +80,8 @@ class BookController {
                     body.name(),
                     "First computed",
                     draft,
-                    Instant.now()));
+                    Instant.now(),
+                    progress));
     if (job.await(PATIENCE_MS)) {
       return ResponseEntity.status(HttpStatus.CREATED).body(job.result());
     }

@@ -16,6 +16,7 @@ import marvek.formats.RevisionJson;
 import marvek.server.accounts.CurrentDriver;
 import marvek.server.cars.Cars;
 import marvek.server.circuits.Circuits;
+import marvek.server.jobs.Job;
 import marvek.server.problems.ConflictException;
 import marvek.server.problems.NotFoundException;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -73,7 +74,13 @@ public class Books {
 
   /** Computes a new book's first revision, then stores both at once. */
   public Created create(
-      UUID circuitId, UUID carId, String name, String reason, Draft draft, Instant at) {
+      UUID circuitId,
+      UUID carId,
+      String name,
+      String reason,
+      Draft draft,
+      Instant at,
+      Job.Progress progress) {
     String carName = cars.load(carId).vehicle().name();
     String given = name == null || name.isBlank() ? defaultName(circuitId, carName) : name.strip();
     Require.text("name", given, 120);
@@ -86,7 +93,12 @@ public class Books {
             draft.conditions(),
             draft.line(),
             draft.own());
-    ObjectNode document = RevisionJson.write(header, reference(circuitId, carId, draft));
+    progress.at(0.1);
+    Reference.Basis basis = bases.get(circuitId, carId, draft.conditions(), draft.line());
+    progress.at(0.8);
+    ObjectNode document =
+        RevisionJson.write(header, Reference.on(basis, draft.conditions(), draft.own()));
+    progress.at(0.95);
     return transaction.execute(
         status -> {
           if (Thread.currentThread().isInterrupted()) {

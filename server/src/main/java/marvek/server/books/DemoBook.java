@@ -15,6 +15,7 @@ import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** Fills an empty install with an invented circuit, a car, and a book of two revisions. */
 @Component
@@ -26,11 +27,13 @@ class DemoBook implements ApplicationRunner {
   private final Books books;
   private final Circuits circuits;
   private final Cars cars;
+  private final TransactionTemplate transaction;
 
-  DemoBook(Books books, Circuits circuits, Cars cars) {
+  DemoBook(Books books, Circuits circuits, Cars cars, TransactionTemplate transaction) {
     this.books = books;
     this.circuits = circuits;
     this.cars = cars;
+    this.transaction = transaction;
   }
 
   @Override
@@ -38,8 +41,15 @@ class DemoBook implements ApplicationRunner {
     if (!books.isEmpty()) {
       return;
     }
-    UUID circuit = circuits.importFile(file("harrowfen-park.circuit.geojson"), null, null).id();
-    UUID car = cars.importFile(file("teal-coupe.car.json")).id();
+    byte[] circuit = file("harrowfen-park.circuit.geojson");
+    byte[] car = file("teal-coupe.car.json");
+    // All or nothing, so that a start that is killed here leaves no half of a demo behind.
+    transaction.executeWithoutResult(status -> fill(circuit, car));
+  }
+
+  private void fill(byte[] circuitFile, byte[] carFile) {
+    UUID circuit = circuits.importFile(circuitFile, null, null).id();
+    UUID car = cars.importFile(carFile).id();
     Conditions clubDriver = Conditions.DEFAULT.withGripUsed(0.92);
     Draft model = new Draft(clubDriver, LineChoice.SMOOTH, List.of());
     Books.Created book =
@@ -49,7 +59,8 @@ class DemoBook implements ApplicationRunner {
             "Harrowfen Park, Teal Coupé",
             "First computed, before the track walk",
             model,
-            FIRST);
+            FIRST,
+            share -> {});
     Draft afterPractice = new Draft(clubDriver, LineChoice.SMOOTH, ownValues());
     books.keep(
         book.id(),

@@ -1,0 +1,158 @@
+package marvek.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.Map;
+import marvek.formats.JsonFiles;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.client.TestRestTemplate;
+import org.springframework.http.MediaType;
+
+/** Files in over HTTP: good ones are stored, bad ones leave everything as it was. */
+@ServerTest
+class ImportTest {
+  private static final String CIRCUITS = "/api/circuits/import";
+  private static final String CARS = "/api/cars/import";
+
+  @Autowired private TestRestTemplate http;
+  private Scripts scripts;
+
+  @BeforeEach
+  void connect() {
+    scripts = new Scripts(http);
+  }
+
+  private static String ring(int points) {
+    return ring(points, 120);
+  }
+
+  private static String ring(int points, double radius) {
+    StringBuilder rows = new StringBuilder("x_m,y_m,width_left_m,width_right_m\n");
+    for (int i = 0; i < points; i++) {
+      double angle = 2 * Math.PI * i / points;
+      rows.append(
+          String.format(
+              Locale.ROOT, "%.6f,%.6f,5,5%n", radius * Math.cos(angle), radius * Math.sin(angle)));
+    }
+    return rows.toString();
+  }
+
+  private String stored() {
+    return scripts.get("/api/circuits").body().toString()
+        + scripts.get("/api/cars").body()
+        + scripts.get("/api/books").body();
+  }
+
+  @Test
+  void aCentrelineCsvBecomesACircuit() {
+    Scripts.Answer answer = scripts.upload(CIRCUITS, "ring.centreline.csv", ring(140));
+    assertThat(answer.status().value()).isEqualTo(201);
+    assertThat(answer.body().path("name").asText()).isEqualTo("ring");
+    assertThat(answer.body().path("length_m").asDouble()).isBetween(752.0, 756.0);
+    assertThat(answer.body().path("corners").asInt()).isEqualTo(1);
+    assertThat(answer.body().path("warnings").toString()).contains("z_m").contains("banking_deg");
+    assertThat(stored()).contains(answer.body().path("id").asText());
+  }
+
+  @Test
+  void aNameMayBeGiven() {
+    Scripts.Answer answer =
+        scripts.upload(
+            CIRCUITS,
+            "x.csv",
+            ring(140).getBytes(StandardCharsets.UTF_8),
+            Map.of("name", "Mill Ring"));
+    assertThat(answer.body().path("name").asText()).isEqualTo("Mill Ring");
+  }
+
+  @Test
+  void aCircuitGeoJsonAndACarAreTakenIn() {
+    Scripts.Answer circuit =
+        scripts.upload(CIRCUITS, "c.geojson", Scripts.demo("harrowfen-park.circuit.geojson"));
+    Scripts.Answer car = scripts.upload(CARS, "c.json", Scripts.demo("teal-coupe.car.json"));
+    assertThat(circuit.status().value()).isEqualTo(201);
+    assertThat(circuit.body().path("corners").asInt()).isEqualTo(13);
+    assertThat(car.status().value()).isEqualTo(201);
+    assertThat(car.body().path("warnings")).isEmpty();
+  }
+
+  @Test
+  void truncatedJsonIsRefusedWithItsLine() {
+    String before = stored();
+    byte[] whole = Scripts.demo("harrowfen-park.circuit.geojson");
+    Scripts.Answer answer =
+        scripts.upload(CIRCUITS, "cut.geojson", Arrays.copyOf(whole, whole.length / 3));
+    assertThat(answer.status().value()).isEqualTo(422);
+    assertThat(answer.body().path("line").asInt()).isPositive();
+    assertThat(answer.body().path("detail").asText())
+        .contains("cut off")
+        .contains("Nothing was stored");
+    assertThat(stored()).isEqualTo(before);
+  }
+
+  @Test
+  void aCentrelineOfTwoPointsIsRefused() {
+    String before = stored();
+    Scripts.Answer answer = scripts.upload(CIRCUITS, "two.csv", ring(2));
+    assertThat(answer.status().value()).isEqualTo(422);
+    assertThat(answer.body().path("detail").asText()).contains("point");
+    assertThat(stored()).isEqualTo(before);
+  }
+
+  @Test
+  void aCarWithoutGearsIsRefusedWithItsPointer() {
+    String before = stored();
+    ObjectNode car = (ObjectNode) JsonFiles.parse(Scripts.demo("teal-coupe.car.json"));
+    ((ObjectNode) car.get("gearbox")).remove("ratios");
+    Scripts.Answer answer = scripts.upload(CARS, "car.json", JsonFiles.write(car));
+    assertThat(answer.status().value()).isEqualTo(422);
+    assertThat(answer.body().path("pointer").asText()).isEqualTo("/gearbox/ratios");
+    assertThat(answer.body().path("type").asText()).isEqualTo("urn:marvek:problem:bad-file");
+    assertThat(stored()).isEqualTo(before);
+  }
+
+  @Test
+  void aBookWithOneBadPartStoresNothing() {
+    String id = scripts.get("/api/books").body().get(0).path("id").asText();
+    ObjectNode book =
+        (ObjectNode) JsonFiles.parse(scripts.download("/api/books/" + id + "/export"));
+    ((ObjectNode) book.at("/revisions/1")).put("createdAt", "soon");
+    String before = stored();
+    Scripts.Answer answer =
+        scripts.upload("/api/books/import", "b.book.json", JsonFiles.write(book));
+    assertThat(answer.status().value()).isEqualTo(422);
+    assertThat(answer.body().path("pointer").asText()).isEqualTo("/revisions/1/createdAt");
+    assertThat(stored()).isEqualTo(before);
+  }
+
+  @Test
+  void aCircuitInKilometresIsRefusedWithAGuessAtTheReason() {
+    Scripts.Answer answer = scripts.upload(CIRCUITS, "km.csv", ring(140, 0.12));
+    assertThat(answer.status().value()).isEqualTo(422);
+    assertThat(answer.body().path("line").asInt()).isPositive();
+    assertThat(answer.body().path("detail").asText()).contains("apart");
+  }
+
+  @Test
+  void filesBeyondTheLimitAreRefused() {
+    String before = stored();
+    Scripts.Answer answer = scripts.upload(CIRCUITS, "big.csv", new byte[65 * 1024 * 1024]);
+    assertThat(answer.status().value()).isEqualTo(413);
+    assertThat(answer.body().path("detail").asText()).contains("64 MB");
+    assertThat(stored()).isEqualTo(before);
+  }
+
+  @Test
+  void aFormWithoutAFileIsAProblem() {
+    Scripts.Answer answer = scripts.post(CARS, Map.of());
+    assertThat(answer.status().is4xxClientError()).isTrue();
+    assertThat(http.getForEntity("/api/books/none", String.class).getHeaders().getContentType())
+        .isEqualTo(MediaType.APPLICATION_PROBLEM_JSON);
+  }
+}

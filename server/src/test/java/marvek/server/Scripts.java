@@ -1,0 +1,72 @@
+package marvek.server;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.Map;
+import marvek.formats.JsonFiles;
+import org.springframework.boot.test.web.client.TestRestTemplate;
+import org.springframework.core.io.ByteArrayResource;
+import org.springframework.http.HttpEntity;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.util.LinkedMultiValueMap;
+
+/** Calls the server over HTTP as a script would. */
+public record Scripts(TestRestTemplate http) {
+  /** Status and JSON body of an answer. */
+  public record Answer(HttpStatusCode status, JsonNode body) {}
+
+  public static byte[] demo(String name) {
+    try (InputStream in = Scripts.class.getResourceAsStream("/marvek/demo/" + name)) {
+      return in.readAllBytes();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  public Answer get(String path) {
+    return answer(http.getForEntity(path, byte[].class));
+  }
+
+  public byte[] download(String path) {
+    return http.getForObject(path, byte[].class);
+  }
+
+  public Answer post(String path, Object body) {
+    return answer(http.postForEntity(path, body, byte[].class));
+  }
+
+  public Answer upload(String path, String fileName, byte[] content) {
+    return upload(path, fileName, content, Map.of());
+  }
+
+  public Answer upload(String path, String fileName, byte[] content, Map<String, String> more) {
+    LinkedMultiValueMap<String, Object> form = new LinkedMultiValueMap<>();
+    form.add(
+        "file",
+        new ByteArrayResource(content) {
+          @Override
+          public String getFilename() {
+            return fileName;
+          }
+        });
+    more.forEach(form::add);
+    HttpHeaders headers = new HttpHeaders();
+    headers.setContentType(MediaType.MULTIPART_FORM_DATA);
+    return answer(http.postForEntity(path, new HttpEntity<>(form, headers), byte[].class));
+  }
+
+  public Answer upload(String path, String fileName, String content) {
+    return upload(path, fileName, content.getBytes(StandardCharsets.UTF_8));
+  }
+
+  private static Answer answer(ResponseEntity<byte[]> response) {
+    byte[] body = response.getBody();
+    return new Answer(response.getStatusCode(), body == null ? null : JsonFiles.parse(body));
+  }
+}

@@ -1,0 +1,89 @@
+package marvek.server;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.springframework.boot.test.util.TestPropertyValues;
+import org.springframework.context.ApplicationContextInitializer;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.util.FileSystemUtils;
+
+/** A real PostgreSQL of its own for the tests of a module, thrown away at the end of its run. */
+public final class TestDatabase
+    implements ApplicationContextInitializer<ConfigurableApplicationContext> {
+  private static TestDatabase running;
+
+  private final Path folder;
+  private final String port;
+  private final String password;
+
+  /** Spring makes one for each context; all share the one that runs. */
+  public TestDatabase() {
+    this.folder = null;
+    this.port = null;
+    this.password = null;
+  }
+
+  private TestDatabase(Path folder, String port, String password) {
+    this.folder = folder;
+    this.port = port;
+    this.password = password;
+  }
+
+  @Override
+  public void initialize(ConfigurableApplicationContext context) {
+    TestDatabase database = started();
+    TestPropertyValues.of(
+            "spring.datasource.url=jdbc:postgresql://127.0.0.1:" + database.port + "/marvek",
+            "spring.datasource.username=marvek",
+            "spring.datasource.password=" + database.password)
+        .applyTo(context);
+  }
+
+  private static synchronized TestDatabase started() {
+    if (running == null) {
+      try {
+        Path folder = Files.createTempDirectory("marvek-test");
+        String[] answer = cluster("up", folder).strip().split(" ");
+        TestDatabase database = new TestDatabase(folder, answer[0], answer[1]);
+        Runtime.getRuntime().addShutdownHook(new Thread(database::throwAway));
+        running = database;
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
+      }
+    }
+    return running;
+  }
+
+  private void throwAway() {
+    try {
+      cluster("down", folder);
+      FileSystemUtils.deleteRecursively(folder);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private static String cluster(String what, Path folder) throws IOException {
+    Process process =
+        new ProcessBuilder(script().toString(), what, folder.toString())
+            .redirectError(ProcessBuilder.Redirect.INHERIT)
+            .start();
+    String answer = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+    try {
+      if (process.waitFor() != 0) {
+        throw new IOException("scripts/cluster " + what + " failed: " + answer);
+      }
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+    return answer;
+  }
+
+  /** The script lies in the project's root, one folder above each module. */
+  private static Path script() {
+    return Path.of("..", "scripts", "cluster").toAbsolutePath().normalize();
+  }
+}
