@@ -102,7 +102,7 @@ export function cornerSpan(
   return { x0, x1, mid: (x0 + x1) / 2 };
 }
 
-/** Outline of the circuit in plan, fitted into a box, and where a station is in it. */
+/** Outline of the circuit in plan, fitted into a box, and where a station is in it; `aside` in pixels to the left. */
 export function circuitPlan(trace: Trace, width: number, height: number) {
   const xs = trace.x_m;
   const ys = trace.y_m;

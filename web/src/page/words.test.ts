@@ -1,0 +1,65 @@
+import { describe, expect, it } from 'vitest';
+import type { MarkReference, TraceCorner } from '../api/types';
+import { describe as describeCorner, gearsBetween, markWords } from './words';
+
+const metres = (m: number) => `${Math.round(m)} m`;
+const board = (offset_m: number, side: MarkReference['side'] = 'left'): MarkReference => ({
+  mark: '100 board',
+  side,
+  offset_m,
+  thing: 'the 100 board, left',
+  text: '',
+});
+
+describe('a point in words', () => {
+  it('is told past, before, at or under its mark', () => {
+    expect(markWords(board(12), metres)).toBe('12 m past the 100 board, left');
+    expect(markWords(board(-8), metres)).toBe('8 m before the 100 board, left');
+    expect(markWords(board(1), metres)).toBe('at the 100 board, left');
+    expect(markWords(board(0, 'over'), metres)).toBe('under the 100 board, left');
+  });
+
+  it("takes the driver's units", () => {
+    expect(markWords(board(9.144), (m) => `${Math.round(m / 0.9144)} yd`)).toBe(
+      '10 yd past the 100 board, left',
+    );
+  });
+});
+
+describe('gears', () => {
+  it('names the ones between', () => {
+    expect(gearsBetween({ approach: 5, corner: 2, downshifts_m: [] })).toBe('4 · 3');
+    expect(gearsBetween({ approach: 3, corner: 2, downshifts_m: [] })).toBe('');
+    expect(gearsBetween({ approach: 3, corner: 4, downshifts_m: [] })).toBe('');
+  });
+});
+
+describe('a corner in a line', () => {
+  const corner: TraceCorner = {
+    number: 4,
+    name: 'Mill',
+    direction: 'RIGHT',
+    fromM: 0,
+    toM: 90,
+    lengthM: 90,
+    angleDeg: 118,
+    tightestRadiusM: 27,
+    gradePct: -4.2,
+    bankingDeg: -2,
+    vertical: 0,
+    linkWithNext: false,
+    kind: 'CHICANE_PART',
+  };
+
+  it('says direction, kind, radius, grade and camber', () => {
+    expect(describeCorner(corner, metres)).toBe(
+      'right 118° · chicane part · tightest 27 m · 4 % downhill · off-camber 2°',
+    );
+  });
+
+  it('leaves out what is flat', () => {
+    expect(describeCorner({ ...corner, gradePct: 0.3, bankingDeg: 0 }, metres)).toBe(
+      'right 118° · chicane part · tightest 27 m',
+    );
+  });
+});
