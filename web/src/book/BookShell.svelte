@@ -51,7 +51,11 @@
   const withControl: Record<string, () => void> = {
     z: () => book.undo(),
     y: () => book.redo(),
-    s: () => (keeping = book.changes > 0),
+    s: () => {
+      // What stands typed in a field counts once the field is left.
+      (document.activeElement as HTMLElement | null)?.blur();
+      keeping = book.changes > 0;
+    },
   };
 
   function onkeydown(event: KeyboardEvent) {
@@ -109,7 +113,11 @@
 {#if book.view}
   <div class="flex">
     <main class="min-w-0 grow pl-4" aria-busy={book.computing}>{@render children()}</main>
-    <Tabs id={book.id} pages={book.view.revision.pages} current={number} />
+    <Tabs
+      id={book.id}
+      pages={book.view.revision.pages}
+      current={route.pathname.endsWith('/compare') ? -1 : number}
+    />
   </div>
   <DraftBar bind:keeping />
 {:else if !book.problem}

@@ -4,7 +4,7 @@
   interface Props {
     id: string;
     pages: CornerPage[];
-    /** Corner that is open; 0 for the whole lap. */
+    /** Corner that is open; 0 for the whole lap, −1 for none of them. */
     current: number;
   }
   const { id, pages, current }: Props = $props();

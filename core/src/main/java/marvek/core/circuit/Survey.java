@@ -58,7 +58,11 @@ public final class Survey {
     int n = x.length;
     if (n < 4) {
       throw new InvalidValueException(
-          "centreline", "has " + n + " point(s); a road needs at least 4, better one every 5 m");
+          "centreline",
+          "has "
+              + n
+              + (n == 1 ? " point" : " points")
+              + "; a road needs at least 4, one every 5 m");
     }
     for (double[] column : new double[][] {y, z, widthLeft, widthRight, banking}) {
       if (column.length != n) {

@@ -60,6 +60,9 @@ public record Reference(
     return SmoothLine.find(road, corridor, circuit.zones()).path();
   }
 
+  /** No point of a corner lies farther from it; more is a slip of the finger (own assumption). */
+  private static final double FARTHEST_POINT_M = 900;
+
   /** Solves the lap on a basis and writes its pages. */
   public static Reference on(Basis basis, Conditions conditions, List<OwnValues> own) {
     Lap modelLap = SpeedProfile.solve(basis.path(), basis.vehicle(), conditions);
@@ -70,7 +73,7 @@ public record Reference(
           basis.path(), modelLap, modelLap, basis.corners(), modelPages, modelPages, List.of());
     }
     checkCornersExist(modelPages, own);
-    checkStations(basis.path().road(), own);
+    checkStations(basis.path().road(), modelPages, own);
     OwnValuesOnLap.Limits limits = OwnValuesOnLap.of(modelLap, modelPages, own);
     Lap lap = SpeedProfile.solve(basis.path(), basis.vehicle(), conditions, limits.options());
     MarkChooser marks = new MarkChooser(basis.circuit().marks(), basis.path().road());
@@ -91,20 +94,39 @@ public record Reference(
     }
   }
 
-  private static void checkStations(Road road, List<OwnValues> own) {
+  private static void checkStations(Road road, List<CornerPage> pages, List<OwnValues> own) {
     for (OwnValues values : own) {
-      station(road, "brake.at_m", values.brakeAtM());
-      station(road, "turnIn.at_m", values.turnInM());
-      station(road, "trailBrake.release_m", values.releaseM());
-      station(road, "throttle.first_m", values.throttleFirstM());
-      station(road, "throttle.full_m", values.throttleFullM());
+      double corner =
+          pages.stream()
+              .filter(page -> page.corner() == values.corner())
+              .mapToDouble(CornerPage::fromM)
+              .findFirst()
+              .orElseThrow();
+      station(road, corner, "brake.at_m", values.brakeAtM());
+      station(road, corner, "turnIn.at_m", values.turnInM());
+      station(road, corner, "trailBrake.release_m", values.releaseM());
+      station(road, corner, "throttle.first_m", values.throttleFirstM());
+      station(road, corner, "throttle.full_m", values.throttleFullM());
     }
   }
 
-  private static void station(Road road, String field, Double value) {
-    if (value != null && value > road.lengthM()) {
+  private static void station(Road road, double cornerM, String field, Double value) {
+    if (value == null) {
+      return;
+    }
+    if (value > road.lengthM()) {
       throw new InvalidValueException(
           field, "(" + value + ") lies beyond the lap of " + Math.round(road.lengthM()) + " m");
+    }
+    double away = Math.abs(road.offsetBetween(value, cornerM));
+    if (away > FARTHEST_POINT_M) {
+      throw new InvalidValueException(
+          field,
+          "("
+              + Math.round(value)
+              + " m) lies "
+              + Math.round(away)
+              + " m from its corner: is it meant for another corner?");
     }
   }
 

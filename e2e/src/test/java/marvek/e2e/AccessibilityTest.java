@@ -1,0 +1,61 @@
+package marvek.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.results.Rule;
+import com.deque.html.axecore.selenium.AxeBuilder;
+import java.util.List;
+import marvek.server.ServerTest;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** Every screen in both themes against axe-core's rules (WCAG 2.x A and AA among them). */
+@ServerTest
+class AccessibilityTest {
+  @LocalServerPort private int port;
+  private Browser browser;
+
+  @BeforeEach
+  void start() {
+    browser = new Browser(port);
+  }
+
+  @AfterEach
+  void end() {
+    browser.close();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "paper, '', table",
+    "garage, '', table",
+    "paper, /corner/4, article",
+    "garage, /corner/8, article",
+    "paper, /compare, table",
+    "garage, /compare, table",
+    "paper, /shelf, ul",
+    "garage, /new, form"
+  })
+  void noSeriousViolation(String theme, String screen, String there) {
+    browser.openBook();
+    boolean ofTheBook = !screen.equals("/shelf") && !screen.equals("/new");
+    String book = browser.path().replaceFirst("^(/books/[^/]+).*$", "$1");
+    browser.prefer(theme, "km/h", "m");
+    browser.open(ofTheBook ? book + screen : screen);
+    browser.see(there);
+    List<String> serious =
+        new AxeBuilder()
+            .analyze(browser.driver()).getViolations().stream()
+                .filter(rule -> List.of("serious", "critical").contains(rule.getImpact()))
+                .map(AccessibilityTest::told)
+                .toList();
+    assertThat(serious).isEmpty();
+  }
+
+  private static String told(Rule rule) {
+    return rule.getId() + ": " + rule.getNodes().stream().map(n -> n.getHtml()).toList();
+  }
+}

@@ -1,0 +1,155 @@
+package marvek.e2e;
+
+import java.io.File;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.Map;
+import org.openqa.selenium.By;
+import org.openqa.selenium.JavascriptExecutor;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.OutputType;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.chrome.ChromeDriver;
+import org.openqa.selenium.chrome.ChromeDriverService;
+import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.support.ui.ExpectedConditions;
+import org.openqa.selenium.support.ui.WebDriverWait;
+import org.springframework.util.FileSystemUtils;
+
+/** Headless Chromium of 1280×800 with a fresh profile, and the gestures of a driver. */
+final class Browser implements AutoCloseable {
+  private static final Duration PATIENCE = Duration.ofSeconds(20);
+
+  private final String root;
+  private final Path profile;
+  private final ChromeDriver driver;
+
+  Browser(int port) {
+    root = "http://127.0.0.1:" + port;
+    try {
+      profile = Files.createTempDirectory("marvek-browser");
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    ChromeOptions options = new ChromeOptions();
+    options.setBinary("/usr/bin/chromium");
+    options.addArguments(
+        "--headless",
+        "--no-sandbox",
+        "--disable-gpu",
+        "--disable-quic",
+        "--no-first-run",
+        "--disable-background-networking",
+        "--disable-component-update",
+        "--disable-sync",
+        "--user-data-dir=" + profile);
+    ChromeDriverService service =
+        new ChromeDriverService.Builder()
+            .usingDriverExecutable(new File("/usr/bin/chromedriver"))
+            .build();
+    driver = new ChromeDriver(service, options);
+    driver.executeCdpCommand(
+        "Emulation.setDeviceMetricsOverride",
+        Map.of("width", 1280, "height", 800, "deviceScaleFactor", 1, "mobile", false));
+  }
+
+  ChromeDriver driver() {
+    return driver;
+  }
+
+  void open(String path) {
+    driver.get(root + path);
+  }
+
+  /** Opens the first screen and waits until the lap is there. */
+  void openBook() {
+    open("/");
+    see("[data-lap]");
+  }
+
+  WebElement see(String css) {
+    return until().until(ExpectedConditions.visibilityOfElementLocated(By.cssSelector(css)));
+  }
+
+  void seeText(String css, String text) {
+    until().until(ExpectedConditions.textToBePresentInElementLocated(By.cssSelector(css), text));
+  }
+
+  void seeNoMore(String css) {
+    until().until(ExpectedConditions.invisibilityOfElementLocated(By.cssSelector(css)));
+  }
+
+  private WebDriverWait until() {
+    return new WebDriverWait(driver, PATIENCE);
+  }
+
+  void click(String css) {
+    until().until(ExpectedConditions.elementToBeClickable(By.cssSelector(css))).click();
+  }
+
+  /** Presses the button that carries a text. */
+  void press(String text) {
+    By button = By.xpath("//button[contains(normalize-space(.), '" + text + "')]");
+    until().until(ExpectedConditions.elementToBeClickable(button)).click();
+  }
+
+  /** Types into a field in the place of what it holds, and leaves it. */
+  void type(String css, String value) {
+    WebElement field = see(css);
+    field.sendKeys(Keys.chord(Keys.CONTROL, "a"), value, Keys.TAB);
+  }
+
+  void key(CharSequence... keys) {
+    driver.switchTo().activeElement().sendKeys(keys);
+  }
+
+  void chooseFile(String css, Path file) {
+    driver.findElement(By.cssSelector(css)).sendKeys(file.toString());
+  }
+
+  String text(String css) {
+    return see(css).getText();
+  }
+
+  String value(String css) {
+    return see(css).getDomProperty("value");
+  }
+
+  /** Path of the screen that is open. */
+  String path() {
+    return driver.getCurrentUrl().substring(root.length());
+  }
+
+  void reload() {
+    driver.navigate().refresh();
+  }
+
+  /** Keeps a choice as the header's buttons would, then reloads. */
+  void prefer(String theme, String speed, String length) {
+    ((JavascriptExecutor) driver)
+        .executeScript(
+            "localStorage.setItem('marvek.preferences', JSON.stringify({theme: arguments[0],"
+                + " speed: arguments[1], length: arguments[2]}))",
+            theme,
+            speed,
+            length);
+    reload();
+  }
+
+  byte[] picture() {
+    return driver.getScreenshotAs(OutputType.BYTES);
+  }
+
+  @Override
+  public void close() {
+    driver.quit();
+    try {
+      FileSystemUtils.deleteRecursively(profile);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+}

@@ -1,0 +1,205 @@
+package marvek.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.net.URI;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.Locale;
+import marvek.server.Scripts;
+import marvek.server.ServerTest;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestMethodOrder;
+import org.junit.jupiter.api.io.TempDir;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** What a driver does in an evening, in a real browser. */
+@ServerTest
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+class JourneyTest {
+  private static final String BRAKE = "input[aria-label^='Brake point']";
+
+  @LocalServerPort private int port;
+  @TempDir private Path folder;
+  private Browser browser;
+
+  @BeforeEach
+  void start() {
+    browser = new Browser(port);
+  }
+
+  @AfterEach
+  void end() {
+    browser.close();
+  }
+
+  @Test
+  @Order(1)
+  void fromTheFirstScreenToThePrintedCard() throws Exception {
+    browser.openBook();
+    assertThat(browser.text("h1")).isEqualTo("Harrowfen Park, Teal Coupé");
+    assertThat(browser.text("[data-lap]")).contains("1:5").contains("km/h").contains("g braking");
+    assertThat(browser.driver().findElements(By.cssSelector("table tbody tr"))).hasSize(13);
+
+    browser.click("nav[aria-label='Corners'] a[aria-label^='Corner 4 ']");
+    browser.seeText("h1", "Long Hythe");
+    assertThat(browser.text("article")).contains("150 board").contains("% still on");
+    browser.key(Keys.ARROW_RIGHT);
+    browser.seeText("h1", "Cooper");
+    browser.key(Keys.ARROW_LEFT);
+    browser.seeText("h1", "Long Hythe");
+
+    String card = browser.see("[data-card]").getDomProperty("href");
+    byte[] pdf;
+    try (var in = URI.create(card).toURL().openStream()) {
+      pdf = in.readAllBytes();
+    }
+    try (PDDocument document = Loader.loadPDF(pdf)) {
+      String text = new PDFTextStripper().getText(document);
+      assertThat(text).contains("Long Hythe").contains("Revision 2").contains("km/h");
+    }
+  }
+
+  @Test
+  @Order(2)
+  void anEditIsAnsweredUndoneRedoneAndKept() {
+    browser.openBook();
+    browser.click("nav[aria-label='Corners'] a[aria-label^='Corner 9 ']");
+    browser.seeText("h1", "Quarry");
+    int before = Integer.parseInt(browser.value(BRAKE));
+    browser.type(BRAKE, String.valueOf(before + 10));
+    browser.seeText("[data-answer]", "slower");
+    browser.seeText("ol", "yours");
+
+    browser.press("Undo");
+    browser.seeText("aside", "no changes");
+    browser.press("Redo");
+    browser.seeText("aside", "1 change");
+
+    browser.reload();
+    browser.seeText("aside", "1 change");
+
+    browser.press("Keep as revision 3");
+    browser.see("dialog input").sendKeys("Ten metres in hand until the kerb is checked");
+    browser.click("dialog button.btn-primary");
+    browser.seeNoMore("aside");
+    browser.seeText("header", "revision 3");
+
+    browser.open(browser.path().replaceAll("/corner/.*", "/compare"));
+    browser.seeText("table", "Quarry");
+    assertThat(browser.text("main")).contains("brake at").contains("slower").contains("yours");
+  }
+
+  @Test
+  @Order(3)
+  void aValueThatCannotBeIsRefusedAndTheDraftStaysWhole() {
+    browser.openBook();
+    browser.click("nav[aria-label='Corners'] a[aria-label^='Corner 1 ']");
+    browser.seeText("h1", "Sluice");
+    browser.type(BRAKE, "-2200");
+    browser.seeText("[role=alert]", "another corner");
+    browser.seeText("aside", "no changes");
+    browser.key("b");
+    browser.see("[data-lap]");
+    browser.type("input[aria-label^='Wind,']", "300");
+    browser.seeText("aside", "no changes");
+  }
+
+  @Test
+  @Order(4)
+  void unitsChangeEverywhereAtOnce() {
+    browser.openBook();
+    browser.prefer("garage", "mph", "ft");
+    browser.see("[data-lap]");
+    assertThat(browser.text("main")).contains("mph").contains(" ft ").doesNotContain("km/h");
+    assertThat(browser.see("[data-card]").getDomProperty("href")).contains("mph").contains("ft");
+  }
+
+  @Test
+  @Order(5)
+  void wetConditionsAreAnswered() {
+    browser.openBook();
+    String dry = browser.text("[data-lap] strong");
+    browser.see("select[aria-label='Surface']").sendKeys("wet");
+    browser.seeText("aside", "slower");
+    assertThat(browser.text("[data-lap] strong")).isNotEqualTo(dry).startsWith("2:");
+    browser.press("Discard");
+    browser.seeText("[data-lap]", dry);
+  }
+
+  @Test
+  @Order(6)
+  void theKeysAreShown() {
+    browser.openBook();
+    browser.key("?");
+    browser.seeText("dialog", "Ctrl S");
+    browser.key(Keys.ESCAPE);
+    browser.seeNoMore("dialog");
+    browser.key("1");
+    browser.seeText("h1", "Sluice");
+    browser.key("b");
+    browser.see("[data-lap]");
+  }
+
+  @Test
+  @Order(7)
+  void threeBadFilesAreRefusedWithAdvice() throws Exception {
+    byte[] circuit = Scripts.demo("harrowfen-park.circuit.geojson");
+    Path cut = folder.resolve("cut.circuit.geojson");
+    Files.write(cut, Arrays.copyOf(circuit, circuit.length / 2));
+    Path two = folder.resolve("two.centreline.csv");
+    Files.writeString(two, "x_m,y_m,width_left_m,width_right_m\n0,0,5,5\n10,0,5,5\n");
+    Path gearless = folder.resolve("gearless.car.json");
+    String car = new String(Scripts.demo("teal-coupe.car.json"), StandardCharsets.UTF_8);
+    Files.writeString(gearless, car.replace("\"ratios\"", "\"cogs\""));
+
+    browser.open("/new");
+    browser.chooseFile("[data-take=circuit]", cut);
+    browser.seeText("[role=alert]", "cut off");
+    assertThat(browser.text("[role=alert]")).contains("Line ").contains("Nothing was stored");
+    browser.press("Close");
+    browser.chooseFile("[data-take=circuit]", two);
+    browser.seeText("[role=alert]", "2 points");
+    browser.press("Close");
+    browser.chooseFile("[data-take=car]", gearless);
+    browser.seeText("[role=alert]", "/gearbox/ratios");
+    assertThat(browser.text("[role=alert]")).contains("missing");
+    assertThat(browser.driver().findElements(By.cssSelector("#circuit option"))).hasSize(1);
+    assertThat(browser.driver().findElements(By.cssSelector("#car option"))).hasSize(1);
+  }
+
+  @Test
+  @Order(8)
+  void aNewBookFromOnesOwnFiles() throws Exception {
+    StringBuilder rows = new StringBuilder("x_m,y_m,width_left_m,width_right_m\n");
+    for (int i = 0; i < 200; i++) {
+      double angle = 2 * Math.PI * i / 200;
+      rows.append(
+          String.format(
+              Locale.ROOT, "%.2f,%.2f,5,5%n", 300 * Math.cos(angle), 120 * Math.sin(angle)));
+    }
+    Path oval = folder.resolve("Mill Oval.centreline.csv");
+    Files.writeString(oval, rows);
+
+    browser.open("/new");
+    browser.chooseFile("[data-take=circuit]", oval);
+    browser.seeText("[role=status]", "Mill Oval");
+    assertThat(browser.text("[role=status]")).contains("No column z_m");
+    browser.press("Compute the reference");
+    browser.see("[data-lap]");
+    assertThat(browser.text("h1")).contains("Mill Oval");
+    browser.open("/shelf");
+    browser.seeText("main", "Mill Oval");
+  }
+}

@@ -1,0 +1,82 @@
+package marvek.e2e;
+
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.io.InputStream;
+import java.net.URI;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import javax.imageio.ImageIO;
+import marvek.server.ServerTest;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.rendering.PDFRenderer;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/**
+ * Not a test: takes the pictures of docs/screenshots from the demo book, for {@code ./marvek
+ * shots}.
+ */
+@ServerTest
+@EnabledIfSystemProperty(named = "shots", matches = "true")
+class Screenshots {
+  private static final Path FOLDER = Path.of("..", "docs", "screenshots");
+
+  @LocalServerPort private int port;
+
+  @Test
+  void take() throws IOException {
+    Files.createDirectories(FOLDER);
+    try (Browser browser = new Browser(port)) {
+      browser.openBook();
+      String book = browser.path().replaceFirst("^(/books/[^/]+).*$", "$1");
+      for (String theme : new String[] {"paper", "garage"}) {
+        browser.prefer(theme, "km/h", "m");
+        take(browser, book, "table", "book-" + theme);
+        take(browser, book + "/corner/4", "article", "page-" + theme);
+      }
+      browser.prefer("paper", "km/h", "m");
+      take(browser, book + "/compare", "table", "compare");
+      take(browser, "/shelf", "ul a", "shelf");
+      take(browser, "/new", "form", "new-book");
+      browser.open(book + "/corner/11");
+      browser.type("input[aria-label^='Brake point']", "14");
+      browser.seeText("[data-answer]", "slower");
+      save(browser.picture(), "draft");
+    }
+    card();
+  }
+
+  private static void take(Browser browser, String path, String there, String name)
+      throws IOException {
+    browser.open(path);
+    browser.see(there);
+    save(browser.picture(), name);
+  }
+
+  private static void save(byte[] png, String name) throws IOException {
+    Files.write(FOLDER.resolve(name + ".png"), png);
+  }
+
+  private void card() throws IOException {
+    String books = read("/api/books");
+    String id = books.replaceFirst("(?s)^.*?\"id\":\"([^\"]+)\".*$", "$1");
+    try (InputStream in = open("/api/books/" + id + "/revisions/2/card.pdf");
+        PDDocument document = Loader.loadPDF(in.readAllBytes())) {
+      BufferedImage image = new PDFRenderer(document).renderImageWithDPI(0, 120);
+      ImageIO.write(image, "png", FOLDER.resolve("card.png").toFile());
+    }
+  }
+
+  private String read(String path) throws IOException {
+    try (InputStream in = open(path)) {
+      return new String(in.readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
+    }
+  }
+
+  private InputStream open(String path) throws IOException {
+    return URI.create("http://127.0.0.1:" + port + path).toURL().openStream();
+  }
+}
