@@ -22,7 +22,7 @@
         2,
       )} g sideways · {view.trace.topBraking_g.toFixed(2)} g braking
     </p>
-    <p class="text-neutral min-w-0 grow truncate text-right">
+    <p class="text-neutral min-w-0 grow truncate text-right" title={book.base!.revision.reason}>
       {book.base!.revision.reason}
     </p>
   </div>
@@ -32,6 +32,10 @@
     <div class="w-[296px] shrink-0">
       <CircuitPlan {view} {pointed} />
       <ConditionsForm />
+      <p class="text-neutral pt-3 text-[0.95rem] leading-snug">
+        Open a corner, type another number, and see what it costs. <kbd class="figures">?</kbd> shows
+        the keys. Estimates of a model: work up from the safe marks, on closed courses only.
+      </p>
     </div>
   </div>
 </div>

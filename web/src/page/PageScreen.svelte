@@ -22,7 +22,7 @@
 
 <svelte:head><title>{page.corner} {page.name} · {book.book!.name} · Marvek</title></svelte:head>
 <div class="flex gap-4 pb-20">
-  <div class="sticky top-2 w-[600px] shrink-0 self-start">
+  <div class="sticky top-2 w-[620px] shrink-0 self-start">
     <Strip {page} trace={view.trace} />
   </div>
   <article class="min-w-0 grow">

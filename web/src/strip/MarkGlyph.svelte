@@ -7,7 +7,7 @@
   const frame = useFrame();
   const f = $derived(frame());
   const left = $derived(placed.mark.side !== 'RIGHT');
-  const x = $derived(left ? f.leftMargin - 38 : f.rightMargin + 38);
+  const x = $derived(left ? f.leftMargin - 35 : f.rightMargin + 35);
   const weight = $derived(placed.chosen ? 2.6 : 1.3);
   const edges = $derived(edgesAt(f, placed.y));
 </script>

@@ -25,11 +25,11 @@
   <line x1={at - 4} x2={at + 4} y1={dim.yPlate} y2={dim.yPlate} class="dim" />
 {/each}
 {#each words as word (word.key)}
-  {@const at = x(word.side, 60)}
+  {@const at = x(word.side, 56)}
   {#if Math.abs(word.y - word.from) > 7}
     <line
-      x1={x(word.side, 54)}
-      x2={x(word.side, 58)}
+      x1={x(word.side, 50)}
+      x2={x(word.side, 54)}
       y1={word.from}
       y2={word.y}
       stroke="var(--quiet)"

@@ -19,6 +19,8 @@
     <line x1={x} y1={y} x2={shownX} y2={shownY} stroke="var(--ink)" />
     <circle cx={x} cy={y} r="3" fill="var(--ink)" />
   {/if}
+{/each}
+{#each plates as { plate, shownX, shownY } (plate.name)}
   <g transform="translate({shownX} {shownY})">
     <title>{plate.name}</title>
     <PlateShape letter={plate.letter} shape={plate.shape} />

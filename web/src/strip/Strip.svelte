@@ -15,10 +15,10 @@
     width?: number;
     height?: number;
   }
-  const { page, trace, width = 600, height = 690 }: Props = $props();
+  const { page, trace, width = 620, height = 690 }: Props = $props();
 
   const frame = $derived(
-    frameOf(trace, windowOf(page, trace), { width, height, left: 158, right: 218 }),
+    frameOf(trace, windowOf(page, trace), { width, height, left: 172, right: 234 }),
   );
   provideFrame(() => frame);
 </script>

@@ -109,7 +109,7 @@ export interface Caption {
 }
 
 const LINE_PX = 13;
-const LONGEST = 15;
+const LONGEST = 13;
 
 /** Breaks a label into at most three short lines. */
 export function breakLines(text: string): string[] {

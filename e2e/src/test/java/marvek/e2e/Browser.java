@@ -8,7 +8,6 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.Map;
 import org.openqa.selenium.By;
-import org.openqa.selenium.JavascriptExecutor;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.OutputType;
 import org.openqa.selenium.WebElement;
@@ -106,6 +105,11 @@ final class Browser implements AutoCloseable {
     driver.switchTo().activeElement().sendKeys(keys);
   }
 
+  /** Takes the focus away, for a picture without its ring. */
+  void leaveField() {
+    driver.executeScript("document.activeElement.blur()");
+  }
+
   void chooseFile(String css, Path file) {
     driver.findElement(By.cssSelector(css)).sendKeys(file.toString());
   }
@@ -129,13 +133,12 @@ final class Browser implements AutoCloseable {
 
   /** Keeps a choice as the header's buttons would, then reloads. */
   void prefer(String theme, String speed, String length) {
-    ((JavascriptExecutor) driver)
-        .executeScript(
-            "localStorage.setItem('marvek.preferences', JSON.stringify({theme: arguments[0],"
-                + " speed: arguments[1], length: arguments[2]}))",
-            theme,
-            speed,
-            length);
+    driver.executeScript(
+        "localStorage.setItem('marvek.preferences', JSON.stringify({theme: arguments[0],"
+            + " speed: arguments[1], length: arguments[2]}))",
+        theme,
+        speed,
+        length);
     reload();
   }
 

@@ -44,6 +44,7 @@ class Screenshots {
       browser.open(book + "/corner/11");
       browser.type("input[aria-label^='Brake point']", "14");
       browser.seeText("[data-answer]", "slower");
+      browser.leaveField();
       save(browser.picture(), "draft");
     }
     card();
