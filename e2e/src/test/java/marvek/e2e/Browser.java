@@ -142,6 +142,16 @@ final class Browser implements AutoCloseable {
     reload();
   }
 
+  /** Time from the begin of the navigation to the largest paint so far [ms]. */
+  double largestPaintMillis() {
+    Object millis =
+        driver.executeAsyncScript(
+            "const done = arguments[0];"
+                + "new PerformanceObserver((list) => done(list.getEntries().at(-1).startTime))"
+                + ".observe({type: 'largest-contentful-paint', buffered: true});");
+    return ((Number) millis).doubleValue();
+  }
+
   byte[] picture() {
     return driver.getScreenshotAs(OutputType.BYTES);
   }

@@ -265,7 +265,7 @@ public final class GearPlan {
     private double cheapestAt(int k) {
       double cheapest = NEVER;
       for (int node = at(k, 1); node <= at(k, gears); node++) {
-        cheapest = Math.min(cheapest, cost[node]);
+        cheapest = cost[node] < cheapest ? cost[node] : cheapest;
       }
       return cheapest;
     }
@@ -304,9 +304,8 @@ public final class GearPlan {
           stay[g] = braking[i] ? 0 : ds * (1 / limiter - 1 / v[i]);
         } else {
           // The last term only breaks ties where grip decides: it prefers the livelier gear.
-          double missing =
-              bestDrive[i] > 0 ? Math.max(0, bestDrive[i] - driveline.forceN(g, v[i])) : 0;
-          stay[g] = massTerm * missing + 1e-9 * ds * g;
+          double missing = bestDrive[i] - driveline.forceN(g, v[i]);
+          stay[g] = (missing > 0 ? massTerm * missing : 0) + 1e-9 * ds * g;
         }
       }
     }

@@ -70,13 +70,20 @@ final class Sweep {
     if (free > cap + 2 * ds * CLEARLY_ABOVE_MPS2 && cap < STIFF_SHARE * gripLimit[to]) {
       return cap;
     }
-    double guess = Math.max(LEAST_W, Math.min(cap, free));
+    double guess = within(free, cap);
     double a1 = acceleration.at(to, guess);
-    double next = Math.max(LEAST_W, w0 + ds * (a0 + a1));
-    if (Math.min(cap, Math.max(guess, next)) > STIFF_SHARE * gripLimit[to]) {
+    double next = w0 + ds * (a0 + a1);
+    double highest = next > guess ? next : guess;
+    if ((highest < cap ? highest : cap) > STIFF_SHARE * gripLimit[to]) {
       next = implicit(to, ds, w0, a0, cap);
     }
-    return Math.max(LEAST_W, Math.min(cap, next));
+    return within(next, cap);
+  }
+
+  /** Between the least speed that is computed with and the cap. */
+  private static double within(double w, double cap) {
+    double capped = w < cap ? w : cap;
+    return capped > LEAST_W ? capped : LEAST_W;
   }
 
   /** Trapezoidal rule by false position (Illinois): the acceleration falls as the speed rises. */
