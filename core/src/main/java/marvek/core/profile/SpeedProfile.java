@@ -65,7 +65,7 @@ public final class SpeedProfile {
     start = slowestSample();
     brakeBackward();
     driveForward(Acceleration.bestGear(forces, driveline, options), braking);
-    GearPlan plan = GearPlan.choose(path, forces, driveline, vehicle, options, w, braking, start);
+    GearPlan plan = GearSearch.choose(path, forces, driveline, vehicle, options, w, braking, start);
     driveForward(Acceleration.inGears(forces, driveline, options, plan), limitedByGears(plan));
     return new Lap(path, forces, driveline, vehicle, plan, w, limit, converged);
   }
