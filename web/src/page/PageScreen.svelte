@@ -40,6 +40,9 @@
           </p>
         {/if}
         <Answer {page} />
+        {#each view.trace.remarks.filter((r) => r.corner === page.corner && r.field === 'crest') as remark (remark.text)}
+          <p class="text-warning font-semibold"><span aria-hidden="true">▲</span> {remark.text}</p>
+        {/each}
       </div>
       <Plan {page} trace={view.trace} />
     </div>

@@ -2,6 +2,7 @@ package marvek.core.page;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import marvek.core.InvalidValueException;
@@ -69,8 +70,9 @@ public record Reference(
     List<CornerPage> modelPages =
         PageWriter.write(basis.circuit(), basis.vehicle(), conditions, modelLap, basis.corners());
     if (own.isEmpty()) {
+      List<Remark> crests = crests(modelLap, modelPages);
       return new Reference(
-          basis.path(), modelLap, modelLap, basis.corners(), modelPages, modelPages, List.of());
+          basis.path(), modelLap, modelLap, basis.corners(), modelPages, modelPages, crests);
     }
     checkCornersExist(modelPages, own);
     checkStations(basis.path().road(), modelPages, own);
@@ -81,8 +83,36 @@ public record Reference(
     for (CornerPage page : withTimesOf(lap, modelLap, modelPages)) {
       pages.add(overlay(page, own, marks));
     }
-    return new Reference(
-        basis.path(), modelLap, lap, basis.corners(), modelPages, pages, limits.remarks());
+    List<Remark> remarks = new ArrayList<>(limits.remarks());
+    remarks.addAll(crests(lap, modelPages));
+    return new Reference(basis.path(), modelLap, lap, basis.corners(), modelPages, pages, remarks);
+  }
+
+  /** Where a crest and not grip holds the speed down, said at the corner in whose part it lies. */
+  private static List<Remark> crests(Lap lap, List<CornerPage> pages) {
+    Road road = lap.path().road();
+    List<Remark> remarks = new ArrayList<>();
+    for (int p = 0; p < pages.size(); p++) {
+      int from = road.indexOf(startM(pages.get(p)));
+      int to = road.indexOf(startM(pages.get((p + 1) % pages.size())));
+      for (int i = from; i != to; i = road.wrap(i + 1)) {
+        if (lap.heldByCrestAt(i)) {
+          String text =
+              String.format(
+                  Locale.ROOT,
+                  "The crest %.0f m from the start line would lift the car at more than %.0f km/h:"
+                      + " the speed is held there.",
+                  road.stationAt(i),
+                  3.6 * lap.speedAt(i));
+          remarks.add(new Remark(pages.get(p).corner(), "crest", text));
+          break;
+        }
+        if (!road.closed() && i == road.size() - 1) {
+          break;
+        }
+      }
+    }
+    return remarks;
   }
 
   private static void checkCornersExist(List<CornerPage> pages, List<OwnValues> own) {

@@ -6,6 +6,9 @@ import marvek.core.vehicle.Vehicle;
 
 /** A solved lap: speed, forces, gears and time at each sample of its path. Immutable. */
 public final class Lap {
+  /** Above this share of the limit (of its square) the limit is what holds the speed. */
+  private static final double AT_LIMIT = 0.995;
+
   private final Path path;
   private final Driveline driveline;
   private final double mass;
@@ -18,6 +21,7 @@ public final class Lap {
   private final double[] lateralUse;
   private final double[] longitudinal;
   private final boolean[] shifting;
+  private final boolean[] heldByCrest;
   private final int[] gear;
   private final List<GearPlan.Change> changes;
   private final boolean converged;
@@ -47,6 +51,7 @@ public final class Lap {
     longitudinal = new double[n];
     gear = new int[n];
     shifting = new boolean[n];
+    heldByCrest = new boolean[n];
     for (int i = 0; i < n; i++) {
       v[i] = Math.sqrt(w[i]);
       limit[i] = Math.sqrt(limitW[i]);
@@ -54,6 +59,7 @@ public final class Lap {
       engineForce[i] = driveline.forceN(gear[i], v[i]) * plan.driveShareAt(i);
       shifting[i] = plan.driveShareAt(i) < 1;
       lateralUse[i] = forces.lateralUse(i, w[i]);
+      heldByCrest[i] = w[i] >= AT_LIMIT * limitW[i] && forces.crestLimited(i);
     }
     for (int i = 0; i < path.elements(); i++) {
       time[i + 1] = time[i] + 2 * path.elementAt(i) / (v[i] + v[path.road().wrap(i + 1)]);
@@ -152,6 +158,11 @@ public final class Lap {
   /** Whether the drive is cut at a sample or next to it because a gear is being changed. */
   public boolean shiftingAt(int i) {
     return shifting[i] || shifting[path.road().wrap(i - 1)] || shifting[path.road().wrap(i + 1)];
+  }
+
+  /** Whether the speed is held down here because the car would leave the ground. */
+  public boolean heldByCrestAt(int i) {
+    return heldByCrest[i];
   }
 
   /** Share of the side grip used by cornering. */

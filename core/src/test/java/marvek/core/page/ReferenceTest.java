@@ -15,6 +15,7 @@ import marvek.core.circuit.Mark;
 import marvek.core.circuit.MarkType;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
+import marvek.core.circuit.Survey;
 import marvek.core.circuit.TrackLimits;
 import marvek.core.conditions.Conditions;
 import marvek.core.page.CornerPage.BrakeStyle;
@@ -242,5 +243,28 @@ class ReferenceTest {
               page(model, corner).lowestSpeedMps() * Math.sqrt(0.7),
               within(0.06 * page(model, corner).lowestSpeedMps()));
     }
+  }
+
+  /** v² = g·R over the top of a crest: what holds the speed there is said, once. */
+  @Test
+  void aCrestThatHoldsTheSpeedIsSaid() {
+    Survey hilly =
+        TestRoads.changed(
+            TestRoads.varied(5),
+            (p, i) -> {
+              double x = 5.0 * i - 190;
+              return new double[] {p[0], p[1], Math.abs(x) < 120 ? 20 * bell(x / 120) : 0};
+            });
+    Circuit hill = Circuit.bare("Hill", hilly);
+    Reference.Basis over =
+        Reference.basis(hill, TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.CENTRELINE);
+    List<Remark> remarks = Reference.on(over, Conditions.DEFAULT, List.of()).remarks();
+    assertThat(remarks).extracting(Remark::field).containsOnly("crest");
+    assertThat(remarks.get(0).text()).contains("would lift the car");
+    assertThat(model.remarks()).isEmpty();
+  }
+
+  private static double bell(double t) {
+    return Math.pow(Math.cos(Math.PI * t / 2), 2);
   }
 }
