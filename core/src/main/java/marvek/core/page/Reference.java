@@ -3,8 +3,6 @@ package marvek.core.page;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
-import java.util.TreeMap;
 import marvek.core.InvalidValueException;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Path;
@@ -14,7 +12,6 @@ import marvek.core.corner.Corner;
 import marvek.core.corner.CornerFinder;
 import marvek.core.line.Corridor;
 import marvek.core.line.SmoothLine;
-import marvek.core.page.CornerPage.Apex;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
 import marvek.core.vehicle.Vehicle;
@@ -79,10 +76,7 @@ public record Reference(
     OwnValuesOnLap.Limits limits = OwnValuesOnLap.of(modelLap, modelPages, own);
     Lap lap = SpeedProfile.solve(basis.path(), basis.vehicle(), conditions, limits.options());
     MarkChooser marks = new MarkChooser(basis.circuit().marks(), basis.path().road());
-    List<CornerPage> pages = new ArrayList<>();
-    for (CornerPage page : withTimesOf(lap, modelLap, modelPages)) {
-      pages.add(overlay(page, own, marks));
-    }
+    List<CornerPage> pages = OwnPages.of(lap, modelLap, modelPages, own, marks);
     List<Remark> remarks = new ArrayList<>(limits.remarks());
     remarks.addAll(crests(lap, modelPages));
     return new Reference(basis.path(), modelLap, lap, basis.corners(), modelPages, pages, remarks);
@@ -93,8 +87,8 @@ public record Reference(
     Road road = lap.path().road();
     List<Remark> remarks = new ArrayList<>();
     for (int p = 0; p < pages.size(); p++) {
-      int from = road.indexOf(startM(pages.get(p)));
-      int to = road.indexOf(startM(pages.get((p + 1) % pages.size())));
+      int from = road.indexOf(OwnPages.startM(pages.get(p)));
+      int to = road.indexOf(OwnPages.startM(pages.get((p + 1) % pages.size())));
       for (int i = from; i != to; i = road.wrap(i + 1)) {
         if (lap.heldByCrestAt(i)) {
           String text =
@@ -158,151 +152,5 @@ public record Reference(
               + Math.round(away)
               + " m from its corner: is it meant for another corner?");
     }
-  }
-
-  /** Speeds and times as driven with own values, at the places of the model's pages. */
-  private static List<CornerPage> withTimesOf(Lap lap, Lap model, List<CornerPage> pages) {
-    Road road = lap.path().road();
-    List<CornerPage> result = new ArrayList<>();
-    for (CornerPage p : pages) {
-      List<Apex> apexes = new ArrayList<>();
-      for (Apex apex : p.apexes()) {
-        double speed = lap.speedAt(road.indexOf(apex.atM()));
-        apexes.add(new Apex(apex.atM(), apex.offsetM(), apex.kind(), speed));
-      }
-      int slowest = road.indexOf(p.lowestSpeedAtM());
-      double exitSpeed = lap.speedAt(road.indexOf(p.exit().trackOutM()));
-      result.add(
-          new CornerPage(
-              p.corner(),
-              p.name(),
-              p.direction(),
-              p.fromM(),
-              p.toM(),
-              p.approach(),
-              p.brake(),
-              p.gears(),
-              p.turnIn(),
-              p.trailBrake(),
-              apexes,
-              p.kerbs(),
-              p.throttle(),
-              new CornerPage.Exit(p.exit().trackOutM(), p.exit().offsetM(), exitSpeed),
-              timeOf(lap, model, pages, p),
-              lap.speedAt(slowest),
-              p.lowestSpeedAtM(),
-              p.sources(),
-              p.confidence(),
-              p.notes(),
-              p.wayOut()));
-    }
-    return result;
-  }
-
-  /** The model's corner time plus what is lost between the same two places. */
-  private static double timeOf(Lap lap, Lap model, List<CornerPage> pages, CornerPage page) {
-    Road road = lap.path().road();
-    int from = road.indexOf(startM(page));
-    CornerPage next = pages.get((pages.indexOf(page) + 1) % pages.size());
-    int to = road.indexOf(startM(next));
-    return page.timeS() + lap.timeBetween(from, to) - model.timeBetween(from, to);
-  }
-
-  /** A place safely before the corner's own part of the lap and after the one before. */
-  private static double startM(CornerPage page) {
-    return page.brake().atM() != null ? page.brake().atM() : page.turnIn().atM();
-  }
-
-  private static CornerPage overlay(CornerPage page, List<OwnValues> all, MarkChooser marks) {
-    CornerPage result = page;
-    for (OwnValues own : all) {
-      if (own.corner() == page.corner()) {
-        result = overlay(result, own, marks);
-      }
-    }
-    return result;
-  }
-
-  private static CornerPage overlay(CornerPage page, OwnValues own, MarkChooser marks) {
-    Map<String, CornerPage.Source> sources = new TreeMap<>(page.sources());
-    CornerPage.Brake brake = page.brake();
-    if (own.brakeAtM() != null) {
-      sources.put("brake.at_m", own.source());
-      var outside = page.direction().mirrored();
-      brake =
-          new CornerPage.Brake(
-              own.brakeAtM(),
-              brake.initialPct(),
-              brake.style(),
-              marks.target(own.brakeAtM(), outside).orElse(null),
-              marks.safe(own.brakeAtM(), outside).orElse(null));
-    }
-    if (own.initialPct() != null) {
-      sources.put("brake.initial_pct", own.source());
-      brake =
-          new CornerPage.Brake(
-              brake.atM(), own.initialPct(), brake.style(), brake.target(), brake.safe());
-    }
-    CornerPage.Gears gears = page.gears();
-    if (own.cornerGear() != null) {
-      sources.put("gears.corner", own.source());
-      gears = new CornerPage.Gears(gears.approach(), own.cornerGear(), gears.downshiftsM());
-    }
-    CornerPage.TurnIn turnIn = page.turnIn();
-    if (own.turnInM() != null) {
-      sources.put("turnIn.at_m", own.source());
-      turnIn =
-          new CornerPage.TurnIn(
-              own.turnInM(),
-              turnIn.speedMps(),
-              marks.target(own.turnInM(), page.direction().mirrored()).orElse(null));
-    }
-    CornerPage.TrailBrake trail = page.trailBrake();
-    if (own.releaseM() != null) {
-      sources.put("trailBrake.release_m", own.source());
-      trail =
-          trail == null
-              ? new CornerPage.TrailBrake(0, 0, 0, own.releaseM())
-              : new CornerPage.TrailBrake(
-                  trail.atTurnInPct(), trail.halfPct(), trail.nearApexPct(), own.releaseM());
-    }
-    double lowest = page.lowestSpeedMps();
-    if (own.apexSpeedMps() != null) {
-      sources.put("apexes.speed_mps", own.source());
-      lowest = own.apexSpeedMps();
-    }
-    CornerPage.Throttle throttle = page.throttle();
-    if (own.throttleFirstM() != null) {
-      sources.put("throttle.first_m", own.source());
-      throttle =
-          new CornerPage.Throttle(own.throttleFirstM(), throttle.firstPct(), throttle.fullM());
-    }
-    if (own.throttleFullM() != null) {
-      sources.put("throttle.full_m", own.source());
-      throttle =
-          new CornerPage.Throttle(throttle.firstM(), throttle.firstPct(), own.throttleFullM());
-    }
-    return new CornerPage(
-        page.corner(),
-        page.name(),
-        page.direction(),
-        page.fromM(),
-        page.toM(),
-        page.approach(),
-        brake,
-        gears,
-        turnIn,
-        trail,
-        page.apexes(),
-        page.kerbs(),
-        throttle,
-        page.exit(),
-        page.timeS(),
-        lowest,
-        page.lowestSpeedAtM(),
-        sources,
-        own.confidence() == null ? page.confidence() : own.confidence(),
-        own.notes() == null ? page.notes() : own.notes(),
-        own.wayOut() == null ? page.wayOut() : own.wayOut());
   }
 }

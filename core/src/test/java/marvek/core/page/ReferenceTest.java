@@ -170,6 +170,9 @@ class ReferenceTest {
     assertThat(changed.lap().timeS() - model.lap().timeS()).isBetween(0.05, 0.6);
     assertThat(p.brake().atM()).isEqualTo(at);
     assertThat(p.sources()).containsEntry("brake.at_m", Source.DRIVER);
+    assertThat(p.turnIn().speedMps()).isLessThan(page(model, 3).turnIn().speedMps() - 0.5);
+    assertThat(p.approach().speedMps())
+        .isCloseTo(changed.lap().speedAt(basis.path().road().indexOf(at)), within(1e-9));
     assertThat(p.timeS()).isGreaterThan(page(model, 3).timeS() + 0.05);
     assertThat(page(changed, 7).timeS()).isCloseTo(page(model, 7).timeS(), within(0.005));
     assertThat(changed.remarks()).isEmpty();

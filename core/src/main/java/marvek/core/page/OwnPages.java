@@ -1,0 +1,206 @@
+package marvek.core.page;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import marvek.core.circuit.Road;
+import marvek.core.page.CornerPage.Apex;
+import marvek.core.profile.Lap;
+
+/**
+ * The model's pages with a driver's own values in their place, and speeds and times as then driven.
+ */
+final class OwnPages {
+  private OwnPages() {}
+
+  /**
+   * Pages with own values.
+   *
+   * @param lap driven with the own values
+   * @param model the lap that the model's pages describe
+   */
+  static List<CornerPage> of(
+      Lap lap, Lap model, List<CornerPage> modelPages, List<OwnValues> own, MarkChooser marks) {
+    List<CornerPage> pages = new ArrayList<>();
+    for (CornerPage page : withTimesOf(lap, model, modelPages)) {
+      pages.add(withSpeedsOf(lap, overlay(page, own, marks)));
+    }
+    return pages;
+  }
+
+  /** Speeds and times as driven with own values, at the places of the model's pages. */
+  private static List<CornerPage> withTimesOf(Lap lap, Lap model, List<CornerPage> pages) {
+    Road road = lap.path().road();
+    List<CornerPage> result = new ArrayList<>();
+    for (CornerPage p : pages) {
+      List<Apex> apexes = new ArrayList<>();
+      for (Apex apex : p.apexes()) {
+        double speed = lap.speedAt(road.indexOf(apex.atM()));
+        apexes.add(new Apex(apex.atM(), apex.offsetM(), apex.kind(), speed));
+      }
+      int slowest = road.indexOf(p.lowestSpeedAtM());
+      double exitSpeed = lap.speedAt(road.indexOf(p.exit().trackOutM()));
+      result.add(
+          new CornerPage(
+              p.corner(),
+              p.name(),
+              p.direction(),
+              p.fromM(),
+              p.toM(),
+              p.approach(),
+              p.brake(),
+              p.gears(),
+              p.turnIn(),
+              p.trailBrake(),
+              apexes,
+              p.kerbs(),
+              p.throttle(),
+              new CornerPage.Exit(p.exit().trackOutM(), p.exit().offsetM(), exitSpeed),
+              timeOf(lap, model, pages, p),
+              lap.speedAt(slowest),
+              p.lowestSpeedAtM(),
+              p.sources(),
+              p.confidence(),
+              p.notes(),
+              p.wayOut()));
+    }
+    return result;
+  }
+
+  /** The model's corner time plus what is lost between the same two places. */
+  private static double timeOf(Lap lap, Lap model, List<CornerPage> pages, CornerPage page) {
+    Road road = lap.path().road();
+    int from = road.indexOf(startM(page));
+    CornerPage next = pages.get((pages.indexOf(page) + 1) % pages.size());
+    int to = road.indexOf(startM(next));
+    return page.timeS() + lap.timeBetween(from, to) - model.timeBetween(from, to);
+  }
+
+  /** A place safely before the corner's own part of the lap and after the one before. */
+  static double startM(CornerPage page) {
+    return page.brake().atM() != null ? page.brake().atM() : page.turnIn().atM();
+  }
+
+  /** Speeds as driven at the places of the page, the driver's own among them. */
+  private static CornerPage withSpeedsOf(Lap lap, CornerPage p) {
+    Road road = lap.path().road();
+    double approach = lap.speedAt(road.indexOf(startM(p)));
+    double turnIn = lap.speedAt(road.indexOf(p.turnIn().atM()));
+    return new CornerPage(
+        p.corner(),
+        p.name(),
+        p.direction(),
+        p.fromM(),
+        p.toM(),
+        new CornerPage.Approach(p.approach().offsetM(), approach),
+        p.brake(),
+        p.gears(),
+        new CornerPage.TurnIn(p.turnIn().atM(), turnIn, p.turnIn().target()),
+        p.trailBrake(),
+        p.apexes(),
+        p.kerbs(),
+        p.throttle(),
+        p.exit(),
+        p.timeS(),
+        p.lowestSpeedMps(),
+        p.lowestSpeedAtM(),
+        p.sources(),
+        p.confidence(),
+        p.notes(),
+        p.wayOut());
+  }
+
+  private static CornerPage overlay(CornerPage page, List<OwnValues> all, MarkChooser marks) {
+    CornerPage result = page;
+    for (OwnValues own : all) {
+      if (own.corner() == page.corner()) {
+        result = overlay(result, own, marks);
+      }
+    }
+    return result;
+  }
+
+  private static CornerPage overlay(CornerPage page, OwnValues own, MarkChooser marks) {
+    Map<String, CornerPage.Source> sources = new TreeMap<>(page.sources());
+    CornerPage.Brake brake = page.brake();
+    if (own.brakeAtM() != null) {
+      sources.put("brake.at_m", own.source());
+      var outside = page.direction().mirrored();
+      brake =
+          new CornerPage.Brake(
+              own.brakeAtM(),
+              brake.initialPct(),
+              brake.style(),
+              marks.target(own.brakeAtM(), outside).orElse(null),
+              marks.safe(own.brakeAtM(), outside).orElse(null));
+    }
+    if (own.initialPct() != null) {
+      sources.put("brake.initial_pct", own.source());
+      brake =
+          new CornerPage.Brake(
+              brake.atM(), own.initialPct(), brake.style(), brake.target(), brake.safe());
+    }
+    CornerPage.Gears gears = page.gears();
+    if (own.cornerGear() != null) {
+      sources.put("gears.corner", own.source());
+      gears = new CornerPage.Gears(gears.approach(), own.cornerGear(), gears.downshiftsM());
+    }
+    CornerPage.TurnIn turnIn = page.turnIn();
+    if (own.turnInM() != null) {
+      sources.put("turnIn.at_m", own.source());
+      turnIn =
+          new CornerPage.TurnIn(
+              own.turnInM(),
+              turnIn.speedMps(),
+              marks.target(own.turnInM(), page.direction().mirrored()).orElse(null));
+    }
+    CornerPage.TrailBrake trail = page.trailBrake();
+    if (own.releaseM() != null) {
+      sources.put("trailBrake.release_m", own.source());
+      trail =
+          trail == null
+              ? new CornerPage.TrailBrake(0, 0, 0, own.releaseM())
+              : new CornerPage.TrailBrake(
+                  trail.atTurnInPct(), trail.halfPct(), trail.nearApexPct(), own.releaseM());
+    }
+    double lowest = page.lowestSpeedMps();
+    if (own.apexSpeedMps() != null) {
+      sources.put("apexes.speed_mps", own.source());
+      lowest = own.apexSpeedMps();
+    }
+    CornerPage.Throttle throttle = page.throttle();
+    if (own.throttleFirstM() != null) {
+      sources.put("throttle.first_m", own.source());
+      throttle =
+          new CornerPage.Throttle(own.throttleFirstM(), throttle.firstPct(), throttle.fullM());
+    }
+    if (own.throttleFullM() != null) {
+      sources.put("throttle.full_m", own.source());
+      throttle =
+          new CornerPage.Throttle(throttle.firstM(), throttle.firstPct(), own.throttleFullM());
+    }
+    return new CornerPage(
+        page.corner(),
+        page.name(),
+        page.direction(),
+        page.fromM(),
+        page.toM(),
+        page.approach(),
+        brake,
+        gears,
+        turnIn,
+        trail,
+        page.apexes(),
+        page.kerbs(),
+        throttle,
+        page.exit(),
+        page.timeS(),
+        lowest,
+        page.lowestSpeedAtM(),
+        sources,
+        own.confidence() == null ? page.confidence() : own.confidence(),
+        own.notes() == null ? page.notes() : own.notes(),
+        own.wayOut() == null ? page.wayOut() : own.wayOut());
+  }
+}

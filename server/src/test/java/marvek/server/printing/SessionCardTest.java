@@ -1,0 +1,147 @@
+package marvek.server.printing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import marvek.core.InvalidValueException;
+import marvek.formats.JsonFiles;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+
+class SessionCardTest {
+  private static final PrintUnits METRIC = PrintUnits.of("km/h", "m");
+  private static final String PAGE =
+      """
+      {"corner": 7, "name": "Mill", "brake": {"at_m": 990, "initial_pct": 84.4,
+       "target": {"mark": "100 board", "side": "left", "offset_m": 12.2,
+                  "thing": "the 100 board, left", "text": "12 m past the 100 board, left"}},
+       "gears": {"approach": 5, "corner": 2}, "lowest": {"speed_mps": 25},
+       "apexes": [{"at_m": 1040}], "throttle": {"first_m": 1044, "full_m": 60}}
+      """;
+
+  private static ObjectNode page() {
+    return (ObjectNode) JsonFiles.parse(PAGE.getBytes(StandardCharsets.UTF_8));
+  }
+
+  private static ObjectNode revision(int corners) {
+    ObjectNode revision =
+        (ObjectNode)
+            JsonFiles.parse(
+                """
+                {"number": 3, "createdAt": "2026-05-01T09:00:00Z", "reason": "kerb <checked> & dry",
+                 "lap": {"time_s": 114.2662},
+                 "conditions": {"surface": "dry", "tyres": "warm", "gripUsed": 0.92, "fuel_kg": 20,
+                   "airTemperature_c": 18, "pressure_hpa": 1013.25, "windSpeed_mps": 5,
+                   "windFrom_deg": 270}, "pages": []}
+                """
+                    .getBytes(StandardCharsets.UTF_8));
+    for (int c = 1; c <= corners; c++) {
+      revision.withArray("pages").add(page().put("corner", c));
+    }
+    return revision;
+  }
+
+  @Test
+  void aCornerIsOneLineOfWords() {
+    CardLine line = CardLine.of(page(), 1100, METRIC);
+    assertThat(line.number()).isEqualTo("7");
+    assertThat(plain(line.brake())).isEqualTo("12 m past the 100 board, left");
+    assertThat(plain(line.pressure())).isEqualTo("84 %");
+    assertThat(line.gears()).isEqualTo("5 – 2");
+    assertThat(line.apex()).isEqualTo("90");
+    // Full throttle lies beyond the start line: 120 m past the apex on a lap of 1100 m.
+    assertThat(plain(line.drive())).isEqualTo("+4 m, flat +120 m");
+  }
+
+  private static String plain(String text) {
+    return text.replace('\u00a0', ' ');
+  }
+
+  /** NIST SP 811, appendix B.8: 25 m/s = 55.9 mph, 12.2 m = 13.3 yd = 40.0 ft. */
+  @Test
+  void linesTakeTheDriversUnits() {
+    CardLine yards = CardLine.of(page(), 1100, PrintUnits.of("mph", "yd"));
+    assertThat(yards.apex()).isEqualTo("56");
+    assertThat(plain(yards.brake())).startsWith("13 yd past");
+    CardLine feet = CardLine.of(page(), 1100, PrintUnits.of("mph", "ft"));
+    assertThat(plain(feet.brake())).startsWith("40 ft past");
+  }
+
+  @Test
+  void whatDoesNotApplyIsSaidInWords() {
+    ObjectNode flat = page();
+    flat.putObject("brake").put("style", "none");
+    flat.putObject("throttle");
+    CardLine line = CardLine.of(flat, 1100, METRIC);
+    assertThat(line.brake()).isEqualTo("flat, no brake");
+    assertThat(line.pressure()).isEmpty();
+    assertThat(line.drive()).isEqualTo("stays on");
+    flat.putObject("brake").put("style", "lift");
+    assertThat(CardLine.of(flat, 1100, METRIC).brake()).isEqualTo("lift, no brake");
+  }
+
+  @Test
+  void withoutAMarkTheStationIsGiven() {
+    ObjectNode bare = page();
+    ((ObjectNode) bare.get("brake")).remove("target");
+    assertThat(plain(CardLine.of(bare, 1100, METRIC).brake()))
+        .isEqualTo("990 m after the start line");
+  }
+
+  @Test
+  void atAMarkAndUnderABridge() {
+    ObjectNode close = page();
+    JsonNode target = close.at("/brake/target");
+    ((ObjectNode) target).put("offset_m", -1.2);
+    assertThat(CardLine.of(close, 1100, METRIC).brake()).isEqualTo("at the 100 board, left");
+    ((ObjectNode) target).put("side", "over").put("thing", "the footbridge");
+    assertThat(CardLine.of(close, 1100, METRIC).brake()).isEqualTo("under the footbridge");
+  }
+
+  @Test
+  void textFromDriversIsNeverMarkup() {
+    String html = SessionCard.html("A & B <i>", "Place", revision(1), 1100, METRIC);
+    assertThat(html)
+        .contains("kerb &lt;checked&gt; &amp; dry")
+        .contains("A &amp; B &lt;i&gt;")
+        .contains("wind 18 km/h from 270°")
+        .contains("1:54.266")
+        .doesNotContain("<i>");
+  }
+
+  @Test
+  void sixteenCornersStillFitOnOnePage() throws IOException {
+    String html = SessionCard.html("Long place", "Place", revision(16), 1100, METRIC);
+    try (PDDocument document = Loader.loadPDF(new Pdf().render(html))) {
+      assertThat(document.getNumberOfPages()).isEqualTo(1);
+      String text = new PDFTextStripper().getText(document);
+      assertThat(text.split("Mill", -1)).hasSize(17);
+    }
+  }
+
+  @Test
+  void namesBeyondLatinOneArePrinted() throws IOException {
+    ObjectNode revision = revision(1);
+    ((ObjectNode) revision.at("/pages/0")).put("name", "Łąka – Žleb");
+    String html = SessionCard.html("Książ", "Place", revision, 1100, METRIC);
+    try (PDDocument document = Loader.loadPDF(new Pdf().render(html))) {
+      assertThat(new PDFTextStripper().getText(document)).contains("Łąka").contains("Książ");
+    }
+  }
+
+  @Test
+  void unknownUnitsAreRefused() {
+    assertThatThrownBy(() -> PrintUnits.of("knots", "m"))
+        .isInstanceOf(InvalidValueException.class)
+        .hasMessageContaining("km/h or mph");
+    assertThatThrownBy(() -> PrintUnits.of("mph", "chains"))
+        .isInstanceOf(InvalidValueException.class)
+        .hasMessageContaining("m, yd or ft");
+  }
+}
