@@ -73,7 +73,7 @@
         </p>
       {/if}
       <label class="grid gap-1">
-        <span>Why? The next you will want to know.</span>
+        <span>Why? Next time you will want to know.</span>
         <input
           class="input h-12 w-full"
           bind:value={reason}

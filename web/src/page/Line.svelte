@@ -6,6 +6,7 @@
   import PlateShape from '../strip/PlateShape.svelte';
   import type { Plate } from '../strip/plates';
   import SourceTag from '../ui/SourceTag.svelte';
+  import { preferences } from '../units/preferences.svelte';
   import { usePage } from './page-context';
 
   interface Props {
@@ -46,7 +47,10 @@
     <div class="text-[1.05rem] leading-snug">{@render children()}</div>
     {#if more}<div class="text-neutral text-[0.95rem] leading-snug">{@render more()}</div>{/if}
     {#each remarks as remark (remark.text)}
-      <p class="text-warning font-semibold"><span aria-hidden="true">▲</span> {remark.text}</p>
+      <p class="text-warning font-semibold">
+        <span aria-hidden="true">▲</span>
+        {preferences.inUnits(remark.text)}
+      </p>
     {/each}
   </div>
   {#if source}

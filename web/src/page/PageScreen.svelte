@@ -41,7 +41,10 @@
         {/if}
         <Answer {page} />
         {#each view.trace.remarks.filter((r) => r.corner === page.corner && r.field === 'crest') as remark (remark.text)}
-          <p class="text-warning font-semibold"><span aria-hidden="true">▲</span> {remark.text}</p>
+          <p class="text-warning font-semibold">
+            <span aria-hidden="true">▲</span>
+            {preferences.inUnits(remark.text)}
+          </p>
         {/each}
       </div>
       <Plan {page} trace={view.trace} />

@@ -20,7 +20,7 @@ export interface StripFrame {
 }
 
 const KEY = Symbol('strip');
-const MARGIN_M = 2.2;
+const MARGIN_M = 2.8;
 
 export interface FrameSize {
   width: number;

@@ -44,6 +44,13 @@ class Preferences {
     return `${whole(speedIn(mps, this.speed))} ${this.speed}`;
   }
 
+  /** A remark of the model, which speaks in metres and km/h, in the units chosen. */
+  inUnits(text: string): string {
+    return text
+      .replace(/(\d+) m\b/g, (_, metres) => this.lengthText(Number(metres)))
+      .replace(/(\d+) km\/h/g, (_, kmh) => this.speedText(Number(kmh) / 3.6));
+  }
+
   /** Length across the road, to a decimal, with its unit. */
   acrossText(metres: number): string {
     return `${lengthIn(metres, this.length).toFixed(1).replace('-', '−')} ${this.length}`;

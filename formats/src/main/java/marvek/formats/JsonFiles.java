@@ -42,14 +42,20 @@ public final class JsonFiles {
     } catch (JsonProcessingException e) {
       JsonLocation at = e.getLocation();
       String detail =
-          "this is not complete JSON ("
-              + e.getOriginalMessage()
-              + "). The file may have been cut off: export or copy it again.";
+          e.getOriginalMessage().startsWith("Unexpected end-of-input")
+              ? "the file ends here in the middle of its JSON. It may have been cut off:"
+                  + " export or copy it again."
+              : "this is not JSON (" + plainly(e.getOriginalMessage()) + "). Export it again.";
       if (at == null) {
         throw BadFileException.whole(detail);
       }
       throw BadFileException.atLine(at.getLineNr(), "column " + at.getColumnNr(), detail);
     }
+  }
+
+  /** Without the parser's own remarks on where it read from. */
+  private static String plainly(String message) {
+    return message.replaceAll("\\s*(\\(start marker )?at \\[Source:.*", "").strip();
   }
 
   /** Decodes UTF-8 strictly, without a byte order mark. */

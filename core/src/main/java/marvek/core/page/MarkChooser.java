@@ -82,6 +82,15 @@ public final class MarkChooser {
     return best == null ? Optional.empty() : Optional.of(reference(best, station(best, pointM)));
   }
 
+  /**
+   * Of two stations the one that is driven over first.
+   *
+   * @param otherM may be null: then there is only the one
+   */
+  double earlier(double oneM, Double otherM) {
+    return otherM != null && road.offsetBetween(otherM, oneM) > 0 ? otherM : oneM;
+  }
+
   private static boolean usable(Mark mark) {
     return mark.type().permanence() < 4;
   }

@@ -133,7 +133,7 @@ final class OwnPages {
               brake.initialPct(),
               brake.style(),
               marks.target(own.brakeAtM(), outside).orElse(null),
-              marks.safe(own.brakeAtM(), outside).orElse(null));
+              marks.safe(marks.earlier(own.brakeAtM(), page.brake().atM()), outside).orElse(null));
     }
     if (own.initialPct() != null) {
       sources.put("brake.initial_pct", own.source());

@@ -187,6 +187,8 @@ class ReferenceTest {
         .singleElement()
         .satisfies(r -> assertThat(r.text()).contains("15 m later"));
     assertThat(page(changed, 3).brake().atM()).isEqualTo(at);
+    // The safe mark stays one that the model could still brake from.
+    assertThat(page(changed, 3).brake().safe()).isEqualTo(page(model, 3).brake().safe());
   }
 
   @Test
