@@ -34,7 +34,7 @@ final class GearSearch {
   private static final double TIE_S = 1e-6;
 
   /** What is dearer than the cheapest by more than any chain of changes never comes back. */
-  private static final double HOPELESS_S = 2;
+  private static final double HOPELESS_S = 1;
 
   /**
    * Engine force below this share of the traction: a little more speed does not change which

@@ -22,6 +22,9 @@ final class Sweep {
 
   private static final int IMPLICIT_ITERATIONS = 40;
 
+  /** Residual of the implicit step that is small enough, as a share of the speed's square. */
+  private static final double IMPLICIT_TOLERANCE = 1e-7;
+
   private final Path path;
   private final double[] gripLimit;
   private final Acceleration acceleration;
@@ -75,7 +78,7 @@ final class Sweep {
     double next = w0 + ds * (a0 + a1);
     double highest = next > guess ? next : guess;
     if ((highest < cap ? highest : cap) > STIFF_SHARE * gripLimit[to]) {
-      next = implicit(to, ds, w0, a0, cap);
+      next = implicit(to, ds, w0 + ds * a0, cap, guess, a1);
     }
     return within(next, cap);
   }
@@ -86,25 +89,36 @@ final class Sweep {
     return capped > LEAST_W ? capped : LEAST_W;
   }
 
-  /** Trapezoidal rule by false position (Illinois): the acceleration falls as the speed rises. */
-  private double implicit(int to, double ds, double w0, double a0, double cap) {
-    double known = w0 + ds * a0;
-    double high = cap;
-    double aHigh = acceleration.at(to, high);
-    double fHigh = high - known - ds * aHigh;
-    if (fHigh <= 0) {
-      return cap;
-    }
-    double low = Math.max(LEAST_W, Math.min(high, known + ds * aHigh));
-    double fLow = low - known - ds * acceleration.at(to, low);
-    if (fLow >= 0) {
-      return low;
+  /**
+   * Trapezoidal rule w = known + ds·a(w) by false position (Illinois); the acceleration falls as
+   * the speed rises, so that what is sought lies between the two sides of any trial.
+   *
+   * @param guess a trial whose acceleration is known already
+   */
+  private double implicit(
+      int to, double ds, double known, double cap, double guess, double aGuess) {
+    double low = guess;
+    double fLow = guess - known - ds * aGuess;
+    double high = guess;
+    double fHigh = fLow;
+    if (fLow < 0) {
+      high = cap;
+      fHigh = high - known - ds * acceleration.at(to, high);
+      if (fHigh <= 0) {
+        return cap;
+      }
+    } else {
+      low = within(known + ds * aGuess, high);
+      fLow = low - known - ds * acceleration.at(to, low);
+      if (fLow >= 0) {
+        return low;
+      }
     }
     double w = low;
     for (int k = 0; k < IMPLICIT_ITERATIONS; k++) {
       w = (low * fHigh - high * fLow) / (fHigh - fLow);
       double f = w - known - ds * acceleration.at(to, w);
-      if (Math.abs(f) < 1e-8 * w || high - low < 1e-10 * w) {
+      if (Math.abs(f) < IMPLICIT_TOLERANCE * w) {
         break;
       }
       if (f > 0) {
