@@ -1,7 +1,16 @@
 import { getContext, setContext } from 'svelte';
 import { api, Failed, type BookView } from '../api/client';
 import type { Conditions, OwnField, Problem, View } from '../api/types';
-import { begin, change, countChanges, redo, setOwn, undo, type History } from './draft';
+import {
+  begin,
+  change,
+  countChanges,
+  redo,
+  setOwn,
+  undo,
+  type DraftState,
+  type History,
+} from './draft';
 
 const KEY = Symbol('book');
 
@@ -49,8 +58,8 @@ export class BookState {
   private async resumeDraft() {
     const kept = localStorage.getItem(this.draftKey);
     if (!kept || !this.base) return;
-    const { parent, now } = JSON.parse(kept);
-    if (parent === this.base.revision.number) {
+    const { parent, now } = readDraft(kept);
+    if (now && parent === this.base.revision.number) {
       this.history = change(this.history!, now);
       await this.compute();
     }
@@ -140,6 +149,15 @@ export class BookState {
   private fail(e: unknown) {
     if (!(e instanceof Failed)) throw e;
     this.problem = e.problem;
+  }
+}
+
+/** A draft as it was kept in the browser; nothing of it if that cannot be read any more. */
+function readDraft(kept: string): { parent?: number; now?: DraftState } {
+  try {
+    return JSON.parse(kept);
+  } catch {
+    return {};
   }
 }
 

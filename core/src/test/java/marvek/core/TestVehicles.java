@@ -43,24 +43,37 @@ public final class TestVehicles {
 
   /** No air, no rolling, no height, all wheels: what remains is friction, as in the textbooks. */
   public static Vehicle pointMass(double mu) {
+    return bare(Vehicle.Drive.ALL, 0, 0.5, mu, new Brakes(900_000, 0.5), engine(), gearbox(), 0);
+  }
+
+  /** A tonne on a wheelbase of 2.5 m without rolling resistance or downforce. */
+  public static Vehicle bare(
+      Vehicle.Drive drive,
+      double cgHeight,
+      double frontWeight,
+      double mu,
+      Brakes brakes,
+      Engine engine,
+      Gearbox gearbox,
+      double cdA) {
     return new Vehicle(
-        "Point mass",
+        "Bare",
         Vehicle.Kind.CAR,
         1000,
         0,
         2.5,
-        0,
-        0.5,
+        cgHeight,
+        frontWeight,
         1.6,
         1.8,
         4.2,
-        Vehicle.Drive.ALL,
+        drive,
         0.5,
-        engine(),
-        gearbox(),
+        engine,
+        gearbox,
         new Tyre(mu, mu, 0.33, 3000, 0),
-        new Brakes(900_000, 0.5),
-        new Aero(0, 0, 0.5),
+        brakes,
+        new Aero(cdA, 0, 0.5),
         0);
   }
 

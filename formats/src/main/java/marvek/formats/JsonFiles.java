@@ -42,7 +42,7 @@ public final class JsonFiles {
     } catch (JsonProcessingException e) {
       JsonLocation at = e.getLocation();
       String detail =
-          e.getOriginalMessage().startsWith("Unexpected end-of-input")
+          endsTooSoon(e, text)
               ? "the file ends here in the middle of its JSON. It may have been cut off:"
                   + " export or copy it again."
               : "this is not JSON (" + plainly(e.getOriginalMessage()) + "). Export it again.";
@@ -51,6 +51,14 @@ public final class JsonFiles {
       }
       throw BadFileException.atLine(at.getLineNr(), "column " + at.getColumnNr(), detail);
     }
+  }
+
+  /** Whether the parser stumbled over the end of the file, be it in the middle of a number. */
+  private static boolean endsTooSoon(JsonProcessingException e, String text) {
+    boolean atTheEnd =
+        e.getLocation() != null
+            && e.getLocation().getCharOffset() >= text.stripTrailing().length() - 1;
+    return atTheEnd || e.getOriginalMessage().startsWith("Unexpected end-of-input");
   }
 
   /** Without the parser's own remarks on where it read from. */

@@ -96,14 +96,22 @@ class CarJsonTest {
     assertThat(CarJson.read(tree).value().kind()).isEqualTo(Vehicle.Kind.MOTORCYCLE);
   }
 
+  /** Wherever a file is cut, in a name, in a number or between them, the advice is the same. */
   @Test
   void truncatedJsonSaysWhereItEnds() {
-    byte[] whole = DemoFiles.bytes("teal-coupe.car.json");
-    byte[] half = java.util.Arrays.copyOf(whole, whole.length / 2);
-    BadFileException e = catchThrowableOfType(BadFileException.class, () -> JsonFiles.parse(half));
-    assertThat(e.line()).isPresent();
-    assertThat(e).hasMessageContaining("cut off");
-    assertThat(e.getMessage()).doesNotContain("Source");
+    byte[] whole =
+        new String(DemoFiles.bytes("teal-coupe.car.json"), StandardCharsets.UTF_8)
+            .replaceAll("[^\\x00-\\x7f]", "e")
+            .strip()
+            .getBytes(StandardCharsets.UTF_8);
+    for (int length = 1; length < whole.length; length++) {
+      byte[] part = java.util.Arrays.copyOf(whole, length);
+      BadFileException e =
+          catchThrowableOfType(BadFileException.class, () -> JsonFiles.parse(part));
+      assertThat(e).as("cut after %d", length).hasMessageContaining("cut off");
+      assertThat(e.line()).isPresent();
+      assertThat(e.getMessage()).doesNotContain("Source");
+    }
   }
 
   @ParameterizedTest

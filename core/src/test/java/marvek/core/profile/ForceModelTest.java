@@ -12,7 +12,6 @@ import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Survey;
 import marvek.core.conditions.Conditions;
-import marvek.core.vehicle.Aero;
 import marvek.core.vehicle.Brakes;
 import marvek.core.vehicle.Tyre;
 import marvek.core.vehicle.Vehicle;
@@ -61,24 +60,14 @@ class ForceModelTest {
 
   private static Vehicle vehicle(
       Vehicle.Drive drive, double cgHeight, double frontWeight, double brakeShare) {
-    return new Vehicle(
-        "Textbook",
-        Vehicle.Kind.CAR,
-        1000,
-        0,
-        2.5,
+    return TestVehicles.bare(
+        drive,
         cgHeight,
         frontWeight,
-        1.6,
-        1.8,
-        4.2,
-        drive,
-        0.5,
+        MU,
+        new Brakes(900_000, brakeShare),
         TestVehicles.engine(),
         TestVehicles.gearbox(),
-        new Tyre(MU, MU, 0.33, 3000, 0),
-        new Brakes(900_000, brakeShare),
-        new Aero(0, 0, 0.5),
         0);
   }
 
@@ -174,24 +163,14 @@ class ForceModelTest {
   @Test
   void theSystemLimitsBrakingToo() {
     Vehicle weak =
-        new Vehicle(
-            "Weak brakes",
-            Vehicle.Kind.CAR,
-            1000,
-            0,
-            2.5,
-            0,
-            0.5,
-            1.6,
-            1.8,
-            4.2,
+        TestVehicles.bare(
             Vehicle.Drive.ALL,
+            0,
             0.5,
+            MU,
+            new Brakes(5000, 0.5),
             TestVehicles.engine(),
             TestVehicles.gearbox(),
-            new Tyre(MU, MU, 0.33, 3000, 0),
-            new Brakes(5000, 0.5),
-            new Aero(0, 0, 0.5),
             0);
     assertThat(new ForceModel(straight(0), weak, FULL_GRIP).brakeN(20, 400)).isEqualTo(5000);
   }

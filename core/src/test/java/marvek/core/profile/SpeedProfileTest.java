@@ -14,11 +14,9 @@ import marvek.core.TestVehicles;
 import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Survey;
-import marvek.core.vehicle.Aero;
 import marvek.core.vehicle.Brakes;
 import marvek.core.vehicle.Engine;
 import marvek.core.vehicle.Gearbox;
-import marvek.core.vehicle.Tyre;
 import marvek.core.vehicle.Vehicle;
 import org.hipparchus.ode.ODEState;
 import org.hipparchus.ode.OrdinaryDifferentialEquation;
@@ -38,25 +36,15 @@ class SpeedProfileTest {
       rpm[i] = 100 * Math.pow(200, i / (n - 1.0));
       torque[i] = watts / (rpm[i] * Math.PI / 30);
     }
-    return new Vehicle(
-        "Constant power",
-        Vehicle.Kind.CAR,
-        1000,
-        0,
-        2.5,
-        0,
-        0.5,
-        1.6,
-        1.8,
-        4.2,
+    return TestVehicles.bare(
         Vehicle.Drive.ALL,
+        0,
         0.5,
+        5,
+        new Brakes(900_000, 0.5),
         new Engine(rpm, torque, 50, 20000, 0),
         new Gearbox(new double[] {1}, 6, 1, 0, 0),
-        new Tyre(5, 5, 0.33, 3000, 0),
-        new Brakes(900_000, 0.5),
-        new Aero(cdA, 0, 0.5),
-        0);
+        cdA);
   }
 
   private static Path straight(double length, double grade) {
