@@ -196,7 +196,8 @@ public final class PageWriter {
     int span = trace.ahead(begin, trace.slowest) + trace.samples(5);
     List<Double> downshifts = new ArrayList<>();
     for (GearPlan.Change change : lap.gearChanges()) {
-      if (change.to() < change.from() && trace.ahead(begin, change.sample()) <= span) {
+      boolean passed = !road.closed() && change.sample() < begin;
+      if (change.to() < change.from() && !passed && trace.ahead(begin, change.sample()) <= span) {
         downshifts.add(road.stationAt(change.sample()));
       }
     }

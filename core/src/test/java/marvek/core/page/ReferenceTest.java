@@ -272,4 +272,33 @@ class ReferenceTest {
   private static double bell(double t) {
     return Math.pow(Math.cos(Math.PI * t / 2), 2);
   }
+
+  /** A hill climb or a stage: nothing wraps round. */
+  @Test
+  void anOpenRoadHasItsPagesToo() {
+    Survey stage =
+        TestRoads.every(5)
+            .straight(300)
+            .corner(30, 90, 15)
+            .straight(250)
+            .corner(40, -120, 20)
+            .straight(200)
+            .corner(25, 100, 12)
+            .straight(150)
+            .survey(false, 5, 0, 0);
+    Circuit open = Circuit.bare("Stage", stage);
+    Reference.Basis run =
+        Reference.basis(open, TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.SMOOTH);
+    Reference reference = Reference.on(run, Conditions.DEFAULT, List.of());
+    assertThat(reference.pages()).hasSize(3);
+    double before = 0;
+    for (CornerPage p : reference.pages()) {
+      assertThat(p.brake().atM()).isBetween(before, p.apexes().get(0).atM());
+      assertThat(p.gears().downshiftsM())
+          .allSatisfy(s -> assertThat(s).isBetween(p.brake().atM(), p.apexes().get(0).atM() + 10));
+      assertThat(p.exit().trackOutM()).isGreaterThan(p.apexes().get(0).atM());
+      assertThat(p.timeS()).isBetween(2.0, 30.0);
+      before = p.exit().trackOutM() - 60;
+    }
+  }
 }

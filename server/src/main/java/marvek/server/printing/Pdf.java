@@ -2,6 +2,7 @@ package marvek.server.printing;
 
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
+import com.openhtmltopdf.util.XRLog;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -12,6 +13,11 @@ import org.springframework.stereotype.Component;
 @Component
 class Pdf {
   private static final String FONTS = "/marvek/fonts/barlow-condensed-";
+
+  Pdf() {
+    // The library tells of every font on the standard output.
+    XRLog.setLoggingEnabled(false);
+  }
 
   byte[] render(String xhtml) {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
