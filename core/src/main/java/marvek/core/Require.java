@@ -48,4 +48,12 @@ public final class Require {
     }
     return value;
   }
+
+  /** Not null. */
+  public static <T> T present(String field, T value) {
+    if (value == null) {
+      throw new InvalidValueException(field, "is missing: choose one");
+    }
+    return value;
+  }
 }

@@ -16,7 +16,13 @@ class ArchitectureTest {
       classes()
           .should()
           .onlyDependOnClassesThat()
-          .resideInAnyPackage("marvek.core..", "java.lang..", "java.util..", "java.time..");
+          .resideInAnyPackage(
+              "marvek.core..",
+              "java.lang..",
+              "java.util..",
+              "java.time..",
+              "org.locationtech.jts..",
+              "net.e175.klaus.solarpositioning..");
 
   @ArchTest
   static final ArchRule packagesHaveNoCycles =

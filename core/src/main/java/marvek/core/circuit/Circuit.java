@@ -56,8 +56,67 @@ public record Circuit(
         List.of());
   }
 
+  /** The same as another layout version. */
+  public Circuit asVersion(int version) {
+    return copy(version, smoothing);
+  }
+
+  /** The same with its survey smoothed otherwise, see {@link CentrelineFit#of}. */
+  public Circuit smoothed(double factor) {
+    return copy(layoutVersion, factor);
+  }
+
+  /** The same with corners drawn by hand. */
+  public Circuit withCorners(List<DrawnCorner> drawn) {
+    return new Circuit(
+        name,
+        layout,
+        layoutVersion,
+        validFrom,
+        timeZone,
+        trackLimits,
+        origin,
+        survey,
+        smoothing,
+        marks,
+        kerbs,
+        zones,
+        hazards,
+        drawn);
+  }
+
+  private Circuit copy(int version, double factor) {
+    return new Circuit(
+        name,
+        layout,
+        version,
+        validFrom,
+        timeZone,
+        trackLimits,
+        origin,
+        survey,
+        factor,
+        marks,
+        kerbs,
+        zones,
+        hazards,
+        corners);
+  }
+
+  /** The track-limits rule at a station: a corner's own, else the layout's. */
+  public TrackLimits ruleAt(Road road, double stationM) {
+    for (DrawnCorner corner : corners) {
+      double length = road.distance(corner.fromM(), corner.toM());
+      double way = road.distance(corner.fromM(), stationM);
+      if (corner.rule() != null && way >= 0 && way <= length) {
+        return corner.rule();
+      }
+    }
+    return trackLimits;
+  }
+
   /** The road that all stations refer to. */
   public Road road() {
-    return Road.through(survey, smoothing);
+    return survey.road(smoothing);
   }
 }

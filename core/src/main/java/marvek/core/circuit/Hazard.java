@@ -20,6 +20,8 @@ public record Hazard(
   }
 
   public Hazard {
+    Require.present("type", type);
+    Require.present("side", side);
     Require.notNegative("hazard station", fromM);
     Require.notNegative("hazard station", toM);
     Require.within("distance_m", distanceM, 0, 500);

@@ -41,6 +41,10 @@ public record Kerb(
   }
 
   public Kerb {
+    Require.present("side", side);
+    Require.present("profile", profile);
+    use = use == null ? Use.NONE : use;
+    useWet = useWet == null ? Use.NONE : useWet;
     Require.notNegative("kerb station", fromM);
     Require.notNegative("kerb station", toM);
     Require.within("height_mm", heightMm, 0, 500);

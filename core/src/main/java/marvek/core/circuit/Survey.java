@@ -27,6 +27,11 @@ public final class Survey {
   private final double[] banking;
   private final boolean closed;
 
+  /** The road through it, once somebody asked for it: the costly part of reading a circuit. */
+  private volatile Road road;
+
+  private volatile double roadSmoothing;
+
   /**
    * @throws InvalidValueException naming the field and the index of the point, if a value is not
    *     finite, widths are not positive, points coincide or lie too far apart, or there are fewer
@@ -126,6 +131,17 @@ public final class Survey {
     }
   }
 
+  /** The road through the points at the default step; computed once for a smoothing. */
+  Road road(double smoothing) {
+    Road known = road;
+    if (known == null || roadSmoothing != smoothing) {
+      known = Road.through(this, smoothing);
+      roadSmoothing = smoothing;
+      road = known;
+    }
+    return known;
+  }
+
   /** Plan distance from point i to the next one [m]; wraps on a closed survey. */
   public double chord(int i) {
     int next = (i + 1) % x.length;
@@ -163,5 +179,22 @@ public final class Survey {
   /** Banking [rad], positive where the right edge is the higher one. */
   public double bankingAt(int i) {
     return banking[i];
+  }
+
+  /**
+   * The same survey with another width over a stretch.
+   *
+   * @param parameters place of each point in the terms of the stretch, see {@link WidthEdit}
+   */
+  Survey withWidths(double[] parameters, double lengthM, WidthEdit edit) {
+    double[] left = widthLeft.clone();
+    double[] right = widthRight.clone();
+    for (int i = 0; i < left.length; i++) {
+      if (edit.covers(parameters[i], lengthM, closed)) {
+        left[i] = edit.leftM() == null ? left[i] : edit.leftM();
+        right[i] = edit.rightM() == null ? right[i] : edit.rightM();
+      }
+    }
+    return new Survey(x, y, z, left, right, banking, closed);
   }
 }

@@ -23,6 +23,8 @@ public record Zone(Type type, Side side, double fromM, double toM, double gripFa
   }
 
   public Zone {
+    Require.present("type", type);
+    side = side == null ? Side.ROAD : side;
     Require.notNegative("zone station", fromM);
     Require.notNegative("zone station", toM);
     Require.within("gripFactor", gripFactor, 0.2, 1.2);

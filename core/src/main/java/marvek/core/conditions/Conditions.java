@@ -1,5 +1,6 @@
 package marvek.core.conditions;
 
+import java.time.LocalDateTime;
 import marvek.core.Require;
 
 /**
@@ -12,6 +13,7 @@ import marvek.core.Require;
  * @param brakeBuildUpS time from first touch to full pressure, 0.15 to 0.4 s (common practice)
  * @param windFromDeg direction the wind comes from, clockwise from north
  * @param humidityPct relative humidity of the air
+ * @param at date and hour on the circuit's own clocks, or null where the light does not matter
  */
 public record Conditions(
     Surface surface,
@@ -24,7 +26,8 @@ public record Conditions(
     double pressureHpa,
     double windSpeedMps,
     double windFromDeg,
-    double humidityPct) {
+    double humidityPct,
+    LocalDateTime at) {
   /**
    * State of the road's surface. Wet 0.7 and damp 0.85 of dry from the ranges 0.8–0.9 dry and
    * 0.5–0.7 wet of J. Y. Wong, <i>Theory of Ground Vehicles</i>, table of road adhesion (from
@@ -79,6 +82,34 @@ public record Conditions(
     Require.within("humidity_pct", humidityPct, 0, 100);
   }
 
+  /** Conditions of no hour in particular. */
+  public Conditions(
+      Surface surface,
+      TyreState tyres,
+      double gripUsed,
+      double fuelKg,
+      double pedalChangeS,
+      double brakeBuildUpS,
+      double airTemperatureC,
+      double pressureHpa,
+      double windSpeedMps,
+      double windFromDeg,
+      double humidityPct) {
+    this(
+        surface,
+        tyres,
+        gripUsed,
+        fuelKg,
+        pedalChangeS,
+        brakeBuildUpS,
+        airTemperatureC,
+        pressureHpa,
+        windSpeedMps,
+        windFromDeg,
+        humidityPct,
+        null);
+  }
+
   /** Factor on the tyres' friction from road, tyres and the share of the limit that is used. */
   public double gripFactor() {
     return surface.gripFactor() * tyres.gripFactor() * gripUsed;
@@ -93,6 +124,23 @@ public record Conditions(
     return surface == Surface.WET;
   }
 
+  /** The same at a date and hour of the circuit's own clocks. */
+  public Conditions at(LocalDateTime hour) {
+    return new Conditions(
+        surface,
+        tyres,
+        gripUsed,
+        fuelKg,
+        pedalChangeS,
+        brakeBuildUpS,
+        airTemperatureC,
+        pressureHpa,
+        windSpeedMps,
+        windFromDeg,
+        humidityPct,
+        hour);
+  }
+
   public Conditions withGripUsed(double share) {
     return new Conditions(
         surface,
@@ -105,6 +153,7 @@ public record Conditions(
         pressureHpa,
         windSpeedMps,
         windFromDeg,
-        humidityPct);
+        humidityPct,
+        at);
   }
 }

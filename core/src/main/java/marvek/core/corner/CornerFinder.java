@@ -52,6 +52,20 @@ public final class CornerFinder {
     return classed(road, corners);
   }
 
+  /** The same circuit with the corners that were found as drawn ones, where none are drawn yet. */
+  public static Circuit withCornersDrawn(Circuit circuit) {
+    if (!circuit.corners().isEmpty()) {
+      return circuit;
+    }
+    List<DrawnCorner> drawn = new ArrayList<>();
+    for (Corner c : fromCurvature(circuit.road())) {
+      drawn.add(
+          new DrawnCorner(
+              c.number(), c.name(), c.direction(), c.fromM(), c.toM(), c.linkWithNext(), null));
+    }
+    return circuit.withCorners(drawn);
+  }
+
   private record Stretch(double fromM, double toM) {}
 
   private static List<Corner> fromCurvature(Road road) {

@@ -1,9 +1,7 @@
 package marvek.core.line;
 
-import java.util.List;
 import marvek.core.Require;
 import marvek.core.circuit.Circuit;
-import marvek.core.circuit.DrawnCorner;
 import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
@@ -74,7 +72,7 @@ public final class Corridor {
     int count = (int) Math.round(road.distance(kerb.fromM(), kerb.toM()) / road.stepM());
     for (int k = 0; k <= count; k++) {
       int i = road.wrap(from + k);
-      TrackLimits rule = ruleAt(circuit, road, road.stationAt(i));
+      TrackLimits rule = circuit.ruleAt(road, road.stationAt(i));
       double reach = Math.min(wanted, allowedM(rule, vehicle.bodyWidthM(), kerb.widthM()));
       // On a kerb there is no white line to keep a margin from.
       double extra = reach > 0 ? reach + marginM : 0;
@@ -90,7 +88,7 @@ public final class Corridor {
   }
 
   /** How far the body's edge goes beyond the white line for a use of the kerb [m]. */
-  static double reachM(Kerb.Use use, double bodyWidthM, double kerbWidthM) {
+  public static double reachM(Kerb.Use use, double bodyWidthM, double kerbWidthM) {
     return switch (use) {
       case NONE -> 0;
       case TOUCH -> Math.min(0.10, kerbWidthM);
@@ -101,24 +99,13 @@ public final class Corridor {
   }
 
   /** How far the body's edge may go beyond the white line under a rule [m]. */
-  static double allowedM(TrackLimits rule, double bodyWidthM, double kerbWidthM) {
+  public static double allowedM(TrackLimits rule, double bodyWidthM, double kerbWidthM) {
     return switch (rule) {
       case ONE_WHEEL_INSIDE_LINE -> bodyWidthM - TYRE_M;
       case TWO_WHEELS_INSIDE_LINE -> bodyWidthM / 2;
       case KERB_COUNTS_AS_TRACK -> kerbWidthM + bodyWidthM - TYRE_M;
       case FREE -> Double.POSITIVE_INFINITY;
     };
-  }
-
-  private static TrackLimits ruleAt(Circuit circuit, Road road, double station) {
-    List<DrawnCorner> corners = circuit.corners();
-    for (DrawnCorner corner : corners) {
-      double length = road.distance(corner.fromM(), corner.toM());
-      if (corner.rule() != null && road.distance(corner.fromM(), station) <= length) {
-        return corner.rule();
-      }
-    }
-    return circuit.trackLimits();
   }
 
   private static void keepInsideRadius(Road road, int i, double[] left, double[] right) {

@@ -1,6 +1,7 @@
 package marvek.core.line;
 
 import java.util.List;
+import java.util.function.DoubleConsumer;
 import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Zone;
@@ -55,10 +56,20 @@ public final class SmoothLine {
 
   /** Finds the line; bounded in rounds, and cancelled by interrupting the thread. */
   public static Result find(Road road, Corridor corridor, List<Zone> zones) {
-    return new SmoothLine(road, corridor).find(zones);
+    return find(road, corridor, zones, share -> {});
   }
 
-  private Result find(List<Zone> zones) {
+  /**
+   * As {@link #find(Road, Corridor, List)}, telling how far it is.
+   *
+   * @param progress told the share done after each round, 0 to 1
+   */
+  public static Result find(
+      Road road, Corridor corridor, List<Zone> zones, DoubleConsumer progress) {
+    return new SmoothLine(road, corridor).find(zones, progress);
+  }
+
+  private Result find(List<Zone> zones, DoubleConsumer progress) {
     double[] d = new double[n];
     for (int i = 0; i < n; i++) {
       d[i] = Math.max(low[i], Math.min(high[i], 0));
@@ -86,10 +97,20 @@ public final class SmoothLine {
       }
       d = next;
       value = nextValue;
+      // Moves shrink about tenfold a round, from metres to millimetres.
+      progress.accept(Math.min(1, Math.max(round / (double) MAX_ROUNDS, share(move))));
     }
     Path path = Path.at(road, d, zones);
     return new Result(path, path.curvatureSquaredPerM(), round, move, move <= STILL_M);
   }
+
+  private static double share(double move) {
+    return Math.max(
+        0, 1 - Math.log(Math.max(move, STILL_M) / STILL_M) / Math.log(FIRST_MOVE_SHARE));
+  }
+
+  /** The first round moves the line by about a thousand times what counts as still. */
+  private static final double FIRST_MOVE_SHARE = 1000;
 
   private static double[] between(double[] a, double[] b, double share) {
     double[] mixed = new double[a.length];

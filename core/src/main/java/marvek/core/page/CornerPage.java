@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Side;
+import marvek.core.circuit.TrackLimits;
 
 /**
  * What a driver does in one corner. Stations in metres, offsets positive to the left, pressures in
@@ -27,6 +28,7 @@ public record CornerPage(
     TrailBrake trailBrake,
     List<Apex> apexes,
     Kerbs kerbs,
+    Limits limits,
     Throttle throttle,
     Exit exit,
     double timeS,
@@ -67,9 +69,19 @@ public record CornerPage(
   /**
    * @param atM where the driver has to act; null without braking
    * @param initialPct first pressure; null without braking
+   * @param choices other marks that the point can be told by
    */
   public record Brake(
-      Double atM, Double initialPct, BrakeStyle style, MarkReference target, MarkReference safe) {}
+      Double atM,
+      Double initialPct,
+      BrakeStyle style,
+      MarkReference target,
+      MarkReference safe,
+      List<MarkReference> choices) {
+    public Brake {
+      choices = List.copyOf(choices);
+    }
+  }
 
   public record Gears(int approach, int corner, List<Double> downshiftsM) {
     public Gears {
@@ -77,7 +89,15 @@ public record CornerPage(
     }
   }
 
-  public record TurnIn(double atM, double speedMps, MarkReference target) {}
+  /**
+   * @param choices other marks that the point can be told by
+   */
+  public record TurnIn(
+      double atM, double speedMps, MarkReference target, List<MarkReference> choices) {
+    public TurnIn {
+      choices = List.copyOf(choices);
+    }
+  }
 
   /** Pressures while turning; null as a whole where the car turns off the brake. */
   public record TrailBrake(
@@ -86,6 +106,19 @@ public record CornerPage(
   public record Apex(double atM, double offsetM, ApexKind kind, double speedMps) {}
 
   public record Kerbs(Kerb.Use entry, Kerb.Use apex, Kerb.Use exit) {}
+
+  /**
+   * What the track limits allow in the corner: at its entry and exit outside, at its apex inside.
+   */
+  public record Limits(TrackLimits rule, Edge entry, Edge apex, Edge exit) {}
+
+  /**
+   * What lies beyond the white line at a place and how far the rule lets the car's body out there.
+   *
+   * @param allowedM metres that the body's outer edge may be beyond the line; null without a bound
+   * @param kerb the kerb that lies there, or null
+   */
+  public record Edge(Double allowedM, Kerb kerb) {}
 
   /** Null members where the throttle is never shut. */
   public record Throttle(Double firstM, Double firstPct, Double fullM) {}

@@ -1,17 +1,27 @@
 package marvek.core.page;
 
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Mark;
+import marvek.core.circuit.MarkType;
 import marvek.core.circuit.Road;
+import marvek.core.circuit.RoadPosition;
 import marvek.core.circuit.Side;
+import marvek.core.circuit.Sight;
+import marvek.core.corner.Corner;
+import marvek.core.light.Light;
+import marvek.core.light.MovedShadow;
+import marvek.core.profile.Lap;
 
 /**
- * Puts a point on the road into words through the marks that stand near it: by permanence, distance
- * and side. What has an end is spoken of by its end. The weights are own assumptions that follow
- * common practice: a mark that stays beats one that is near, and the outside of the coming corner
- * is where the eyes are.
+ * Puts a point on the road into words through the marks that stand near it: by permanence,
+ * distance, side, and whether they are seen in time. What has a length is spoken of by its start,
+ * middle or end. The weights are own assumptions that follow common practice: a mark that stays
+ * beats one that is near, and the outside of the coming corner is where the eyes are. Immutable.
  */
 public final class MarkChooser {
   /** A mark farther from its point than this is of no use. */
@@ -23,6 +33,9 @@ public final class MarkChooser {
   /** ... and at most so far: one does not brake a board and a half early. */
   static final double SAFE_REACH_M = 110;
 
+  /** A mark has to be seen for this long before it counts (design value). */
+  static final double SEEN_FOR_S = 1.5;
+
   /** Marks up to this permanence are solid enough to be safe. */
   private static final int SOLID = 1;
 
@@ -32,12 +45,51 @@ public final class MarkChooser {
   private static final double METRES_PER_PERMANENCE_STEP = 9;
   private static final double METRES_FOR_WRONG_SIDE = 6;
 
+  /** Of a thing longer than this the middle can be told by eye (assumed). */
+  private static final double LONG_M = 16;
+
+  private static final int LOOKS = 6;
+
+  /** Boards within this of what they say are true (assumed). */
+  private static final double TRUE_BOARD_M = 10;
+
   private final List<Mark> marks;
   private final Road road;
+  private final Sight sight;
+  private final Lap lap;
+  private final Light light;
+  private final List<Corner> corners;
 
-  public MarkChooser(List<Mark> marks, Road road) {
+  private MarkChooser(
+      List<Mark> marks, Road road, Sight sight, Lap lap, Light light, List<Corner> corners) {
     this.marks = marks;
     this.road = road;
+    this.sight = sight;
+    this.lap = lap;
+    this.light = light;
+    this.corners = corners;
+  }
+
+  /** Chooses among marks as if each could be seen from everywhere. */
+  public MarkChooser(List<Mark> marks, Road road) {
+    this(marks, road, null, null, null, List.of());
+  }
+
+  /** Chooses among those of a circuit's marks that are seen in time at the speeds of a lap. */
+  public static MarkChooser seenOn(Circuit circuit, Lap lap, Light light, List<Corner> corners) {
+    Road road = lap.path().road();
+    return new MarkChooser(
+        circuit.marks(), road, new Sight(circuit, road), lap, light, List.copyOf(corners));
+  }
+
+  /** A mark with the station it is spoken of by. */
+  private record Spoken(Mark mark, Part part, double stationM) {}
+
+  private enum Part {
+    WHOLE,
+    START,
+    MIDDLE,
+    END
   }
 
   /**
@@ -45,41 +97,60 @@ public final class MarkChooser {
    *
    * @param pointM station of the point
    * @param outside side on the outside of the coming corner
-   * @return empty where nothing fit stands within {@value #TARGET_REACH_M} m
+   * @return empty where nothing fit is seen within {@value #TARGET_REACH_M} m
    */
   public Optional<MarkReference> target(double pointM, Side outside) {
-    Mark best = null;
-    double bestScore = TARGET_REACH_M + METRES_PER_PERMANENCE_STEP;
+    return choices(pointM, outside, 1).stream().findFirst();
+  }
+
+  /** The best marks for a point, best first, at most {@code most} of them. */
+  public List<MarkReference> choices(double pointM, Side outside, int most) {
+    List<Spoken> reachable = new ArrayList<>();
     for (Mark mark : marks) {
-      double offset = offsetFrom(mark, pointM);
-      if (Math.abs(offset) > TARGET_REACH_M || !usable(mark)) {
-        continue;
-      }
-      double score = score(mark, offset, outside);
-      if (score < bestScore) {
-        best = mark;
-        bestScore = score;
+      Spoken spoken = spoken(mark, pointM);
+      if (spoken != null && Math.abs(offsetFrom(spoken, pointM)) <= TARGET_REACH_M) {
+        reachable.add(spoken);
       }
     }
-    return best == null ? Optional.empty() : Optional.of(reference(best, pointM));
+    reachable.sort(Comparator.comparingDouble(s -> score(s, pointM, outside)));
+    List<MarkReference> found = new ArrayList<>();
+    for (Spoken spoken : reachable) {
+      boolean fits = score(spoken, pointM, outside) < TARGET_REACH_M + METRES_PER_PERMANENCE_STEP;
+      if (found.size() < most && fits && seenInTime(spoken, pointM)) {
+        found.add(reference(spoken, pointM));
+      }
+    }
+    return found;
   }
 
   /** The next solid mark earlier than the target, taken as it stands. */
   public Optional<MarkReference> safe(double pointM, Side outside) {
-    Mark best = null;
-    double bestScore = Double.POSITIVE_INFINITY;
+    List<Spoken> before = new ArrayList<>();
     for (Mark mark : marks) {
-      double before = offsetFrom(mark, pointM);
-      if (before < SAFE_LEAST_M || before > SAFE_REACH_M || mark.type().permanence() > SOLID) {
-        continue;
-      }
-      double score = score(mark, before, outside);
-      if (score < bestScore) {
-        best = mark;
-        bestScore = score;
+      Spoken spoken = mark.type().permanence() > SOLID ? null : spoken(mark, pointM);
+      if (spoken != null) {
+        double way = offsetFrom(spoken, pointM);
+        if (way >= SAFE_LEAST_M && way <= SAFE_REACH_M) {
+          before.add(spoken);
+        }
       }
     }
-    return best == null ? Optional.empty() : Optional.of(reference(best, station(best, pointM)));
+    return before.stream()
+        .sorted(Comparator.comparingDouble(s -> score(s, pointM, outside)))
+        .filter(s -> seenInTime(s, s.stationM()))
+        .findFirst()
+        .map(s -> reference(s, s.stationM()));
+  }
+
+  /** A mark by its label, told from a point; the nearest of several. Empty without one in reach. */
+  public Optional<MarkReference> named(String label, double pointM) {
+    return marks.stream()
+        .filter(mark -> mark.label().equals(label))
+        .map(mark -> spoken(mark, pointM))
+        .filter(
+            spoken -> spoken != null && Math.abs(offsetFrom(spoken, pointM)) < 3 * TARGET_REACH_M)
+        .min(Comparator.comparingDouble(spoken -> Math.abs(offsetFrom(spoken, pointM))))
+        .map(spoken -> reference(spoken, pointM));
   }
 
   /**
@@ -91,11 +162,67 @@ public final class MarkChooser {
     return otherM != null && road.offsetBetween(otherM, oneM) > 0 ? otherM : oneM;
   }
 
-  private static boolean usable(Mark mark) {
-    return mark.type().permanence() < 4;
+  /** Distance boards whose figure is not their way to the corner they stand before. */
+  public static List<Board> untrueBoards(List<Mark> marks, Road road, List<Corner> corners) {
+    MarkChooser chooser = new MarkChooser(marks, road, null, null, null, corners);
+    return marks.stream().map(chooser::board).filter(b -> b != null && !b.isTrue()).toList();
   }
 
-  private double score(Mark mark, double offset, Side outside) {
+  /**
+   * A distance board.
+   *
+   * @param standsM its way to the first metre of the next corner
+   */
+  public record Board(String label, double stationM, double saysM, double standsM, int corner) {
+    boolean isTrue() {
+      return Math.abs(saysM - standsM) <= TRUE_BOARD_M;
+    }
+  }
+
+  private Board board(Mark mark) {
+    if (mark.type() != MarkType.DISTANCE_BOARD || mark.valueM() == null || corners.isEmpty()) {
+      return null;
+    }
+    Corner next =
+        corners.stream()
+            .min(Comparator.comparingDouble(c -> wayTo(mark.fromM(), c.fromM())))
+            .orElseThrow();
+    double way = wayTo(mark.fromM(), next.fromM());
+    return new Board(mark.label(), mark.fromM(), mark.valueM(), way, next.number());
+  }
+
+  private double wayTo(double fromM, double toM) {
+    double way = road.distance(fromM, toM);
+    return way < 0 ? Double.MAX_VALUE : way;
+  }
+
+  /** The part of a mark that is nearest to a point; null where its shadow is not to be used. */
+  private Spoken spoken(Mark mark, double pointM) {
+    if (mark.type().permanence() == 4) {
+      if (light == null || mark.type() != MarkType.SHADOW) {
+        return null;
+      }
+      MovedShadow moved = light.moved(mark);
+      return moved.usable() ? new Spoken(mark, Part.WHOLE, moved.stationM()) : null;
+    }
+    if (!mark.hasLength()) {
+      return new Spoken(mark, Part.WHOLE, mark.fromM());
+    }
+    double length = road.distance(mark.fromM(), mark.toM());
+    Spoken best = new Spoken(mark, Part.START, mark.fromM());
+    Spoken end = new Spoken(mark, Part.END, mark.toM());
+    Spoken middle = new Spoken(mark, Part.MIDDLE, road.wrapStation(mark.fromM() + length / 2));
+    best = nearer(best, end, pointM);
+    return length > LONG_M ? nearer(best, middle, pointM) : best;
+  }
+
+  private Spoken nearer(Spoken a, Spoken b, double pointM) {
+    return Math.abs(offsetFrom(b, pointM)) < Math.abs(offsetFrom(a, pointM)) ? b : a;
+  }
+
+  private double score(Spoken spoken, double pointM, Side outside) {
+    Mark mark = spoken.mark();
+    double offset = offsetFrom(spoken, pointM);
     boolean wrongSide =
         (mark.side() == Side.LEFT || mark.side() == Side.RIGHT) && mark.side() != outside;
     return Math.abs(offset)
@@ -105,47 +232,120 @@ public final class MarkChooser {
   }
 
   /** Metres by which the point lies past the mark. */
-  private double offsetFrom(Mark mark, double pointM) {
-    return road.offsetBetween(station(mark, pointM), pointM);
+  private double offsetFrom(Spoken spoken, double pointM) {
+    return road.offsetBetween(spoken.stationM(), pointM);
   }
 
-  /** Of a thing with a length, the end that is nearer to the point. */
-  private double station(Mark mark, double pointM) {
-    double start = Math.abs(road.offsetBetween(mark.fromM(), pointM));
-    double end = Math.abs(road.offsetBetween(mark.toM(), pointM));
-    return end < start ? mark.toM() : mark.fromM();
-  }
-
-  private MarkReference reference(Mark mark, double pointM) {
-    double offset = offsetFrom(mark, pointM);
-    String thing = thing(mark, pointM);
-    return new MarkReference(
-        mark.label(), mark.type(), mark.side(), offset, thing, words(thing, mark.side(), offset));
-  }
-
-  private String thing(Mark mark, double pointM) {
-    String named = article(mark.label());
-    if (mark.hasLength()) {
-      boolean end = station(mark, pointM) == mark.toM();
-      named = (end ? "the end of the " : "the start of the ") + mark.label();
+  /**
+   * Whether the mark is seen all through the last {@value #SEEN_FOR_S} s before it is passed, or
+   * before the point where that comes first.
+   */
+  private boolean seenInTime(Spoken spoken, double pointM) {
+    if (sight == null) {
+      return true;
     }
-    return switch (mark.side()) {
-      case LEFT -> named + ", left";
-      case RIGHT -> named + ", right";
-      default -> named;
+    double past = offsetFrom(spoken, pointM);
+    double last = road.wrapStation(past >= 0 ? spoken.stationM() - 1 : pointM);
+    double way = SEEN_FOR_S * lap.speedAt(road.indexOf(last));
+    RoadPosition thing = new RoadPosition(spoken.stationM(), spoken.mark().offsetM());
+    for (int look = 0; look < LOOKS; look++) {
+      double station = last - way * look / (LOOKS - 1);
+      if (station < 0 && !road.closed()) {
+        return true;
+      }
+      double eye = road.wrapStation(station);
+      double offset = lap.path().offsetAt(road.indexOf(eye));
+      if (!sight.sees(new RoadPosition(eye, offset), thing, Sight.topM(spoken.mark()))) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private MarkReference reference(Spoken spoken, double pointM) {
+    Mark mark = spoken.mark();
+    double offset = offsetFrom(spoken, pointM);
+    String thing = withSide(mark, thing(spoken));
+    String near = near(spoken);
+    String text =
+        Math.abs(offset) < AT_THE_MARK_M
+            ? near
+            : String.format(
+                Locale.ROOT,
+                "%.0f m %s %s",
+                Math.abs(offset),
+                offset > 0 ? "past" : "before",
+                thing);
+    return new MarkReference(
+        mark.label(),
+        mark.type(),
+        mark.side(),
+        offset,
+        thing,
+        near,
+        text,
+        false,
+        null,
+        cautions(spoken));
+  }
+
+  private static String near(Spoken spoken) {
+    if (spoken.part() == Part.MIDDLE) {
+      return withSide(spoken.mark(), "half-way along " + article(spoken.mark().label()));
+    }
+    String word = spoken.mark().side() == Side.OVER ? "under " : "at ";
+    return word + withSide(spoken.mark(), thing(spoken));
+  }
+
+  private static String thing(Spoken spoken) {
+    String label = spoken.mark().label();
+    return switch (spoken.part()) {
+      case START -> "the start of " + article(label);
+      case MIDDLE -> "the middle of " + article(label);
+      case END -> "the end of " + article(label);
+      case WHOLE -> article(label);
     };
   }
 
-  private static String words(String thing, Side side, double offset) {
-    if (Math.abs(offset) < AT_THE_MARK_M) {
-      return (side == Side.OVER ? "under " : "at ") + thing;
-    }
-    return String.format(
-        Locale.ROOT, "%.0f m %s %s", Math.abs(offset), offset > 0 ? "past" : "before", thing);
+  private static String withSide(Mark mark, String thing) {
+    return switch (mark.side()) {
+      case LEFT -> thing + ", left";
+      case RIGHT -> thing + ", right";
+      default -> thing;
+    };
   }
 
   private static String article(String thing) {
     boolean named = thing.toLowerCase(Locale.ROOT).startsWith("the ") || thing.matches(".*\\d");
     return named ? thing : "the " + thing;
+  }
+
+  private List<String> cautions(Spoken spoken) {
+    List<String> cautions = new ArrayList<>();
+    Mark mark = spoken.mark();
+    Board board = board(mark);
+    if (board != null && !board.isTrue() && board.standsM() < 3 * board.saysM() + 100) {
+      cautions.add(
+          String.format(
+              Locale.ROOT,
+              "says %.0f, stands %.0f m before the corner",
+              board.saysM(),
+              board.standsM()));
+    }
+    if (mark.type() == MarkType.SHADOW) {
+      MovedShadow moved = light.moved(mark);
+      cautions.add(
+          String.format(
+              Locale.ROOT,
+              "a shadow: %.0f m %s where it was noted, and it goes on moving",
+              Math.abs(moved.movedM()),
+              moved.movedM() >= 0 ? "past" : "before"));
+    } else if (mark.type().permanence() == 3) {
+      cautions.add("may be gone tomorrow: look before you trust it");
+    }
+    if (light != null && light.inShade(mark)) {
+      cautions.add("in shade at this hour");
+    }
+    return cautions;
   }
 }

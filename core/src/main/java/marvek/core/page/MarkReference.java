@@ -1,15 +1,51 @@
 package marvek.core.page;
 
+import java.util.List;
 import marvek.core.circuit.MarkType;
 import marvek.core.circuit.Side;
 
 /**
- * A point put into words through a mark.
+ * A point put into words through a mark, or through time where there is none.
  *
- * @param mark label of the mark
+ * @param mark label of the mark; empty for a count of time
+ * @param type null for a count of time
  * @param offsetM metres past its station, before it negative
  * @param thing the mark itself in words, without metres: "the 100 board, left"
+ * @param near the whole words where the point is at the mark: "at the 100 board, left"
  * @param text the whole words, in metres
+ * @param weak whether it is a count of time: less sure than anything that stands
+ * @param own the driver's own wording, or null
+ * @param cautions what to know of the mark, e.g. that it stands elsewhere than it says
  */
 public record MarkReference(
-    String mark, MarkType type, Side side, double offsetM, String thing, String text) {}
+    String mark,
+    MarkType type,
+    Side side,
+    double offsetM,
+    String thing,
+    String near,
+    String text,
+    boolean weak,
+    String own,
+    List<String> cautions) {
+  public MarkReference {
+    cautions = List.copyOf(cautions);
+  }
+
+  /** A count of time, in the place of a mark. */
+  static MarkReference count(String words) {
+    String caution = "weak: nothing that stands here can be seen in time";
+    return new MarkReference(
+        "", null, Side.ROAD, 0, words, words, words, true, null, List.of(caution));
+  }
+
+  /** The same with the driver's own words. */
+  MarkReference worded(String words) {
+    return new MarkReference(mark, type, side, offsetM, thing, near, words, weak, words, cautions);
+  }
+
+  /** Whether it stays where it is from one visit to the next and is not a count of time. */
+  public boolean isGood() {
+    return !weak && type != null && type.permanence() < 2;
+  }
+}

@@ -55,6 +55,7 @@ final class OwnPages {
               p.trailBrake(),
               apexes,
               p.kerbs(),
+              p.limits(),
               p.throttle(),
               new CornerPage.Exit(p.exit().trackOutM(), p.exit().offsetM(), exitSpeed),
               timeOf(lap, model, pages, p),
@@ -96,10 +97,11 @@ final class OwnPages {
         new CornerPage.Approach(p.approach().offsetM(), approach),
         p.brake(),
         p.gears(),
-        new CornerPage.TurnIn(p.turnIn().atM(), turnIn, p.turnIn().target()),
+        new CornerPage.TurnIn(p.turnIn().atM(), turnIn, p.turnIn().target(), p.turnIn().choices()),
         p.trailBrake(),
         p.apexes(),
         p.kerbs(),
+        p.limits(),
         p.throttle(),
         p.exit(),
         p.timeS(),
@@ -123,38 +125,13 @@ final class OwnPages {
 
   private static CornerPage overlay(CornerPage page, OwnValues own, MarkChooser marks) {
     Map<String, CornerPage.Source> sources = new TreeMap<>(page.sources());
-    CornerPage.Brake brake = page.brake();
-    if (own.brakeAtM() != null) {
-      sources.put("brake.at_m", own.source());
-      var outside = page.direction().mirrored();
-      brake =
-          new CornerPage.Brake(
-              own.brakeAtM(),
-              brake.initialPct(),
-              brake.style(),
-              marks.target(own.brakeAtM(), outside).orElse(null),
-              marks.safe(marks.earlier(own.brakeAtM(), page.brake().atM()), outside).orElse(null));
-    }
-    if (own.initialPct() != null) {
-      sources.put("brake.initial_pct", own.source());
-      brake =
-          new CornerPage.Brake(
-              brake.atM(), own.initialPct(), brake.style(), brake.target(), brake.safe());
-    }
+    CornerPage.Brake brake = brake(page, own, marks, sources);
     CornerPage.Gears gears = page.gears();
     if (own.cornerGear() != null) {
       sources.put("gears.corner", own.source());
       gears = new CornerPage.Gears(gears.approach(), own.cornerGear(), gears.downshiftsM());
     }
-    CornerPage.TurnIn turnIn = page.turnIn();
-    if (own.turnInM() != null) {
-      sources.put("turnIn.at_m", own.source());
-      turnIn =
-          new CornerPage.TurnIn(
-              own.turnInM(),
-              turnIn.speedMps(),
-              marks.target(own.turnInM(), page.direction().mirrored()).orElse(null));
-    }
+    CornerPage.TurnIn turnIn = turnIn(page, own, marks, sources);
     CornerPage.TrailBrake trail = page.trailBrake();
     if (own.releaseM() != null) {
       sources.put("trailBrake.release_m", own.source());
@@ -193,6 +170,7 @@ final class OwnPages {
         trail,
         page.apexes(),
         page.kerbs(),
+        page.limits(),
         throttle,
         page.exit(),
         page.timeS(),
@@ -202,5 +180,81 @@ final class OwnPages {
         own.confidence() == null ? page.confidence() : own.confidence(),
         own.notes() == null ? page.notes() : own.notes(),
         own.wayOut() == null ? page.wayOut() : own.wayOut());
+  }
+
+  private static CornerPage.Brake brake(
+      CornerPage page, OwnValues own, MarkChooser marks, Map<String, CornerPage.Source> sources) {
+    CornerPage.Brake brake = page.brake();
+    Double atM = own.brakeAtM() == null ? brake.atM() : own.brakeAtM();
+    Double initial = own.initialPct() == null ? brake.initialPct() : own.initialPct();
+    MarkReference target = brake.target();
+    MarkReference safe = brake.safe();
+    List<MarkReference> choices = brake.choices();
+    var outside = page.direction().mirrored();
+    if (own.brakeAtM() != null) {
+      sources.put("brake.at_m", own.source());
+      List<MarkReference> found = marks.choices(atM, outside, PageWriter.MARKS_OFFERED);
+      target = PageWriter.first(found, PageWriter.stillCounted(target, brake.atM(), atM));
+      choices = PageWriter.others(found);
+      safe = marks.safe(marks.earlier(atM, brake.atM()), outside).orElse(null);
+    }
+    if (own.initialPct() != null) {
+      sources.put("brake.initial_pct", own.source());
+    }
+    if (atM != null) {
+      MarkReference chosen = chosen(own.brakeMark(), own.brakeWords(), atM, target, marks);
+      if (chosen != target) {
+        sources.put("brake.target", own.source());
+        choices = withoutChosen(target, chosen, choices);
+        target = chosen;
+      }
+    }
+    return new CornerPage.Brake(atM, initial, brake.style(), target, safe, choices);
+  }
+
+  private static CornerPage.TurnIn turnIn(
+      CornerPage page, OwnValues own, MarkChooser marks, Map<String, CornerPage.Source> sources) {
+    CornerPage.TurnIn turnIn = page.turnIn();
+    double atM = own.turnInM() == null ? turnIn.atM() : own.turnInM();
+    MarkReference target = turnIn.target();
+    List<MarkReference> choices = turnIn.choices();
+    if (own.turnInM() != null) {
+      sources.put("turnIn.at_m", own.source());
+      List<MarkReference> found =
+          marks.choices(atM, page.direction().mirrored(), PageWriter.MARKS_OFFERED);
+      target = PageWriter.first(found, PageWriter.stillCounted(target, turnIn.atM(), atM));
+      choices = PageWriter.others(found);
+    }
+    MarkReference chosen = chosen(own.turnInMark(), own.turnInWords(), atM, target, marks);
+    if (chosen != target) {
+      sources.put("turnIn.target", own.source());
+      choices = withoutChosen(target, chosen, choices);
+      target = chosen;
+    }
+    return new CornerPage.TurnIn(atM, turnIn.speedMps(), target, choices);
+  }
+
+  /** The mark and the words that the driver chose, the model's where there are none. */
+  private static MarkReference chosen(
+      String mark, String words, double atM, MarkReference target, MarkChooser marks) {
+    MarkReference chosen = target;
+    if (mark != null) {
+      chosen = marks.named(mark, atM).orElse(target);
+    }
+    if (words != null && !words.isBlank()) {
+      chosen = (chosen == null ? MarkReference.count(words) : chosen).worded(words);
+    }
+    return chosen;
+  }
+
+  /** What is offered beside a mark that the driver chose: the model's own among it. */
+  private static List<MarkReference> withoutChosen(
+      MarkReference model, MarkReference chosen, List<MarkReference> choices) {
+    List<MarkReference> offered = new ArrayList<>();
+    if (model != null && !model.mark().equals(chosen.mark())) {
+      offered.add(model);
+    }
+    choices.stream().filter(c -> !c.mark().equals(chosen.mark())).forEach(offered::add);
+    return offered;
   }
 }

@@ -11,6 +11,10 @@ import marvek.core.page.CornerPage.Source;
  * @param brakeAtM station at which the driver acts
  * @param apexSpeedMps lowest speed in the corner
  * @param source who says so
+ * @param brakeMark label of the mark that the brake point is told by
+ * @param brakeWords own wording for it, in the place of the computed one
+ * @param turnInMark the same for the turn-in
+ * @param turnInWords the same for the turn-in
  */
 public record OwnValues(
     int corner,
@@ -25,7 +29,12 @@ public record OwnValues(
     Integer confidence,
     String notes,
     String wayOut,
-    Source source) {
+    Source source,
+    String brakeMark,
+    String brakeWords,
+    String turnInMark,
+    String turnInWords) {
+  private static final int LONGEST_WORDS = 120;
   private static final int LONGEST_NOTE = 2000;
 
   public OwnValues {
@@ -38,9 +47,48 @@ public record OwnValues(
     station("throttle.first_m", throttleFirstM);
     station("throttle.full_m", throttleFullM);
     range("confidence", confidence, 0, 5);
-    shortEnough("notes", notes);
-    shortEnough("wayOut", wayOut);
+    shortEnough("notes", notes, LONGEST_NOTE);
+    shortEnough("wayOut", wayOut, LONGEST_NOTE);
+    shortEnough("brake.mark", brakeMark, LONGEST_WORDS);
+    shortEnough("brake.words", brakeWords, LONGEST_WORDS);
+    shortEnough("turnIn.mark", turnInMark, LONGEST_WORDS);
+    shortEnough("turnIn.words", turnInWords, LONGEST_WORDS);
     source = source == null ? Source.DRIVER : source;
+  }
+
+  /** Values without words of one's own for the marks. */
+  public OwnValues(
+      int corner,
+      Double brakeAtM,
+      Double initialPct,
+      Integer cornerGear,
+      Double turnInM,
+      Double releaseM,
+      Double apexSpeedMps,
+      Double throttleFirstM,
+      Double throttleFullM,
+      Integer confidence,
+      String notes,
+      String wayOut,
+      Source source) {
+    this(
+        corner,
+        brakeAtM,
+        initialPct,
+        cornerGear,
+        turnInM,
+        releaseM,
+        apexSpeedMps,
+        throttleFirstM,
+        throttleFullM,
+        confidence,
+        notes,
+        wayOut,
+        source,
+        null,
+        null,
+        null,
+        null);
   }
 
   private static void station(String field, Double value) {
@@ -55,10 +103,10 @@ public record OwnValues(
     }
   }
 
-  private static void shortEnough(String field, String text) {
-    if (text != null && text.length() > LONGEST_NOTE) {
+  private static void shortEnough(String field, String text, int longest) {
+    if (text != null && text.length() > longest) {
       throw new InvalidValueException(
-          field, "has " + text.length() + " characters; at most " + LONGEST_NOTE + " are kept");
+          field, "has " + text.length() + " characters; at most " + longest + " are kept");
     }
   }
 }

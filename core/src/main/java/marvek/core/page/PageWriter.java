@@ -12,6 +12,7 @@ import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
 import marvek.core.conditions.Conditions;
 import marvek.core.corner.Corner;
+import marvek.core.line.Corridor;
 import marvek.core.page.CornerPage.Apex;
 import marvek.core.page.CornerPage.ApexKind;
 import marvek.core.page.CornerPage.BrakeStyle;
@@ -39,6 +40,9 @@ public final class PageWriter {
   /** A car that leaves the road in a corner lands up to this far beyond it (own assumption). */
   private static final double BEYOND_CORNER_M = 120;
 
+  /** A target and two more to choose from. */
+  static final int MARKS_OFFERED = 3;
+
   private static final double EARLY_SHARE = 0.42;
   private static final double LATE_SHARE = 0.60;
 
@@ -50,20 +54,26 @@ public final class PageWriter {
   private final Road road;
   private final MarkChooser marks;
 
-  private PageWriter(Circuit circuit, Vehicle vehicle, Conditions conditions, Lap lap) {
+  private PageWriter(
+      Circuit circuit, Vehicle vehicle, Conditions conditions, Lap lap, MarkChooser marks) {
     this.circuit = circuit;
     this.vehicle = vehicle;
     this.conditions = conditions;
     this.lap = lap;
     this.path = lap.path();
     this.road = path.road();
-    this.marks = new MarkChooser(circuit.marks(), road);
+    this.marks = marks;
   }
 
   /** The pages for corners of the lap's road. */
   public static List<CornerPage> write(
-      Circuit circuit, Vehicle vehicle, Conditions conditions, Lap lap, List<Corner> corners) {
-    return new PageWriter(circuit, vehicle, conditions, lap).write(corners);
+      Circuit circuit,
+      Vehicle vehicle,
+      Conditions conditions,
+      Lap lap,
+      List<Corner> corners,
+      MarkChooser marks) {
+    return new PageWriter(circuit, vehicle, conditions, lap, marks).write(corners);
   }
 
   private List<CornerPage> write(List<Corner> corners) {
@@ -134,6 +144,7 @@ public final class PageWriter {
         trailBrake(trace),
         apexes(trace),
         kerbs(trace),
+        limits(trace),
         throttle(trace),
         new CornerPage.Exit(
             road.stationAt(trace.trackOut),
@@ -156,17 +167,34 @@ public final class PageWriter {
     BrakingZone zone = trace.braking;
     if (zone == null) {
       BrakeStyle style = trace.isFlat() ? BrakeStyle.NONE : BrakeStyle.LIFT;
-      return new CornerPage.Brake(null, null, style, null, null);
+      return new CornerPage.Brake(null, null, style, null, null, List.of());
     }
     double initial = initialPct(trace, zone);
     double atM = actingPoint(zone.begin());
     Side outside = outside(trace.corner);
+    List<MarkReference> found = marks.choices(atM, outside, MARKS_OFFERED);
     return new CornerPage.Brake(
         atM,
         initial,
         style(initial, lap.timeBetween(zone.begin(), zone.end())),
-        marks.target(atM, outside).orElse(null),
-        marks.safe(atM, outside).orElse(null));
+        first(found, TimeCount.before(lap, atM).orElse(null)),
+        marks.safe(atM, outside).orElse(null),
+        others(found));
+  }
+
+  /** The best of what was found, else what is counted. */
+  static MarkReference first(List<MarkReference> found, MarkReference otherwise) {
+    return found.isEmpty() ? otherwise : found.get(0);
+  }
+
+  static List<MarkReference> others(List<MarkReference> found) {
+    return found.size() < 2 ? List.of() : found.subList(1, found.size());
+  }
+
+  /** A count of time holds only for the point that it was made for. */
+  static MarkReference stillCounted(MarkReference reference, Double countedForM, double atM) {
+    boolean same = countedForM != null && Math.abs(countedForM - atM) < 1;
+    return reference != null && reference.weak() && same ? reference : null;
   }
 
   /** Brake point less the way covered while the foot moves and the pressure builds up by half. */
@@ -209,8 +237,14 @@ public final class PageWriter {
 
   private CornerPage.TurnIn turnIn(CornerTrace trace) {
     double atM = road.stationAt(trace.turnIn);
+    List<MarkReference> found = marks.choices(atM, outside(trace.corner), MARKS_OFFERED);
+    MarkReference counted =
+        trace.braking == null
+            ? null
+            : TimeCount.from(lap, actingPoint(trace.braking.begin()), "after the brake", atM)
+                .orElse(null);
     return new CornerPage.TurnIn(
-        atM, lap.speedAt(trace.turnIn), marks.target(atM, outside(trace.corner)).orElse(null));
+        atM, lap.speedAt(trace.turnIn), first(found, counted), others(found));
   }
 
   private CornerPage.TrailBrake trailBrake(CornerTrace trace) {
@@ -280,6 +314,46 @@ public final class PageWriter {
       return Kerb.Use.TYRE;
     }
     return most < 0.7 * vehicle.bodyWidthM() ? Kerb.Use.HALF_CAR : Kerb.Use.FULL;
+  }
+
+  /** What the rule allows outside at turn-in and track-out, and inside at the first apex. */
+  private CornerPage.Limits limits(CornerTrace trace) {
+    int inside = trace.corner.sign();
+    int apex = trace.apexes.get(0);
+    return new CornerPage.Limits(
+        circuit.ruleAt(road, road.stationAt(apex)),
+        edge(-inside, trace.turnIn, 30),
+        edge(inside, apex, 15),
+        edge(-inside, trace.trackOut, 30));
+  }
+
+  private CornerPage.Edge edge(int side, int at, double reachM) {
+    Side where = side > 0 ? Side.LEFT : Side.RIGHT;
+    double station = road.stationAt(at);
+    Kerb there = null;
+    double nearest = reachM;
+    for (Kerb kerb : circuit.kerbs()) {
+      double away = kerb.side() == where ? awayFrom(kerb, station) : Double.POSITIVE_INFINITY;
+      if (away <= nearest) {
+        nearest = away;
+        there = kerb;
+      }
+    }
+    double kerbWidth = there == null ? 0 : there.widthM();
+    double allowed =
+        Corridor.allowedM(circuit.ruleAt(road, station), vehicle.bodyWidthM(), kerbWidth);
+    return new CornerPage.Edge(Double.isInfinite(allowed) ? null : allowed, there);
+  }
+
+  /** Metres from a station to the nearest part of a kerb; 0 along it. */
+  private double awayFrom(Kerb kerb, double station) {
+    double in = road.distance(kerb.fromM(), station);
+    if (in >= 0 && in <= road.distance(kerb.fromM(), kerb.toM())) {
+      return 0;
+    }
+    return Math.min(
+        Math.abs(road.offsetBetween(kerb.fromM(), station)),
+        Math.abs(road.offsetBetween(kerb.toM(), station)));
   }
 
   private CornerPage.Throttle throttle(CornerTrace trace) {

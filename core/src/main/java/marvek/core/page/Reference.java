@@ -3,6 +3,7 @@ package marvek.core.page;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.DoubleConsumer;
 import marvek.core.InvalidValueException;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Path;
@@ -10,6 +11,7 @@ import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
 import marvek.core.corner.Corner;
 import marvek.core.corner.CornerFinder;
+import marvek.core.light.Light;
 import marvek.core.line.Corridor;
 import marvek.core.line.SmoothLine;
 import marvek.core.profile.Lap;
@@ -40,22 +42,41 @@ public record Reference(
   /** Finds line and corners: the slow part. */
   public static Basis basis(
       Circuit circuit, Vehicle vehicle, Conditions conditions, LineChoice line) {
+    return basis(circuit, vehicle, conditions, line, share -> {});
+  }
+
+  /**
+   * Finds line and corners, telling how far it is; cancelled by interrupting the thread.
+   *
+   * @param progress told the share done, 0 to 1
+   */
+  public static Basis basis(
+      Circuit circuit,
+      Vehicle vehicle,
+      Conditions conditions,
+      LineChoice line,
+      DoubleConsumer progress) {
     Road road = circuit.road();
     return new Basis(
         circuit,
         vehicle,
-        path(circuit, road, vehicle, conditions, line),
+        path(circuit, road, vehicle, conditions, line, progress),
         CornerFinder.find(circuit, road));
   }
 
   private static Path path(
-      Circuit circuit, Road road, Vehicle vehicle, Conditions conditions, LineChoice line) {
+      Circuit circuit,
+      Road road,
+      Vehicle vehicle,
+      Conditions conditions,
+      LineChoice line,
+      DoubleConsumer progress) {
     if (line == LineChoice.CENTRELINE) {
       return Path.centreline(road, circuit.zones());
     }
     Corridor corridor =
         Corridor.of(circuit, road, vehicle, conditions.isWet(), Corridor.DEFAULT_MARGIN_M);
-    return SmoothLine.find(road, corridor, circuit.zones()).path();
+    return SmoothLine.find(road, corridor, circuit.zones(), progress).path();
   }
 
   /** No point of a corner lies farther from it; more is a slip of the finger (own assumption). */
@@ -64,8 +85,10 @@ public record Reference(
   /** Solves the lap on a basis and writes its pages. */
   public static Reference on(Basis basis, Conditions conditions, List<OwnValues> own) {
     Lap modelLap = SpeedProfile.solve(basis.path(), basis.vehicle(), conditions);
+    MarkChooser marks = marks(basis, conditions, modelLap);
     List<CornerPage> modelPages =
-        PageWriter.write(basis.circuit(), basis.vehicle(), conditions, modelLap, basis.corners());
+        PageWriter.write(
+            basis.circuit(), basis.vehicle(), conditions, modelLap, basis.corners(), marks);
     if (own.isEmpty()) {
       List<Remark> crests = crests(modelLap, modelPages);
       return new Reference(
@@ -75,11 +98,16 @@ public record Reference(
     checkStations(basis.path().road(), modelPages, own);
     OwnValuesOnLap.Limits limits = OwnValuesOnLap.of(modelLap, modelPages, own);
     Lap lap = SpeedProfile.solve(basis.path(), basis.vehicle(), conditions, limits.options());
-    MarkChooser marks = new MarkChooser(basis.circuit().marks(), basis.path().road());
     List<CornerPage> pages = OwnPages.of(lap, modelLap, modelPages, own, marks);
     List<Remark> remarks = new ArrayList<>(limits.remarks());
     remarks.addAll(crests(lap, modelPages));
     return new Reference(basis.path(), modelLap, lap, basis.corners(), modelPages, pages, remarks);
+  }
+
+  /** The marks of a circuit as they are seen on a lap, in the light of the conditions' hour. */
+  public static MarkChooser marks(Basis basis, Conditions conditions, Lap lap) {
+    Light light = Light.of(basis.circuit(), lap.path().road(), conditions).orElse(null);
+    return MarkChooser.seenOn(basis.circuit(), lap, light, basis.corners());
   }
 
   /** Where a crest and not grip holds the speed down, said at the corner in whose part it lies. */

@@ -1,0 +1,27 @@
+package marvek.core.circuit;
+
+/**
+ * One difference between two layout versions.
+ *
+ * @param kind what sort of thing changed
+ * @param fromM first station touched, in the later version's terms
+ * @param toM last station touched; before {@code fromM} across the start line
+ * @param label of a mark as it was called before (a new one: as it is called now), else empty
+ * @param text in words, for the driver
+ */
+public record LayoutChange(Kind kind, double fromM, double toM, String label, String text) {
+  /** What sort of thing. */
+  public enum Kind {
+    GEOMETRY,
+    WIDTH,
+    KERB,
+    SURFACE,
+    HAZARD,
+    MARK_GONE,
+    MARK_MOVED,
+    MARK_CHANGED,
+    MARK_NEW,
+    LIMITS,
+    CORNER
+  }
+}

@@ -1,0 +1,410 @@
+package marvek.core.circuit;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import marvek.core.InvalidValueException;
+import marvek.core.Require;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.operation.valid.IsSimpleOp;
+
+/**
+ * A line recorded by driving or walking it, made into a survey: standing points dropped, one lap
+ * cut out, its ends brought together, turned round and begun where the driver wants it. What had to
+ * be assumed is part of the result. Single-use worker behind {@link #trace}.
+ */
+public final class RecordedTrack {
+  /** Points nearer than this say nothing about the shape of a road. */
+  private static final double LEAST_SPACING_M = 3;
+
+  /** More points than this are thinned. */
+  private static final int MOST_POINTS = 12_000;
+
+  /** A gap of more than this times the usual spacing is a jump ... */
+  private static final double JUMP_FACTOR = 8;
+
+  /** ... if it is also longer than this. */
+  private static final double JUMP_LEAST_M = 40;
+
+  /** Two passages of the same place lie nearer than this: position noise and the road's width. */
+  private static final double SAME_PLACE_M = 14;
+
+  /** Two passages head the same way within this angle. */
+  private static final double SAME_HEADING_RAD = Math.toRadians(50);
+
+  /** Nothing shorter is a lap. */
+  private static final double SHORTEST_LAP_M = 200;
+
+  private static final int ENDS = 6;
+
+  private final List<TrackPoint> points;
+  private final List<Integer> origin;
+  private final Settings settings;
+  private double[] station;
+
+  /**
+   * What the driver says of a recording.
+   *
+   * @param reversed whether it was recorded against the direction of travel
+   * @param startAtM where the start line is, in metres from the first point of the lap as recorded
+   * @param lap which lap of several, from 1
+   * @param widthLeftM distance to the left white line all round, to be measured better later
+   */
+  public record Settings(
+      boolean reversed, double startAtM, int lap, double widthLeftM, double widthRightM) {
+    public Settings {
+      Require.notNegative("startAt_m", startAtM);
+      Require.within("lap", lap, 1, 1000);
+      Require.within("widthLeft_m", widthLeftM, 0.5, 60);
+      Require.within("widthRight_m", widthRightM, 0.5, 60);
+    }
+  }
+
+  /** A place where the line crosses itself: two stations of the lap as recorded. */
+  public record Crossing(double firstM, double secondM) {}
+
+  /**
+   * What came of a recording.
+   *
+   * @param points number of points read
+   * @param used number of points of the lap that is used
+   * @param spacingM median distance of its points
+   * @param laps how often the recording goes round; 1 for a single lap, below 1 for an open line
+   * @param closureGapM distance between the two ends that were brought together; 0 on an open road
+   * @param crossings where the lap crosses itself
+   * @param heights whether heights were recorded
+   */
+  public record Result(
+      Survey survey,
+      int points,
+      int used,
+      double spacingM,
+      double laps,
+      double closureGapM,
+      List<Crossing> crossings,
+      boolean heights) {}
+
+  private RecordedTrack(List<TrackPoint> points, List<Integer> origin, Settings settings) {
+    this.points = points;
+    this.origin = origin;
+    this.settings = settings;
+  }
+
+  /**
+   * Makes a survey of a recording.
+   *
+   * @throws InvalidValueException of field "track" with the index of the point where it jumps, or
+   *     without one where there is too little of it
+   */
+  public static Result trace(List<TrackPoint> raw, Settings settings) {
+    double length = length(raw);
+    double spacing = Math.max(LEAST_SPACING_M, length / MOST_POINTS);
+    List<TrackPoint> kept = new ArrayList<>();
+    List<Integer> origin = new ArrayList<>();
+    for (int i = 0; i < raw.size(); i++) {
+      if (kept.isEmpty() || distance(kept.get(kept.size() - 1), raw.get(i)) >= spacing) {
+        kept.add(raw.get(i));
+        origin.add(i);
+      }
+    }
+    return new RecordedTrack(kept, origin, settings).trace(raw.size());
+  }
+
+  private static double length(List<TrackPoint> points) {
+    double sum = 0;
+    for (int i = 1; i < points.size(); i++) {
+      sum += distance(points.get(i - 1), points.get(i));
+    }
+    return sum;
+  }
+
+  private static double distance(TrackPoint a, TrackPoint b) {
+    return Math.hypot(b.xM() - a.xM(), b.yM() - a.yM());
+  }
+
+  private Result trace(int raw) {
+    if (points.size() < 12) {
+      throw new InvalidValueException(
+          "track", "has " + points.size() + " points that differ; a road needs at least 12");
+    }
+    checkJumps();
+    measure();
+    List<Integer> passages = passages();
+    return passages.size() < 2 ? withoutReturn(raw) : lapOf(raw, passages);
+  }
+
+  private void checkJumps() {
+    double[] gaps = new double[points.size() - 1];
+    for (int i = 0; i < gaps.length; i++) {
+      gaps[i] = distance(points.get(i), points.get(i + 1));
+    }
+    double[] sorted = gaps.clone();
+    Arrays.sort(sorted);
+    double bound = Math.max(JUMP_LEAST_M, JUMP_FACTOR * sorted[sorted.length / 2]);
+    for (int i = 0; i < gaps.length; i++) {
+      if (gaps[i] > bound) {
+        throw new InvalidValueException(
+            "track",
+            origin.get(i + 1),
+            String.format(
+                java.util.Locale.ROOT,
+                "jumps by %.0f m here, where points usually lie %.1f m apart:"
+                    + " the recording was interrupted or lost its position; record it again,"
+                    + " or cut the file",
+                gaps[i],
+                sorted[sorted.length / 2]));
+      }
+    }
+  }
+
+  private void measure() {
+    station = new double[points.size()];
+    for (int i = 1; i < station.length; i++) {
+      station[i] = station[i - 1] + distance(points.get(i - 1), points.get(i));
+    }
+  }
+
+  private double heading(int i) {
+    TrackPoint a = points.get(Math.max(0, i - 1));
+    TrackPoint b = points.get(Math.min(points.size() - 1, i + 1));
+    return Math.atan2(b.yM() - a.yM(), b.xM() - a.xM());
+  }
+
+  /**
+   * Points at which the recording passes the same place in the same direction, the first one
+   * included; fewer than two where it never comes round.
+   */
+  private List<Integer> passages() {
+    Map<Long, List<Integer>> cells = new HashMap<>();
+    for (int j = 0; j < points.size(); j++) {
+      int i = earlierPassage(cells, j);
+      if (i >= 0) {
+        return allPassages(i, j);
+      }
+      cells.computeIfAbsent(cell(points.get(j), 0, 0), key -> new ArrayList<>()).add(j);
+    }
+    return List.of();
+  }
+
+  private static long cell(TrackPoint p, int dx, int dy) {
+    long cx = (long) Math.floor(p.xM() / SAME_PLACE_M) + dx;
+    long cy = (long) Math.floor(p.yM() / SAME_PLACE_M) + dy;
+    return cx * 4_000_037L + cy;
+  }
+
+  private int earlierPassage(Map<Long, List<Integer>> cells, int j) {
+    int best = -1;
+    double least = SAME_PLACE_M;
+    for (int dx = -1; dx <= 1; dx++) {
+      for (int dy = -1; dy <= 1; dy++) {
+        for (int i : cells.getOrDefault(cell(points.get(j), dx, dy), List.of())) {
+          double d = distance(points.get(i), points.get(j));
+          if (d < least && station[j] - station[i] > SHORTEST_LAP_M && sameHeading(i, j)) {
+            least = d;
+            best = i;
+          }
+        }
+      }
+    }
+    return best;
+  }
+
+  private boolean sameHeading(int i, int j) {
+    return Math.abs(Math.IEEEremainder(heading(j) - heading(i), 2 * Math.PI)) < SAME_HEADING_RAD;
+  }
+
+  private List<Integer> allPassages(int first, int second) {
+    List<Integer> found = new ArrayList<>(List.of(first, nearestTo(first, second)));
+    double lap = station[found.get(1)] - station[first];
+    for (; ; ) {
+      int from = indexAfter(station[found.get(found.size() - 1)] + 0.8 * lap);
+      int to = indexAfter(station[found.get(found.size() - 1)] + 1.2 * lap);
+      int next = -1;
+      double least = 2 * SAME_PLACE_M;
+      for (int k = from; k < to; k++) {
+        double d = distance(points.get(first), points.get(k));
+        if (d < least) {
+          least = d;
+          next = k;
+        }
+      }
+      if (next < 0) {
+        return found;
+      }
+      found.add(next);
+    }
+  }
+
+  /** The point near j that is nearest to point i. */
+  private int nearestTo(int i, int j) {
+    int best = j;
+    for (int k = j; k < points.size() && station[k] - station[j] < 3 * SAME_PLACE_M; k++) {
+      if (distance(points.get(i), points.get(k)) < distance(points.get(i), points.get(best))) {
+        best = k;
+      }
+    }
+    return best;
+  }
+
+  private int indexAfter(double s) {
+    int found = Arrays.binarySearch(station, s);
+    return found >= 0 ? found : -found - 1;
+  }
+
+  /**
+   * A recording that ends before it comes round: closed if its ends are near, else an open road.
+   */
+  private Result withoutReturn(int raw) {
+    int last = points.size() - 1;
+    double gap = distance(points.get(0), points.get(last));
+    boolean closed = gap <= Survey.MAX_SPACING_M && station[last] > SHORTEST_LAP_M;
+    return finish(raw, points, closed, closed ? gap : 0, closed ? 1 : 0.5);
+  }
+
+  private Result lapOf(int raw, List<Integer> passages) {
+    int whole = passages.size() - 1;
+    if (settings.lap() > whole) {
+      throw new InvalidValueException(
+          "lap", "(" + settings.lap() + ") is not in the recording; it has " + whole);
+    }
+    int from = passages.get(settings.lap() - 1);
+    int to = passages.get(settings.lap());
+    double lap = station[passages.get(1)] - station[passages.get(0)];
+    double gap = closureGap(from, to);
+    List<TrackPoint> cut = broughtTogether(from, to);
+    return finish(raw, cut, true, gap, station[points.size() - 1] / lap);
+  }
+
+  /** Distance across the road between the two passages; what lies along it is only sampling. */
+  private double closureGap(int from, int to) {
+    double h = heading(from);
+    double dx = points.get(to).xM() - points.get(from).xM();
+    double dy = points.get(to).yM() - points.get(from).yM();
+    return Math.abs(-Math.sin(h) * dx + Math.cos(h) * dy);
+  }
+
+  /** The lap's points, the offset across of its end from its begin spread over the whole lap. */
+  private List<TrackPoint> broughtTogether(int from, int to) {
+    double h = heading(from);
+    TrackPoint a = points.get(from);
+    TrackPoint b = points.get(to);
+    double across = -Math.sin(h) * (b.xM() - a.xM()) + Math.cos(h) * (b.yM() - a.yM());
+    double up = b.zM() - a.zM();
+    List<TrackPoint> cut = new ArrayList<>();
+    for (int i = from; i < to; i++) {
+      TrackPoint p = points.get(i);
+      double share = (station[i] - station[from]) / (station[to] - station[from]);
+      if (!cut.isEmpty() && ahead(p, a, h) && station[to] - station[i] < 2 * SAME_PLACE_M) {
+        // Already past the begin of the lap again.
+        break;
+      }
+      cut.add(
+          new TrackPoint(
+              p.xM() + share * across * Math.sin(h),
+              p.yM() - share * across * Math.cos(h),
+              p.zM() - share * up));
+    }
+    while (cut.size() > 4 && distance(cut.get(cut.size() - 1), cut.get(0)) < 1) {
+      cut.remove(cut.size() - 1);
+    }
+    return cut;
+  }
+
+  private static boolean ahead(TrackPoint p, TrackPoint of, double heading) {
+    return (p.xM() - of.xM()) * Math.cos(heading) + (p.yM() - of.yM()) * Math.sin(heading) > 0;
+  }
+
+  private Result finish(int raw, List<TrackPoint> lap, boolean closed, double gap, double laps) {
+    List<TrackPoint> line = new ArrayList<>(lap);
+    List<Crossing> crossings = crossings(line, closed);
+    if (closed) {
+      line = begunAt(line, settings.startAtM());
+    }
+    if (settings.reversed()) {
+      java.util.Collections.reverse(line);
+      if (closed) {
+        // The start line stays the first point.
+        java.util.Collections.rotate(line, 1);
+      }
+    }
+    boolean heights = line.stream().allMatch(p -> Double.isFinite(p.zM()));
+    int n = line.size();
+    double[][] column = new double[6][n];
+    double[] gaps = new double[n - 1];
+    for (int i = 0; i < n; i++) {
+      column[0][i] = line.get(i).xM();
+      column[1][i] = line.get(i).yM();
+      column[2][i] = heights ? line.get(i).zM() : 0;
+      column[3][i] = settings.widthLeftM();
+      column[4][i] = settings.widthRightM();
+      if (i > 0) {
+        gaps[i - 1] = distance(line.get(i - 1), line.get(i));
+      }
+    }
+    Arrays.sort(gaps);
+    Survey survey =
+        new Survey(column[0], column[1], column[2], column[3], column[4], column[5], closed);
+    return new Result(survey, raw, n, gaps[gaps.length / 2], laps, gap, crossings, heights);
+  }
+
+  private static List<TrackPoint> begunAt(List<TrackPoint> lap, double startAtM) {
+    double walked = 0;
+    for (int i = 0; i + 1 < lap.size(); i++) {
+      double next = walked + distance(lap.get(i), lap.get(i + 1));
+      if (next > startAtM) {
+        List<TrackPoint> turned = new ArrayList<>(lap);
+        boolean nearerToNext = next - startAtM < startAtM - walked;
+        java.util.Collections.rotate(turned, -(nearerToNext ? i + 1 : i));
+        return turned;
+      }
+      walked = next;
+    }
+    throw new InvalidValueException(
+        "startAt_m",
+        "(" + Math.round(startAtM) + ") lies beyond the lap of " + Math.round(walked) + " m");
+  }
+
+  private static List<Crossing> crossings(List<TrackPoint> line, boolean closed) {
+    Coordinate[] coordinates = new Coordinate[line.size()];
+    for (int i = 0; i < coordinates.length; i++) {
+      coordinates[i] = new Coordinate(line.get(i).xM(), line.get(i).yM());
+    }
+    IsSimpleOp simple = new IsSimpleOp(new GeometryFactory().createLineString(coordinates));
+    simple.setFindAllLocations(true);
+    List<Crossing> found = new ArrayList<>();
+    double whole = length(line);
+    for (Coordinate at : simple.getNonSimpleLocations()) {
+      Crossing crossing = crossingAt(line, at);
+      double way = crossing.secondM() - crossing.firstM();
+      boolean atTheEnds = closed && way > whole - ENDS * LEAST_SPACING_M;
+      if (way > ENDS * LEAST_SPACING_M && !atTheEnds) {
+        found.add(crossing);
+      }
+    }
+    return found;
+  }
+
+  /** The two stations that lie nearest to a place, well apart from each other. */
+  private static Crossing crossingAt(List<TrackPoint> line, Coordinate at) {
+    double walked = 0;
+    List<double[]> near = new ArrayList<>();
+    for (int i = 0; i + 1 < line.size(); i++) {
+      double length = distance(line.get(i), line.get(i + 1));
+      double off =
+          org.locationtech.jts.algorithm.Distance.pointToSegment(
+              at,
+              new Coordinate(line.get(i).xM(), line.get(i).yM()),
+              new Coordinate(line.get(i + 1).xM(), line.get(i + 1).yM()));
+      if (off < 0.01) {
+        near.add(new double[] {walked, walked + length});
+      }
+      walked += length;
+    }
+    double first = near.isEmpty() ? 0 : near.get(0)[0];
+    double second = near.isEmpty() ? 0 : near.get(near.size() - 1)[0];
+    return new Crossing(first, second);
+  }
+}
