@@ -36,17 +36,27 @@ public final class BookJson {
   /**
    * The parts of a book's file, kept as they came so that an export gives them back unchanged.
    *
-   * @param circuit circuit GeoJSON
+   * @param circuit circuit GeoJSON of the layout version that the newest revision is made for
+   * @param earlierLayouts those of earlier revisions, oldest first; as a rule there are none
    * @param car car JSON
    * @param revisions in the order of their numbers, which run from 1
    */
-  public record Parts(String name, JsonNode circuit, JsonNode car, List<ObjectNode> revisions) {}
+  public record Parts(
+      String name,
+      JsonNode circuit,
+      List<JsonNode> earlierLayouts,
+      JsonNode car,
+      List<ObjectNode> revisions) {}
 
   /** Puts the parts together. */
   public static ObjectNode write(Parts parts) {
     ObjectNode book = JsonFiles.MAPPER.createObjectNode();
     book.put("format", "marvek-book").put("version", 1).put("name", parts.name());
     book.set("circuit", parts.circuit());
+    if (!parts.earlierLayouts().isEmpty()) {
+      ArrayNode layouts = book.putArray("earlierLayouts");
+      parts.earlierLayouts().forEach(layouts::add);
+    }
     book.set("car", parts.car());
     ArrayNode revisions = book.putArray("revisions");
     parts.revisions().forEach(revisions::add);
@@ -62,13 +72,34 @@ public final class BookJson {
     JsonPlace top = JsonPlace.top(tree);
     checkSchema(top);
     within("/circuit", () -> CircuitGeoJson.read(tree.get("circuit")));
+    List<JsonNode> earlier = new ArrayList<>();
+    for (JsonNode layout : tree.path("earlierLayouts")) {
+      within("/earlierLayouts/" + earlier.size(), () -> CircuitGeoJson.read(layout));
+      checkLayoutVersion(tree.get("circuit"), layout, earlier);
+      earlier.add(layout);
+    }
     within("/car", () -> CarJson.read(tree.get("car")));
     List<ObjectNode> revisions = new ArrayList<>();
     for (JsonPlace place : top.array("revisions")) {
       checkRevision(place, revisions.size() + 1);
       revisions.add((ObjectNode) place.node());
     }
-    return new Parts(top.text("name"), tree.get("circuit"), tree.get("car"), revisions);
+    return new Parts(top.text("name"), tree.get("circuit"), earlier, tree.get("car"), revisions);
+  }
+
+  private static void checkLayoutVersion(
+      JsonNode circuit, JsonNode layout, List<JsonNode> earlier) {
+    int version = versionOf(layout);
+    boolean known = earlier.stream().anyMatch(e -> versionOf(e) == version);
+    if (known || version >= versionOf(circuit)) {
+      throw BadFileException.atPointer(
+          "/earlierLayouts/" + earlier.size() + "/marvek/layoutVersion",
+          "version " + version + " must be an earlier one than the circuit's, and come once.");
+    }
+  }
+
+  private static int versionOf(JsonNode layout) {
+    return layout.path("marvek").path("layoutVersion").asInt(1);
   }
 
   private static void checkSchema(JsonPlace top) {

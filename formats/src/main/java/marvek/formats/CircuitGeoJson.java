@@ -2,7 +2,9 @@ package marvek.formats;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import java.time.DateTimeException;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.time.OffsetDateTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
@@ -27,6 +29,8 @@ public final class CircuitGeoJson {
   /** A thing farther than this from the road belongs to another place. */
   private static final double FARTHEST_M = 250;
 
+  private static final double HINT_REACH_M = 12;
+
   private final List<String> warnings = new ArrayList<>();
   private final List<Mark> marks = new ArrayList<>();
   private final List<Kerb> kerbs = new ArrayList<>();
@@ -36,6 +40,7 @@ public final class CircuitGeoJson {
   private LocalPlane plane;
   private GeoPoint origin;
   private Road road;
+  private double smoothing;
 
   private CircuitGeoJson() {}
 
@@ -68,12 +73,21 @@ public final class CircuitGeoJson {
     JsonPlace centreline = theCentreline(top, features);
     boolean closed = closed(own);
     Survey survey = survey(centreline, closed);
-    road = Road.through(survey);
+    smoothing = own.number("smoothing", 1);
+    road = road(own, survey);
     for (JsonPlace feature : features) {
       readFeature(feature);
     }
     corners.sort(java.util.Comparator.comparingDouble(DrawnCorner::fromM));
     return new Imported<>(circuit(own, survey), warnings);
+  }
+
+  private Road road(JsonPlace own, Survey survey) {
+    try {
+      return Circuit.bare("road", survey).smoothed(smoothing).road();
+    } catch (InvalidValueException e) {
+      throw own.at("smoothing").error(e.getMessage() + ".");
+    }
   }
 
   private boolean closed(JsonPlace own) {
@@ -191,7 +205,7 @@ public final class CircuitGeoJson {
     return points;
   }
 
-  private static double range(JsonPlace place, double bound, String what) {
+  static double range(JsonPlace place, double bound, String what) {
     double value = place.number();
     if (!(Math.abs(value) <= bound)) {
       throw place.error(value + " is not a " + what + "; positions are [longitude, latitude].");
@@ -229,26 +243,45 @@ public final class CircuitGeoJson {
 
   private Extent extent(JsonPlace feature) {
     List<double[]> points = lineString(feature, false);
-    RoadPosition first = position(feature, points.get(0));
-    RoadPosition last = position(feature, points.get(points.size() - 1));
+    JsonPlace properties = feature.at("properties");
+    RoadPosition first = position(feature, points.get(0), properties.optionalNumber("station_m"));
+    if (points.size() == 1) {
+      return new Extent(first.stationM(), first.stationM(), first.offsetM());
+    }
+    Double hint = properties.optionalNumber("toStation_m");
+    RoadPosition last = position(feature, points.get(points.size() - 1), hint);
     double from = first.stationM();
     double to = last.stationM();
-    if (points.size() > 1) {
-      double middle = position(feature, points.get(points.size() / 2)).stationM();
-      boolean against =
-          points.size() > 2
-              ? road.distance(from, middle) > road.distance(from, to)
-              : road.distance(from, to) > road.lengthM() / 2;
-      if (against) {
-        warnings.add(
-            "Feature " + feature.pointer() + " is drawn against the direction of travel: turned.");
-        return new Extent(to, from, first.offsetM());
-      }
+    if (hint == null && against(feature, points, from, to)) {
+      warnings.add(
+          "Feature " + feature.pointer() + " is drawn against the direction of travel: turned.");
+      return new Extent(to, from, first.offsetM());
     }
     return new Extent(from, to, first.offsetM());
   }
 
-  private RoadPosition position(JsonPlace feature, double[] xy) {
+  private boolean against(JsonPlace feature, List<double[]> points, double from, double to) {
+    if (points.size() == 2) {
+      return road.distance(from, to) > road.lengthM() / 2;
+    }
+    double middle = position(feature, points.get(points.size() / 2), null).stationM();
+    return road.distance(from, middle) > road.distance(from, to);
+  }
+
+  /**
+   * Where a point lies along the road.
+   *
+   * @param hint station that the file gives beside the geometry, or null; it only says by which
+   *     part of the road the point stands, and is left aside where the geometry does not fit it
+   */
+  private RoadPosition position(JsonPlace feature, double[] xy, Double hint) {
+    if (hint != null) {
+      RoadPosition near = RoadPosition.near(road, xy[0], xy[1], hint, HINT_REACH_M);
+      boolean fits = Math.abs(road.offsetBetween(hint, near.stationM())) < HINT_REACH_M / 2;
+      if (fits && Math.abs(near.offsetM()) <= FARTHEST_M) {
+        return near;
+      }
+    }
     RoadPosition position = RoadPosition.nearest(road, xy[0], xy[1]);
     if (Math.abs(position.offsetM()) > FARTHEST_M) {
       throw feature
@@ -275,7 +308,19 @@ public final class CircuitGeoJson {
             extent.offsetM(),
             p.optionalNumber("value_m"),
             p.optionalNumber("height_m"),
-            p.text("note", "")));
+            p.text("note", ""),
+            notedAt(p)));
+  }
+
+  private static Instant notedAt(JsonPlace p) {
+    if (!p.has("notedAt")) {
+      return null;
+    }
+    try {
+      return OffsetDateTime.parse(p.text("notedAt")).toInstant();
+    } catch (DateTimeException e) {
+      throw p.at("notedAt").error("a time such as 2026-05-01T16:30:00Z is expected.");
+    }
   }
 
   private void readKerb(JsonPlace feature) {
@@ -361,9 +406,9 @@ public final class CircuitGeoJson {
           date(own),
           timeZone(own),
           rule,
-          origin,
+          own.bool("placed", true) ? origin : null,
           survey,
-          1.0,
+          smoothing,
           marks,
           kerbs,
           zones,

@@ -2,6 +2,8 @@ package marvek.formats;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.time.DateTimeException;
+import java.time.LocalDateTime;
 import marvek.core.InvalidValueException;
 import marvek.core.conditions.Conditions;
 
@@ -35,9 +37,21 @@ public final class ConditionsJson {
           place.number("pressure_hpa", d.pressureHpa()),
           place.number("windSpeed_mps", d.windSpeedMps()),
           place.number("windFrom_deg", d.windFromDeg()),
-          place.number("humidity_pct", d.humidityPct()));
+          place.number("humidity_pct", d.humidityPct()),
+          at(place));
     } catch (InvalidValueException e) {
       throw BadFileException.atPointer(pointer + "/" + e.field(), e.getMessage() + ".");
+    }
+  }
+
+  private static LocalDateTime at(JsonPlace place) {
+    if (!place.has("at")) {
+      return null;
+    }
+    try {
+      return LocalDateTime.parse(place.text("at"));
+    } catch (DateTimeException e) {
+      throw place.at("at").error("date and hour at the circuit such as 2026-05-01T16:30 expected.");
     }
   }
 
@@ -55,6 +69,9 @@ public final class ConditionsJson {
     node.put("windSpeed_mps", c.windSpeedMps());
     node.put("windFrom_deg", c.windFromDeg());
     node.put("humidity_pct", c.humidityPct());
+    if (c.at() != null) {
+      node.put("at", c.at().toString());
+    }
     return node;
   }
 }

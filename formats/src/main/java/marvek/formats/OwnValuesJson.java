@@ -50,7 +50,11 @@ public final class OwnValuesJson {
           p.has("confidence") ? p.integer("confidence") : null,
           p.text("notes", null),
           p.text("wayOut", null),
-          p.oneOf("source", CornerPage.Source.class, CornerPage.Source.DRIVER));
+          p.oneOf("source", CornerPage.Source.class, CornerPage.Source.DRIVER),
+          p.text("brake.mark", null),
+          p.text("brake.words", null),
+          p.text("turnIn.mark", null),
+          p.text("turnIn.words", null));
     } catch (InvalidValueException e) {
       throw BadFileException.atPointer(p.pointer() + "/" + e.field(), e.getMessage() + ".");
     }
@@ -69,6 +73,10 @@ public final class OwnValuesJson {
       put(node, "apexes.speed_mps", o.apexSpeedMps());
       put(node, "throttle.first_m", o.throttleFirstM());
       put(node, "throttle.full_m", o.throttleFullM());
+      put(node, "brake.mark", o.brakeMark());
+      put(node, "brake.words", o.brakeWords());
+      put(node, "turnIn.mark", o.turnInMark());
+      put(node, "turnIn.words", o.turnInWords());
       put(node, "confidence", o.confidence());
       put(node, "notes", o.notes());
       put(node, "wayOut", o.wayOut());

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.time.Instant;
 import java.util.List;
+import marvek.core.circuit.Kerb;
 import marvek.core.conditions.Conditions;
 import marvek.core.page.CornerPage;
 import marvek.core.page.CornerPage.Source;
@@ -24,7 +25,8 @@ public final class RevisionJson {
       String reason,
       Conditions conditions,
       LineChoice line,
-      List<OwnValues> own) {}
+      List<OwnValues> own,
+      int layoutVersion) {}
 
   /** The revision as the book format has it. */
   public static ObjectNode write(Header header, Reference reference) {
@@ -37,6 +39,7 @@ public final class RevisionJson {
     }
     node.put("createdAt", header.createdAt().toString());
     node.put("reason", header.reason());
+    node.put("layoutVersion", header.layoutVersion());
     node.set("conditions", ConditionsJson.write(header.conditions()));
     node.put("line", JsonPlace.spelled(header.line()));
     ObjectNode lap = node.putObject("lap");
@@ -68,6 +71,7 @@ public final class RevisionJson {
     ObjectNode turnIn = node.putObject("turnIn");
     turnIn.put("at_m", metres(p.turnIn().atM())).put("speed_mps", speed(p.turnIn().speedMps()));
     mark(turnIn, "target", p.turnIn().target());
+    choices(turnIn, p.turnIn().choices());
     if (p.trailBrake() != null) {
       node.putObject("trailBrake")
           .put("atTurnIn_pct", rounded(p.trailBrake().atTurnInPct(), 1))
@@ -80,6 +84,7 @@ public final class RevisionJson {
         .put("entry", JsonPlace.spelled(p.kerbs().entry()))
         .put("apex", JsonPlace.spelled(p.kerbs().apex()))
         .put("exit", JsonPlace.spelled(p.kerbs().exit()));
+    limits(node.putObject("limits"), p.limits());
     throttle(node.putObject("throttle"), p.throttle());
     node.putObject("exit")
         .put("trackOut_m", metres(p.exit().trackOutM()))
@@ -107,17 +112,61 @@ public final class RevisionJson {
     node.put("style", JsonPlace.spelled(brake.style()));
     mark(node, "target", brake.target());
     mark(node, "safe", brake.safe());
+    choices(node, brake.choices());
   }
 
   private static void mark(ObjectNode node, String name, MarkReference mark) {
     if (mark != null) {
-      node.putObject(name)
-          .put("mark", mark.mark())
-          .put("type", JsonPlace.spelled(mark.type()))
-          .put("side", JsonPlace.spelled(mark.side()))
-          .put("offset_m", rounded(mark.offsetM(), 1))
-          .put("thing", mark.thing())
-          .put("text", mark.text());
+      write(node.putObject(name), mark);
+    }
+  }
+
+  private static void choices(ObjectNode node, List<MarkReference> choices) {
+    if (!choices.isEmpty()) {
+      ArrayNode list = node.putArray("choices");
+      choices.forEach(choice -> write(list.addObject(), choice));
+    }
+  }
+
+  private static void write(ObjectNode node, MarkReference mark) {
+    node.put("mark", mark.mark());
+    if (mark.type() != null) {
+      node.put("type", JsonPlace.spelled(mark.type()));
+    }
+    node.put("side", JsonPlace.spelled(mark.side()))
+        .put("offset_m", rounded(mark.offsetM(), 1))
+        .put("thing", mark.thing())
+        .put("near", mark.near())
+        .put("text", mark.text());
+    if (mark.weak()) {
+      node.put("weak", true);
+    }
+    if (mark.own() != null) {
+      node.put("own", mark.own());
+    }
+    if (!mark.cautions().isEmpty()) {
+      ArrayNode cautions = node.putArray("cautions");
+      mark.cautions().forEach(cautions::add);
+    }
+  }
+
+  private static void limits(ObjectNode node, CornerPage.Limits limits) {
+    node.put("rule", JsonPlace.spelled(limits.rule()));
+    edge(node.putObject("entry"), limits.entry());
+    edge(node.putObject("apex"), limits.apex());
+    edge(node.putObject("exit"), limits.exit());
+  }
+
+  private static void edge(ObjectNode node, CornerPage.Edge edge) {
+    if (edge.allowedM() != null) {
+      node.put("allowed_m", metres(edge.allowedM()));
+    }
+    if (edge.kerb() != null) {
+      Kerb kerb = edge.kerb();
+      node.put("kerb", JsonPlace.spelled(kerb.profile()));
+      node.put("kerbHeight_mm", kerb.heightMm()).put("kerbWidth_m", kerb.widthM());
+      node.put("use", JsonPlace.spelled(kerb.use()));
+      node.put("useWet", JsonPlace.spelled(kerb.useWet()));
     }
   }
 
@@ -146,7 +195,9 @@ public final class RevisionJson {
     source(node, p, "brake.at_m", p.brake().atM() != null);
     source(node, p, "brake.initial_pct", p.brake().initialPct() != null);
     source(node, p, "gears.corner", true);
+    source(node, p, "brake.target", p.brake().target() != null);
     source(node, p, "turnIn.at_m", true);
+    source(node, p, "turnIn.target", p.turnIn().target() != null);
     source(node, p, "trailBrake.release_m", p.trailBrake() != null);
     source(node, p, "apexes.speed_mps", true);
     source(node, p, "throttle.first_m", p.throttle().firstM() != null);

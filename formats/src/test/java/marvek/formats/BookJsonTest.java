@@ -51,14 +51,15 @@ class BookJsonTest {
                 "first",
                 Conditions.DEFAULT,
                 LineChoice.SMOOTH,
-                own),
+                own,
+                3),
             reference);
   }
 
   private static ObjectNode book() {
     return BookJson.write(
         new BookJson.Parts(
-            "Demo", DemoFiles.circuit(), DemoFiles.car(), List.of(revision.deepCopy())));
+            "Demo", DemoFiles.circuit(), List.of(), DemoFiles.car(), List.of(revision.deepCopy())));
   }
 
   private static BadFileException refused(JsonNode tree) {

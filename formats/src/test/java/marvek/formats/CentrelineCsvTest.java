@@ -150,7 +150,7 @@ class CentrelineCsvTest {
   @Test
   void aCircuitWrittenAsGeoJsonIsReadBack() {
     Circuit circuit = read(ring(120)).value();
-    Circuit back = CircuitGeoJson.read(CircuitGeoJsonWriter.writeCentreline(circuit)).value();
+    Circuit back = CircuitGeoJson.read(CircuitGeoJsonWriter.write(circuit)).value();
     assertThat(back.road().lengthM()).isCloseTo(circuit.road().lengthM(), within(0.01));
     assertThat(back.survey().widthRightAt(9)).isEqualTo(6.5);
     assertThat(back.survey().zAt(9)).isCloseTo(1.5, within(1e-6));

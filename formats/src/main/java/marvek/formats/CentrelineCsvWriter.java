@@ -1,0 +1,35 @@
+package marvek.formats;
+
+import de.siegmar.fastcsv.writer.CsvWriter;
+import de.siegmar.fastcsv.writer.LineDelimiter;
+import java.io.StringWriter;
+import java.nio.charset.StandardCharsets;
+import java.util.Locale;
+import marvek.core.circuit.Survey;
+
+/** Writes a survey as centreline CSV, to a tenth of a millimetre. */
+public final class CentrelineCsvWriter {
+  private CentrelineCsvWriter() {}
+
+  /** The file's bytes. */
+  public static byte[] write(Survey survey) {
+    StringWriter text = new StringWriter();
+    CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(text);
+    csv.writeRecord("x_m", "y_m", "z_m", "width_left_m", "width_right_m", "banking_deg");
+    for (int i = 0; i < survey.size(); i++) {
+      csv.writeRecord(
+          number(survey.xAt(i)),
+          number(survey.yAt(i)),
+          number(survey.zAt(i)),
+          number(survey.widthLeftAt(i)),
+          number(survey.widthRightAt(i)),
+          number(Math.toDegrees(survey.bankingAt(i))));
+    }
+    return text.toString().getBytes(StandardCharsets.UTF_8);
+  }
+
+  private static String number(double value) {
+    // Plus zero, so that no cell begins with a minus that means nothing.
+    return String.format(Locale.ROOT, "%.4f", Math.round(value * 1e4) / 1e4 + 0.0);
+  }
+}

@@ -1,0 +1,196 @@
+package marvek.formats;
+
+import java.io.ByteArrayInputStream;
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.time.OffsetDateTime;
+import javax.xml.stream.XMLInputFactory;
+import javax.xml.stream.XMLStreamConstants;
+import javax.xml.stream.XMLStreamException;
+import javax.xml.stream.XMLStreamReader;
+import marvek.core.circuit.GeoPoint;
+
+/**
+ * Reads GPX (1.0 and 1.1) as a stream, so that a million points fit, with the line of everything
+ * that is wrong. Document types and entities are refused, not resolved.
+ */
+public final class GpxReader {
+  private final XMLStreamReader xml;
+  private final GpxFile file = new GpxFile();
+  private final GpxFile route = new GpxFile();
+
+  private GpxReader(XMLStreamReader xml) {
+    this.xml = xml;
+  }
+
+  /**
+   * Reads a file.
+   *
+   * @throws BadFileException with the line
+   */
+  public static GpxFile read(byte[] bytes) {
+    XMLInputFactory factory = XMLInputFactory.newDefaultFactory();
+    factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
+    factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
+    factory.setProperty(XMLInputFactory.IS_REPLACING_ENTITY_REFERENCES, false);
+    try {
+      XMLStreamReader xml = factory.createXMLStreamReader(new ByteArrayInputStream(bytes));
+      return new GpxReader(xml).readFile();
+    } catch (XMLStreamException e) {
+      throw BadFileException.atLine(
+          Math.max(1, e.getLocation() == null ? 1 : e.getLocation().getLineNumber()),
+          null,
+          "this is not well-formed XML. The file may have been cut off: export it again.");
+    }
+  }
+
+  private GpxFile readFile() throws XMLStreamException {
+    boolean root = false;
+    while (xml.hasNext()) {
+      switch (xml.next()) {
+        case XMLStreamConstants.DTD, XMLStreamConstants.ENTITY_REFERENCE ->
+            throw error(
+                null,
+                "the file declares a document type or an entity. GPX needs none, and they can"
+                    + " reach beyond the file: it is not read.");
+        case XMLStreamConstants.START_ELEMENT -> {
+          if (!root && !"gpx".equals(xml.getLocalName())) {
+            throw error(null, "<gpx> is expected here, found <" + xml.getLocalName() + ">.");
+          }
+          root = true;
+          element();
+        }
+        default -> {}
+      }
+    }
+    return file.size() == 0 ? withRoute() : file;
+  }
+
+  private GpxFile withRoute() {
+    file.waypoints().forEach(route::add);
+    route.named(file.name());
+    return route;
+  }
+
+  private void element() throws XMLStreamException {
+    switch (xml.getLocalName()) {
+      case "trkseg" -> file.beginSegment();
+      case "rte" -> route.beginSegment();
+      case "trkpt" -> point(file);
+      case "rtept" -> point(route);
+      case "wpt" -> waypoint();
+      case "name" -> {
+        if (file.name().isEmpty()) {
+          file.named(text());
+        }
+      }
+      default -> {}
+    }
+  }
+
+  private void point(GpxFile to) throws XMLStreamException {
+    int line = line();
+    double lat = coordinate("lat", 90);
+    double lon = coordinate("lon", 180);
+    double ele = Double.NaN;
+    String end = xml.getLocalName();
+    for (int event = next(); !ends(event, end); event = next()) {
+      if (event == XMLStreamConstants.START_ELEMENT && "ele".equals(xml.getLocalName())) {
+        ele = height();
+      }
+    }
+    to.add(lat, lon, ele, line);
+  }
+
+  private void waypoint() throws XMLStreamException {
+    int line = line();
+    GeoPoint place = new GeoPoint(coordinate("lat", 90), coordinate("lon", 180));
+    String name = "";
+    String comment = "";
+    Double ele = null;
+    Instant time = null;
+    for (int event = next(); !ends(event, "wpt"); event = next()) {
+      if (event == XMLStreamConstants.START_ELEMENT) {
+        switch (xml.getLocalName()) {
+          case "name" -> name = text();
+          case "cmt", "desc" -> comment = text();
+          case "ele" -> ele = height();
+          case "time" -> time = time();
+          default -> {}
+        }
+      }
+    }
+    file.add(new GpxFile.Waypoint(name, comment, place, ele, time, line));
+  }
+
+  private int next() throws XMLStreamException {
+    int event = xml.next();
+    if (event == XMLStreamConstants.ENTITY_REFERENCE) {
+      throw error(null, "an entity is used here that is not one of XML's own: it is not read.");
+    }
+    return event;
+  }
+
+  private boolean ends(int event, String name) {
+    return event == XMLStreamConstants.END_ELEMENT && name.equals(xml.getLocalName())
+        || event == XMLStreamConstants.END_DOCUMENT;
+  }
+
+  private double coordinate(String attribute, double bound) {
+    String text = xml.getAttributeValue(null, attribute);
+    if (text == null) {
+      throw error(attribute, "this attribute is missing.");
+    }
+    double value = number(attribute, text);
+    if (!(Math.abs(value) <= bound)) {
+      String swapped =
+          bound == 90 && Math.abs(value) <= 180 ? " Are latitude and longitude swapped?" : "";
+      throw error(
+          attribute, text + " lies outside of −" + bound + "° to " + bound + "°." + swapped);
+    }
+    return value;
+  }
+
+  private double height() throws XMLStreamException {
+    double value = number("ele", text());
+    if (!(value > -1000 && value < 9000)) {
+      throw error("ele", value + " m is not a height of a road.");
+    }
+    return value;
+  }
+
+  private double number(String what, String text) {
+    try {
+      double value = Double.parseDouble(text.strip());
+      if (Double.isFinite(value)) {
+        return value;
+      }
+    } catch (NumberFormatException e) {
+      // Said below.
+    }
+    throw error(what, "\"" + text + "\" is not a number.");
+  }
+
+  /** A time that cannot be read is left out: nothing here depends on it. */
+  private Instant time() throws XMLStreamException {
+    String text = text();
+    try {
+      return OffsetDateTime.parse(text).toInstant();
+    } catch (DateTimeException e) {
+      return null;
+    }
+  }
+
+  private String text() throws XMLStreamException {
+    String text = xml.getElementText().strip();
+    return text.length() > 400 ? text.substring(0, 400) : text;
+  }
+
+  private int line() {
+    return xml.getLocation().getLineNumber();
+  }
+
+  private BadFileException error(String column, String detail) {
+    return BadFileException.atLine(line(), column, detail);
+  }
+}

@@ -1,0 +1,301 @@
+package marvek.formats;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import marvek.core.InvalidValueException;
+import marvek.core.circuit.Circuit;
+import marvek.core.circuit.GeoPoint;
+import marvek.core.circuit.Mark;
+import marvek.core.circuit.MarkType;
+import marvek.core.circuit.RecordedTrack;
+import marvek.core.circuit.Road;
+import marvek.core.circuit.RoadPosition;
+import marvek.core.circuit.Side;
+import marvek.core.circuit.TrackLimits;
+import marvek.core.circuit.TrackPoint;
+
+/** Circuits from lines that were driven or walked: GPX, or a plain GeoJSON LineString. */
+public final class RecordedLine {
+  /** Points nearer than this to the one before are not even projected: 10^6 of them may come. */
+  private static final double SKIPPED_M = 0.5;
+
+  private static final double METRES_PER_DEGREE = 111_320;
+
+  /** A waypoint farther from the road than this is of another place. */
+  private static final double FARTHEST_MARK_M = 120;
+
+  private static final Pattern BOARD = Pattern.compile("(?i)\\b(\\d{2,3})\\s*(m\\b|board)");
+
+  private final ImportSettings settings;
+  private final List<String> warnings = new ArrayList<>();
+
+  private RecordedLine(ImportSettings settings) {
+    this.settings = settings;
+  }
+
+  /** What can be said of a recording, see {@link RecordedTrack.Result}. */
+  public record Facts(
+      int points,
+      int used,
+      double spacingM,
+      double laps,
+      double closureGapM,
+      List<RecordedTrack.Crossing> crossings,
+      boolean heights) {}
+
+  record Read(Circuit circuit, Facts facts) {}
+
+  static Imported<Read> ofGpx(byte[] bytes, ImportSettings settings, String name) {
+    return new RecordedLine(settings).gpx(GpxReader.read(bytes), name);
+  }
+
+  static Imported<Read> ofGeoJson(JsonNode tree, ImportSettings settings, String name) {
+    return new RecordedLine(settings).geoJson(JsonPlace.top(tree), name);
+  }
+
+  private Imported<Read> gpx(GpxFile file, String fileName) {
+    if (file.size() == 0) {
+      throw BadFileException.whole(
+          "The file has no track and no route: record one by driving or walking the circuit."
+              + (file.waypoints().isEmpty()
+                  ? ""
+                  : " Its waypoints can be taken into a walk of a circuit that is known."));
+    }
+    if (file.segments() > 1) {
+      warnings.add("The track has " + file.segments() + " segments: strung together in order.");
+    }
+    GeoPoint origin = new GeoPoint(file.latDegAt(0), file.lonDegAt(0));
+    LocalPlane plane = new LocalPlane(origin);
+    List<TrackPoint> points = new ArrayList<>();
+    List<Integer> lines = new ArrayList<>();
+    double perLon = METRES_PER_DEGREE * Math.cos(Math.toRadians(origin.latDeg()));
+    int last = 0;
+    for (int i = 0; i < file.size(); i++) {
+      double dx = (file.lonDegAt(i) - file.lonDegAt(last)) * perLon;
+      double dy = (file.latDegAt(i) - file.latDegAt(last)) * METRES_PER_DEGREE;
+      if (i == 0 || Math.hypot(dx, dy) >= SKIPPED_M) {
+        double[] xy = plane.toPlane(file.latDegAt(i), file.lonDegAt(i));
+        points.add(new TrackPoint(xy[0], xy[1], file.eleMAt(i)));
+        lines.add(file.lineAt(i));
+        last = i;
+      }
+    }
+    RecordedTrack.Result result = trace(points, lines::get);
+    String own = file.name().isBlank() ? fileName : file.name();
+    Circuit bare = bare(own, origin, result);
+    Circuit circuit = file.waypoints().isEmpty() ? bare : withMarks(bare, plane, file.waypoints());
+    return done(circuit, result, file.size());
+  }
+
+  private RecordedTrack.Result trace(
+      List<TrackPoint> points, java.util.function.IntUnaryOperator line) {
+    try {
+      return RecordedTrack.trace(points, settings.track());
+    } catch (InvalidValueException e) {
+      throw CircuitImport.atPoint(e, line);
+    }
+  }
+
+  private Circuit bare(String name, GeoPoint origin, RecordedTrack.Result result) {
+    String given = settings.name() != null ? settings.name() : name;
+    return new Circuit(
+        given.substring(0, Math.min(120, given.length())),
+        "",
+        1,
+        null,
+        "UTC",
+        TrackLimits.ONE_WHEEL_INSIDE_LINE,
+        origin,
+        result.survey(),
+        settings.smoothing(),
+        List.of(),
+        List.of(),
+        List.of(),
+        List.of(),
+        List.of());
+  }
+
+  private Imported<Read> done(Circuit circuit, RecordedTrack.Result result, int read) {
+    warn(circuit, result);
+    Facts facts =
+        new Facts(
+            read,
+            result.used(),
+            result.spacingM(),
+            result.laps(),
+            result.closureGapM(),
+            result.crossings(),
+            result.heights());
+    return new Imported<>(new Read(circuit, facts), warnings);
+  }
+
+  private void warn(Circuit circuit, RecordedTrack.Result result) {
+    if (result.laps() > 1.05) {
+      warnings.add(
+          String.format(
+              Locale.ROOT,
+              "The recording goes round %.1f times: lap %d of %d is used.",
+              result.laps(),
+              settings.track().lap(),
+              (int) Math.floor(result.laps() + 0.02)));
+    }
+    if (!circuit.survey().closed()) {
+      warnings.add(
+          "The recording does not come back to its start: taken as an open road. For a circuit,"
+              + " record a little more than a lap.");
+    }
+    if (result.closureGapM() > 1) {
+      warnings.add(
+          String.format(
+              Locale.ROOT,
+              "The two ends of the lap lie %.1f m apart and were brought together.",
+              result.closureGapM()));
+    }
+    for (RecordedTrack.Crossing crossing : result.crossings()) {
+      warnings.add(
+          String.format(
+              Locale.ROOT,
+              "The line crosses itself, at %.0f m and again at %.0f m: a bridge, or a wrong turn?",
+              crossing.firstM(),
+              crossing.secondM()));
+    }
+    if (!result.heights()) {
+      warnings.add("No heights: the road is taken as level.");
+    }
+    if (!settings.widthSaid()) {
+      warnings.add(
+          String.format(
+              Locale.ROOT,
+              "Widths are not recorded: %.0f m to each side are assumed all round."
+                  + " Say what they are, and measure them better on the walk.",
+              settings.track().widthLeftM()));
+    }
+  }
+
+  private Circuit withMarks(Circuit bare, LocalPlane plane, List<GpxFile.Waypoint> waypoints) {
+    Road road = bare.road();
+    List<Mark> marks = new ArrayList<>();
+    for (GpxFile.Waypoint waypoint : waypoints) {
+      Mark mark = mark(waypoint, plane, road);
+      if (mark != null) {
+        marks.add(mark);
+      } else {
+        warnings.add(
+            "Waypoint \""
+                + waypoint.name()
+                + "\" (line "
+                + waypoint.line()
+                + ") is not near: left out.");
+      }
+    }
+    return new Circuit(
+        bare.name(),
+        bare.layout(),
+        bare.layoutVersion(),
+        bare.validFrom(),
+        bare.timeZone(),
+        bare.trackLimits(),
+        bare.origin(),
+        bare.survey(),
+        bare.smoothing(),
+        marks,
+        List.of(),
+        List.of(),
+        List.of(),
+        List.of());
+  }
+
+  /** A waypoint as a mark at the nearer side of the road; null where it is too far from it. */
+  public static Mark mark(GpxFile.Waypoint waypoint, LocalPlane plane, Road road) {
+    double[] xy = plane.toPlane(waypoint.place().latDeg(), waypoint.place().lonDeg());
+    RoadPosition position = RoadPosition.nearest(road, xy[0], xy[1]);
+    if (Math.abs(position.offsetM()) > FARTHEST_MARK_M) {
+      return null;
+    }
+    String label = waypoint.name().isBlank() ? "waypoint" : waypoint.name();
+    label = label.substring(0, Math.min(80, label.length()));
+    MarkType type = typeOf(label);
+    boolean left = position.offsetM() > 0;
+    int i = road.indexOf(position.stationM());
+    double edge = left ? road.widthLeftAt(i) : road.widthRightAt(i);
+    double out = Math.max(Math.abs(position.offsetM()), edge + 1);
+    Side side = type == MarkType.BRIDGE ? Side.OVER : left ? Side.LEFT : Side.RIGHT;
+    Matcher board = BOARD.matcher(label);
+    Double value =
+        type == MarkType.DISTANCE_BOARD && board.find() ? Double.valueOf(board.group(1)) : null;
+    return new Mark(
+        label,
+        type,
+        side,
+        position.stationM(),
+        position.stationM(),
+        side == Side.OVER ? 0 : left ? out : -out,
+        value,
+        null,
+        waypoint.comment());
+  }
+
+  /** What a name says of a thing; "other" where it says nothing. */
+  private static MarkType typeOf(String label) {
+    String lower = label.toLowerCase(Locale.ROOT);
+    if (BOARD.matcher(lower).find()) {
+      return MarkType.DISTANCE_BOARD;
+    }
+    for (MarkType type : MarkType.values()) {
+      String word = JsonPlace.spelled(type).replace('-', ' ');
+      String last = word.substring(word.lastIndexOf(' ') + 1);
+      if (type != MarkType.OTHER
+          && (lower.contains(word) || lower.matches(".*\\b" + last + "\\b.*"))) {
+        return type;
+      }
+    }
+    return MarkType.OTHER;
+  }
+
+  private Imported<Read> geoJson(JsonPlace top, String name) {
+    JsonPlace line = lineString(top);
+    List<JsonPlace> positions = line.array("coordinates");
+    List<TrackPoint> points = new ArrayList<>();
+    GeoPoint origin = null;
+    LocalPlane plane = null;
+    for (JsonPlace position : positions) {
+      double lon = CircuitGeoJson.range(position.at(0), 180, "longitude");
+      double lat = CircuitGeoJson.range(position.at(1), 90, "latitude");
+      if (plane == null) {
+        origin = new GeoPoint(lat, lon);
+        plane = new LocalPlane(origin);
+      }
+      double[] xy = plane.toPlane(lat, lon);
+      boolean height = position.node().size() > 2;
+      points.add(new TrackPoint(xy[0], xy[1], height ? position.at(2).number() : Double.NaN));
+    }
+    try {
+      RecordedTrack.Result result = RecordedTrack.trace(points, settings.track());
+      return done(bare(name, origin, result), result, points.size());
+    } catch (InvalidValueException e) {
+      JsonPlace place = line.at("coordinates");
+      throw (e.index() >= 0 ? place.at(e.index()) : place).error(e.getMessage() + ".");
+    }
+  }
+
+  private static JsonPlace lineString(JsonPlace place) {
+    return switch (place.node().path("type").asText()) {
+      case "LineString" -> place;
+      case "Feature" -> lineString(place.object("geometry"));
+      case "FeatureCollection" -> {
+        for (JsonPlace feature : place.array("features")) {
+          if ("LineString".equals(feature.node().path("geometry").path("type").asText())) {
+            yield feature.object("geometry");
+          }
+        }
+        throw place.at("features").error("no feature is a LineString: a line is expected.");
+      }
+      default ->
+          throw place.at("type").error("a circuit GeoJSON or a GeoJSON LineString is expected.");
+    };
+  }
+}
