@@ -21,7 +21,11 @@ class InterfacePages {
     "/new",
     "/books/{id}",
     "/books/{id}/corner/{number}",
-    "/books/{id}/compare"
+    "/books/{id}/compare",
+    "/circuits",
+    "/circuits/new",
+    "/circuits/{id}",
+    "/circuits/{id}/walk"
   })
   String screen() {
     return "forward:/index.html";

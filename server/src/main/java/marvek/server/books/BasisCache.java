@@ -3,16 +3,20 @@ package marvek.server.books;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.UUID;
+import java.util.function.DoubleConsumer;
 import marvek.core.conditions.Conditions;
 import marvek.core.page.LineChoice;
 import marvek.core.page.Reference;
 import marvek.server.cars.Cars;
+import marvek.server.circuits.CircuitChanged;
 import marvek.server.circuits.Circuits;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /**
  * Roads and lines of the books in use, so that a changed number is answered without searching the
- * line again. Circuits and cars do not change once stored, so that nothing here goes stale.
+ * line again. Cars and the layout versions that books use do not change; a version that is changed
+ * before any book uses it is dropped here.
  */
 @Component
 class BasisCache {
@@ -38,6 +42,11 @@ class BasisCache {
   private record Key(UUID circuit, UUID car, boolean wet, LineChoice line) {}
 
   Reference.Basis get(UUID circuit, UUID car, Conditions conditions, LineChoice line) {
+    return get(circuit, car, conditions, line, share -> {});
+  }
+
+  Reference.Basis get(
+      UUID circuit, UUID car, Conditions conditions, LineChoice line, DoubleConsumer progress) {
     Key key = new Key(circuit, car, conditions.isWet(), line);
     synchronized (kept) {
       Reference.Basis basis = kept.get(key);
@@ -47,10 +56,17 @@ class BasisCache {
     }
     Reference.Basis basis =
         Reference.basis(
-            circuits.load(circuit).circuit(), cars.load(car).vehicle(), conditions, line);
+            circuits.load(circuit).circuit(), cars.load(car).vehicle(), conditions, line, progress);
     synchronized (kept) {
       kept.put(key, basis);
     }
     return basis;
+  }
+
+  @EventListener
+  void forget(CircuitChanged changed) {
+    synchronized (kept) {
+      kept.keySet().removeIf(key -> key.circuit().equals(changed.circuitId()));
+    }
   }
 }

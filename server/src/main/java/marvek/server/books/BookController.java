@@ -112,7 +112,9 @@ class BookController {
   }
 
   private static Tried tried(Books.Computed computed) {
-    return new Tried(computed.document(), Trace.of(computed.circuit(), computed.reference()));
+    return new Tried(
+        computed.document(),
+        Trace.of(computed.basis(), computed.conditions(), computed.reference()));
   }
 
   @PostMapping("/api/books/{id}/revisions")

@@ -5,10 +5,13 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import marvek.core.Require;
 import marvek.core.circuit.Circuit;
+import marvek.core.conditions.Conditions;
 import marvek.core.page.Reference;
 import marvek.formats.BookJson;
 import marvek.formats.JsonFiles;
@@ -61,6 +64,9 @@ public class Books {
       UUID circuitId,
       String circuit,
       String layout,
+      int layoutVersion,
+      UUID newestCircuitId,
+      int newestLayoutVersion,
       UUID carId,
       String car,
       List<RevisionLine> revisions) {}
@@ -70,7 +76,12 @@ public class Books {
       int number, Integer parent, Instant createdAt, String reason, double time_s) {}
 
   /** A revision's document, the reference it stands for, and the circuit with what stands on it. */
-  public record Computed(ObjectNode document, Reference reference, Circuit circuit) {}
+  public record Computed(
+      ObjectNode document, Reference reference, Reference.Basis basis, Conditions conditions) {
+    public Circuit circuit() {
+      return basis.circuit();
+    }
+  }
 
   /** Computes a new book's first revision, then stores both at once. */
   public Created create(
@@ -92,9 +103,15 @@ public class Books {
             reason,
             draft.conditions(),
             draft.line(),
-            draft.own());
-    progress.at(0.1);
-    Reference.Basis basis = bases.get(circuitId, carId, draft.conditions(), draft.line());
+            draft.own(),
+            circuits.facts(circuitId).version());
+    Reference.Basis basis =
+        bases.get(
+            circuitId,
+            carId,
+            draft.conditions(),
+            draft.line(),
+            share -> progress.at(0.1 + 0.7 * share));
     progress.at(0.8);
     ObjectNode document =
         RevisionJson.write(header, Reference.on(basis, draft.conditions(), draft.own()));
@@ -106,7 +123,8 @@ public class Books {
           }
           Book book = books.save(new Book(driver.id(), circuitId, carId, given));
           revisions.save(
-              new Revision(book.id(), 1, null, header.createdAt(), JsonFiles.write(document)));
+              new Revision(
+                  book.id(), 1, null, header.createdAt(), circuitId, JsonFiles.write(document)));
           return new Created(book.id(), 1);
         });
   }
@@ -139,7 +157,7 @@ public class Books {
     return view(book(id));
   }
 
-  private Book book(UUID id) {
+  Book book(UUID id) {
     return books
         .findByIdAndDriverId(id, driver.id())
         .orElseThrow(() -> new NotFoundException("There is no book " + id + "."));
@@ -155,6 +173,9 @@ public class Books {
         book.circuitId(),
         circuit.name(),
         circuit.layout(),
+        circuit.version(),
+        circuit.newestId(),
+        circuit.newestVersion(),
         book.carId(),
         cars.load(book.carId()).vehicle().name(),
         lines);
@@ -187,16 +208,44 @@ public class Books {
 
   /** A stored revision computed again, for what its document does not hold: the whole trace. */
   public Computed recompute(UUID bookId, int number) {
-    ObjectNode document = revision(bookId, number);
-    String line = document.path("line").asText("smooth");
-    Draft draft =
-        Draft.read(
-            document.get("conditions"),
-            line.equals("fastest") ? "smooth" : line,
-            document.get("ownValues"));
-    Reference.Basis basis = basis(book(bookId), draft);
+    Revision revision = revisionOf(bookId, number);
+    ObjectNode document = parse(revision);
+    Draft draft = draftOf(document);
+    Reference.Basis basis =
+        bases.get(revision.circuitId(), book(bookId).carId(), draft.conditions(), draft.line());
     Reference reference = Reference.on(basis, draft.conditions(), draft.own());
-    return new Computed(document, reference, basis.circuit());
+    return new Computed(document, reference, basis, draft.conditions());
+  }
+
+  /** What a revision was computed from. */
+  static Draft draftOf(ObjectNode document) {
+    String line = document.path("line").asText("smooth");
+    return Draft.read(
+        document.get("conditions"),
+        line.equals("fastest") ? "smooth" : line,
+        document.get("ownValues"));
+  }
+
+  int newestNumber(UUID bookId) {
+    return revisions.findFirstByBookIdOrderByNumberDesc(bookId).map(Revision::number).orElse(0);
+  }
+
+  /** From now on the book is made for another layout version. */
+  void nowOn(Book book, UUID circuitId) {
+    book.nowOn(circuitId);
+    books.save(book);
+  }
+
+  /** Pages of the newest revisions that were made for a layout version, one document a book. */
+  public List<ObjectNode> newestOn(UUID circuitId) {
+    return books.findByCircuitId(circuitId).stream()
+        .map(book -> revision(book.id(), newestNumber(book.id())))
+        .toList();
+  }
+
+  /** Books that were made for a layout version. */
+  public List<UUID> booksOn(UUID circuitId) {
+    return books.findByCircuitId(circuitId).stream().map(Book::id).toList();
   }
 
   /** Runs the model on a draft; nothing is stored. */
@@ -211,8 +260,10 @@ public class Books {
             "",
             draft.conditions(),
             draft.line(),
-            draft.own());
-    return new Computed(RevisionJson.write(header, reference), reference, basis.circuit());
+            draft.own(),
+            basis.circuit().layoutVersion());
+    return new Computed(
+        RevisionJson.write(header, reference), reference, basis, draft.conditions());
   }
 
   /**
@@ -235,19 +286,19 @@ public class Books {
             reason.strip(),
             draft.conditions(),
             draft.line(),
-            draft.own());
+            draft.own(),
+            circuits.facts(book.circuitId()).version());
     ObjectNode document = RevisionJson.write(header, reference);
     try {
-      return transaction.execute(status -> store(bookId, header, document));
+      return transaction.execute(status -> store(bookId, header, book.circuitId(), document));
     } catch (DataIntegrityViolationException e) {
       throw newerExists(parent);
     }
   }
 
-  private RevisionLine store(UUID bookId, RevisionJson.Header header, ObjectNode document) {
-    int newest =
-        revisions.findFirstByBookIdOrderByNumberDesc(bookId).map(Revision::number).orElse(0);
-    if (newest != header.parent()) {
+  private RevisionLine store(
+      UUID bookId, RevisionJson.Header header, UUID circuitId, ObjectNode document) {
+    if (newestNumber(bookId) != header.parent()) {
       throw newerExists(header.parent());
     }
     return line(
@@ -257,6 +308,7 @@ public class Books {
                 header.number(),
                 header.parent(),
                 header.createdAt(),
+                circuitId,
                 JsonFiles.write(document))));
   }
 
@@ -278,9 +330,19 @@ public class Books {
         new BookJson.Parts(
             book.name(),
             circuits.load(book.circuitId()).document(),
+            earlierLayouts(book),
             cars.load(book.carId()).document(),
             documents);
     return JsonFiles.writeFile(BookJson.write(parts));
+  }
+
+  private List<JsonNode> earlierLayouts(Book book) {
+    return revisions.findByBookIdOrderByNumber(book.id()).stream()
+        .map(Revision::circuitId)
+        .filter(id -> !id.equals(book.circuitId()))
+        .distinct()
+        .map(id -> circuits.load(id).document())
+        .toList();
   }
 
   /** Takes a whole book in, its circuit and car with it; all or nothing. */
@@ -288,23 +350,31 @@ public class Books {
     BookJson.Parts parts = BookJson.read(JsonFiles.parse(bytes));
     return transaction.execute(
         status -> {
-          UUID circuit = circuits.importGeoJson(parts.circuit(), null).id();
+          UUID circuit = circuits.importGeoJson(parts.circuit()).id();
+          Map<Integer, UUID> layouts = new HashMap<>();
+          for (JsonNode earlier : parts.earlierLayouts()) {
+            layouts.put(
+                earlier.path("marvek").path("layoutVersion").asInt(1),
+                circuits.importEarlierVersion(circuit, earlier));
+          }
           UUID car = cars.importTree(parts.car()).id();
           Book book = books.save(new Book(driver.id(), circuit, car, parts.name()));
           for (ObjectNode document : parts.revisions()) {
-            revisions.save(revision(book.id(), document));
+            int layout = document.path("layoutVersion").asInt(0);
+            revisions.save(revision(book.id(), document, layouts.getOrDefault(layout, circuit)));
           }
           return book.id();
         });
   }
 
-  private static Revision revision(UUID bookId, ObjectNode document) {
+  private static Revision revision(UUID bookId, ObjectNode document, UUID circuitId) {
     JsonNode parent = document.path("parent");
     return new Revision(
         bookId,
         document.path("number").asInt(),
         parent.isInt() ? parent.asInt() : null,
         Instant.parse(document.path("createdAt").asText()),
+        circuitId,
         JsonFiles.write(document));
   }
 

@@ -9,6 +9,7 @@ import marvek.core.conditions.Conditions;
 import marvek.core.page.CornerPage;
 import marvek.core.page.LineChoice;
 import marvek.core.page.OwnValues;
+import marvek.formats.ImportSettings;
 import marvek.server.cars.Cars;
 import marvek.server.circuits.Circuits;
 import org.springframework.boot.ApplicationArguments;
@@ -48,7 +49,7 @@ class DemoBook implements ApplicationRunner {
   }
 
   private void fill(byte[] circuitFile, byte[] carFile) {
-    UUID circuit = circuits.importFile(circuitFile, null, null).id();
+    UUID circuit = circuits.importFile(circuitFile, null, ImportSettings.NONE).id();
     UUID car = cars.importFile(carFile).id();
     Conditions clubDriver = Conditions.DEFAULT.withGripUsed(0.92);
     Draft model = new Draft(clubDriver, LineChoice.SMOOTH, List.of());

@@ -16,18 +16,21 @@ class Revision {
   private int number;
   private Integer parent;
   private Instant createdAt;
+  private UUID circuitId;
 
   @Column(columnDefinition = "text")
   private String document;
 
   protected Revision() {}
 
-  Revision(UUID bookId, int number, Integer parent, Instant createdAt, String document) {
+  Revision(
+      UUID bookId, int number, Integer parent, Instant createdAt, UUID circuitId, String document) {
     this.id = UUID.randomUUID();
     this.bookId = bookId;
     this.number = number;
     this.parent = parent;
     this.createdAt = createdAt;
+    this.circuitId = circuitId;
     this.document = document;
   }
 
@@ -49,6 +52,11 @@ class Revision {
 
   Instant createdAt() {
     return createdAt;
+  }
+
+  /** Layout version that it was made for. */
+  UUID circuitId() {
+    return circuitId;
   }
 
   String document() {

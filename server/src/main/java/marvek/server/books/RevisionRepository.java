@@ -11,4 +11,8 @@ interface RevisionRepository extends JpaRepository<Revision, UUID> {
   Optional<Revision> findByBookIdAndNumber(UUID bookId, int number);
 
   Optional<Revision> findFirstByBookIdOrderByNumberDesc(UUID bookId);
+
+  boolean existsByCircuitId(UUID circuitId);
+
+  List<Revision> findByCircuitId(UUID circuitId);
 }

@@ -8,7 +8,10 @@ import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Mark;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Zone;
+import marvek.core.conditions.Conditions;
 import marvek.core.corner.Corner;
+import marvek.core.light.Light;
+import marvek.core.line.Corridor;
 import marvek.core.page.Reference;
 import marvek.core.page.Remark;
 import marvek.core.profile.Lap;
@@ -36,6 +39,8 @@ record Trace(
     double[] grade_pct,
     double[] banking_deg,
     double[] grip_pct,
+    double[] allowedLeft_m,
+    double[] allowedRight_m,
     double topLateral_g,
     double topBraking_g,
     List<Corner> corners,
@@ -43,16 +48,31 @@ record Trace(
     List<Kerb> kerbs,
     List<Zone> zones,
     List<Hazard> hazards,
-    List<Remark> remarks) {
+    List<Remark> remarks,
+    Sky sky) {
   /** A screen shows no more than this. */
   private static final double SHOWN_STEP_M = 2;
 
+  /** No screen shows more samples of a lap than this. */
+  private static final int MOST = 10_000;
+
+  /**
+   * The light at the hour of the conditions.
+   *
+   * @param intoTheSun corners at which one drives towards a low sun
+   */
+  record Sky(double azimuth_deg, double elevation_deg, List<Integer> intoTheSun) {}
+
   private static final double G0 = marvek.core.profile.Constants.G0;
 
-  static Trace of(Circuit circuit, Reference reference) {
+  static Trace of(Reference.Basis basis, Conditions conditions, Reference reference) {
+    Circuit circuit = basis.circuit();
     Lap lap = reference.lap();
     Road road = reference.path().road();
-    int stride = Math.max(1, (int) Math.round(SHOWN_STEP_M / road.stepM()));
+    double step = Math.max(SHOWN_STEP_M, road.lengthM() / MOST);
+    int stride = Math.max(1, (int) Math.round(step / road.stepM()));
+    Corridor corridor = Corridor.of(circuit, road, basis.vehicle(), conditions.isWet(), 0);
+    double half = basis.vehicle().bodyWidthM() / 2;
     Sampler s = new Sampler(road.size(), stride);
     double lateral = 0;
     double braking = 0;
@@ -79,6 +99,8 @@ record Trace(
         s.take(2, i -> 100 * Math.tan(road.gradeAt(i))),
         s.take(2, i -> Math.toDegrees(road.bankingAt(i))),
         s.take(1, i -> 100 * lap.lateralUseAt(i)),
+        s.take(2, i -> corridor.leftAt(i) + half),
+        s.take(2, i -> half - corridor.rightAt(i)),
         lateral,
         braking,
         reference.corners(),
@@ -86,7 +108,19 @@ record Trace(
         circuit.kerbs(),
         circuit.zones(),
         circuit.hazards(),
-        reference.remarks());
+        reference.remarks(),
+        sky(basis, conditions, road));
+  }
+
+  private static Sky sky(Reference.Basis basis, Conditions conditions, Road road) {
+    return Light.of(basis.circuit(), road, conditions)
+        .map(
+            light ->
+                new Sky(
+                    light.sun().azimuthDeg(),
+                    light.sun().elevationDeg(),
+                    light.cornersIntoTheSun(basis.corners()).stream().map(Corner::number).toList()))
+        .orElse(null);
   }
 
   private record Sampler(int size, int stride) {

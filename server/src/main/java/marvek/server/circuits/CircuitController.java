@@ -1,11 +1,27 @@
 package marvek.server.circuits;
 
+import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.List;
+import java.util.UUID;
+import marvek.formats.CircuitImport;
+import marvek.formats.ImportSettings;
+import marvek.formats.JsonFiles;
+import org.springframework.format.annotation.DateTimeFormat;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RequestPart;
@@ -17,10 +33,19 @@ import org.springframework.web.multipart.MultipartFile;
 @RequestMapping("/api/circuits")
 class CircuitController {
   private final Circuits circuits;
+  private final CircuitViews views;
+  private final LayoutVersions versions;
+  private final CircuitLight light;
 
-  CircuitController(Circuits circuits) {
+  CircuitController(
+      Circuits circuits, CircuitViews views, LayoutVersions versions, CircuitLight light) {
     this.circuits = circuits;
+    this.views = views;
+    this.versions = versions;
+    this.light = light;
   }
+
+  record KeepBody(String reason, LocalDate validFrom) {}
 
   @GetMapping
   List<Circuits.Summary> list() {
@@ -30,8 +55,83 @@ class CircuitController {
   @PostMapping(path = "/import", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
   Circuits.ImportAnswer importFile(
-      @RequestPart("file") MultipartFile file, @RequestParam(required = false) String name)
+      @RequestPart("file") MultipartFile file,
+      @RequestParam(required = false) String name,
+      @RequestParam(required = false) String settings)
       throws IOException {
-    return circuits.importFile(file.getBytes(), name, file.getOriginalFilename());
+    String given = Circuits.given(name);
+    ImportSettings said = said(settings);
+    return circuits.importFile(
+        file.getBytes(), file.getOriginalFilename(), given == null ? said : said.named(given));
+  }
+
+  @PostMapping(path = "/preview", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+  CircuitPreview preview(
+      @RequestPart("file") MultipartFile file, @RequestParam(required = false) String settings)
+      throws IOException {
+    return CircuitPreview.of(
+        CircuitImport.read(file.getBytes(), file.getOriginalFilename(), said(settings)));
+  }
+
+  private static ImportSettings said(String settings) {
+    return settings == null || settings.isBlank()
+        ? ImportSettings.NONE
+        : ImportSettings.read(JsonFiles.parse(settings.getBytes(StandardCharsets.UTF_8)));
+  }
+
+  @GetMapping("/{id}")
+  CircuitView get(@PathVariable UUID id) {
+    return views.view(id);
+  }
+
+  @PutMapping("/{id}/draft")
+  LayoutVersions.DraftAnswer keepDraft(@PathVariable UUID id, @RequestBody JsonNode edits) {
+    return versions.keepDraft(id, edits);
+  }
+
+  @DeleteMapping("/{id}/draft")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void discardDraft(@PathVariable UUID id) {
+    versions.discardDraft(id);
+  }
+
+  @PostMapping("/{id}/versions")
+  @ResponseStatus(HttpStatus.CREATED)
+  LayoutVersions.Kept keep(@PathVariable UUID id, @RequestBody KeepBody body) {
+    return versions.keep(id, body.reason(), body.validFrom(), false);
+  }
+
+  @GetMapping("/{id}/light")
+  CircuitLight.LightView light(
+      @PathVariable UUID id,
+      @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE_TIME) LocalDateTime at) {
+    return light.at(id, at);
+  }
+
+  @GetMapping("/{id}/circuit.geojson")
+  ResponseEntity<byte[]> geoJson(@PathVariable UUID id) {
+    return file("application/geo+json", views.fileName(id, ".circuit.geojson"), views.geoJson(id));
+  }
+
+  @GetMapping("/{id}/centreline.csv")
+  ResponseEntity<byte[]> centreline(@PathVariable UUID id) {
+    return file("text/csv", views.fileName(id, ".centreline.csv"), views.centreline(id));
+  }
+
+  @GetMapping("/{id}/marks.gpx")
+  ResponseEntity<byte[]> marks(@PathVariable UUID id) {
+    return file("application/gpx+xml", views.fileName(id, "-marks.gpx"), views.marks(id));
+  }
+
+  private static ResponseEntity<byte[]> file(String type, String name, byte[] body) {
+    return ResponseEntity.ok()
+        .contentType(MediaType.parseMediaType(type))
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION,
+            ContentDisposition.attachment()
+                .filename(name, StandardCharsets.UTF_8)
+                .build()
+                .toString())
+        .body(body);
   }
 }

@@ -9,4 +9,6 @@ interface CircuitRepository extends JpaRepository<StoredCircuit, UUID> {
   Optional<StoredCircuit> findByIdAndDriverId(UUID id, UUID driverId);
 
   List<StoredCircuit> findByDriverIdOrderByCreatedAt(UUID driverId);
+
+  List<StoredCircuit> findByPlaceIdOrderByVersion(UUID placeId);
 }

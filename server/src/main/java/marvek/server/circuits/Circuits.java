@@ -1,148 +1,125 @@
 package marvek.server.circuits;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
+import java.time.LocalDate;
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
+import java.util.Map;
 import java.util.UUID;
 import marvek.core.Require;
 import marvek.core.circuit.Circuit;
-import marvek.core.circuit.Road;
 import marvek.core.corner.CornerFinder;
-import marvek.formats.BadFileException;
-import marvek.formats.CentrelineCsv;
 import marvek.formats.CircuitGeoJson;
-import marvek.formats.CircuitGeoJsonWriter;
-import marvek.formats.Imported;
+import marvek.formats.CircuitImport;
+import marvek.formats.ImportSettings;
 import marvek.formats.JsonFiles;
 import marvek.server.accounts.CurrentDriver;
 import marvek.server.problems.NotFoundException;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Takes circuits in and gives them out. */
 @Service
 public class Circuits {
-  private static final double SHORTEST_M = 50;
-  private static final double LONGEST_M = 60_000;
-
-  /** Smoothing that moves points by more than this is reported. */
-  private static final double REPORTED_MOVE_M = 0.05;
+  /** Circuits that are kept ready: reading one means fitting its road. */
+  private static final int READY = 8;
 
   private final CircuitRepository repository;
   private final CurrentDriver driver;
+  private final Map<UUID, Loaded> ready =
+      new LinkedHashMap<>(16, 0.75f, true) {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<UUID, Loaded> eldest) {
+          return size() > READY;
+        }
+      };
 
   Circuits(CircuitRepository repository, CurrentDriver driver) {
     this.repository = repository;
     this.driver = driver;
   }
 
-  /** What lists show of a circuit. */
-  public record Summary(UUID id, String name, double length_m, int corners) {}
+  /** What lists show of a circuit: the newest version of each place. */
+  public record Summary(
+      UUID id,
+      String name,
+      String layout,
+      int version,
+      double length_m,
+      int corners,
+      boolean draft) {}
 
   /** What an import answers. */
   public record ImportAnswer(
       UUID id, String name, double length_m, int corners, List<String> warnings) {}
 
   /** What is said of a circuit without computing its road. */
-  public record Facts(String name, String layout, double lengthM) {}
+  public record Facts(
+      String name, String layout, double lengthM, int version, UUID newestId, int newestVersion) {}
 
   /** A circuit ready to compute with, and its document. */
   public record Loaded(UUID id, Circuit circuit, JsonNode document) {}
 
   /**
-   * Takes in a centreline CSV or a circuit GeoJSON; which of the two, its first character says.
+   * Takes in a circuit GeoJSON, a centreline CSV, a GPX track or a GeoJSON line.
    *
-   * @param name name to give the circuit, or null for the file's own
-   * @param fileName name of the file, for a CSV without a name
+   * @param fileName name of the file, for one without a name of its own
    */
   @Transactional
-  public ImportAnswer importFile(byte[] bytes, String name, String fileName) {
-    String wanted = name == null || name.isBlank() ? null : Require.text("name", name.strip(), 120);
-    return firstCharacter(bytes) == '{'
-        ? importGeoJson(JsonFiles.parse(bytes), wanted)
-        : importCsv(bytes, wanted != null ? wanted : nameOf(fileName));
+  public ImportAnswer importFile(byte[] bytes, String fileName, ImportSettings settings) {
+    return store(CircuitImport.read(bytes, fileName, settings));
   }
 
   /** Takes in a parsed circuit GeoJSON. */
   @Transactional
-  public ImportAnswer importGeoJson(JsonNode tree, String name) {
-    if (name != null && tree.path("marvek") instanceof ObjectNode own) {
-      own.put("name", name);
-    }
-    Imported<Circuit> imported = CircuitGeoJson.read(tree);
-    return store(imported.value(), tree, imported.warnings());
+  public ImportAnswer importGeoJson(JsonNode tree) {
+    return importFile(
+        JsonFiles.write(tree).getBytes(StandardCharsets.UTF_8), null, ImportSettings.NONE);
   }
 
-  private ImportAnswer importCsv(byte[] bytes, String name) {
-    Imported<Circuit> imported = CentrelineCsv.read(bytes, name);
-    return store(
-        imported.value(),
-        CircuitGeoJsonWriter.writeCentreline(imported.value()),
-        imported.warnings());
-  }
-
-  private ImportAnswer store(Circuit circuit, JsonNode document, List<String> warnings) {
-    Road road = circuit.road();
-    checkLength(road);
-    int corners = CornerFinder.find(circuit, road).size();
+  private ImportAnswer store(CircuitImport.Understood understood) {
+    Circuit circuit = understood.circuit();
+    int corners = CornerFinder.find(circuit, understood.road()).size();
     StoredCircuit stored =
         repository.save(
             new StoredCircuit(
-                driver.id(), circuit.name(), road.lengthM(), corners, JsonFiles.write(document)));
+                driver.id(), circuit, corners, JsonFiles.write(understood.document())));
     return new ImportAnswer(
-        stored.id(), stored.name(), road.lengthM(), corners, withSmoothing(road, warnings));
+        stored.id(), stored.name(), stored.lengthM(), corners, understood.warnings());
   }
 
-  private static void checkLength(Road road) {
-    if (!(road.lengthM() >= SHORTEST_M && road.lengthM() <= LONGEST_M)) {
-      throw BadFileException.whole(
-          String.format(
-              Locale.ROOT,
-              "The road is %.0f m long; between %.0f m and %.0f m is expected."
-                  + " Are the coordinates in metres?",
-              road.lengthM(),
-              SHORTEST_M,
-              LONGEST_M));
-    }
+  /** Takes a further version of a place that came with a book. */
+  @Transactional
+  public UUID importEarlierVersion(UUID newest, JsonNode tree) {
+    StoredCircuit place = stored(newest);
+    Circuit circuit = CircuitGeoJson.read(tree).value();
+    int corners = CornerFinder.find(circuit, circuit.road()).size();
+    return repository
+        .save(new StoredCircuit(place, circuit, corners, JsonFiles.write(tree), "", "[]"))
+        .id();
   }
 
-  private static List<String> withSmoothing(Road road, List<String> warnings) {
-    List<String> all = new ArrayList<>(warnings);
-    if (road.largestMoveM() > REPORTED_MOVE_M) {
-      all.add(
-          String.format(
-              Locale.ROOT,
-              "Smoothing moved the surveyed points by up to %.2f m (at %.0f m);"
-                  + " their noise is estimated as %.2f m.",
-              road.largestMoveM(),
-              road.largestMoveStationM(),
-              road.surveyNoiseM()));
-    }
-    return all;
-  }
-
-  private static char firstCharacter(byte[] bytes) {
-    int i = bytes.length >= 3 && (bytes[0] & 0xff) == 0xef ? 3 : 0;
-    while (i < bytes.length && Character.isWhitespace(bytes[i])) {
-      i++;
-    }
-    return i < bytes.length ? (char) bytes[i] : ' ';
-  }
-
-  private static String nameOf(String fileName) {
-    String plain = fileName == null ? "" : fileName.replaceFirst("(\\.centreline)?\\.csv$", "");
-    return plain.isBlank() ? "Circuit" : plain.substring(0, Math.min(120, plain.length()));
-  }
-
-  /** The driver's circuits, oldest first. */
+  /** The newest version of each of the driver's places, oldest place first. */
   @Transactional(readOnly = true)
   public List<Summary> list() {
-    return repository.findByDriverIdOrderByCreatedAt(driver.id()).stream()
-        .map(c -> new Summary(c.id(), c.name(), c.lengthM(), c.corners()))
-        .toList();
+    Map<UUID, StoredCircuit> newest = new LinkedHashMap<>();
+    for (StoredCircuit c : repository.findByDriverIdOrderByCreatedAt(driver.id())) {
+      newest.merge(c.placeId(), c, (a, b) -> a.version() > b.version() ? a : b);
+    }
+    return newest.values().stream().map(this::summary).toList();
+  }
+
+  private Summary summary(StoredCircuit c) {
+    return new Summary(
+        c.id(), c.name(), layoutOf(c), c.version(), c.lengthM(), c.corners(), c.draft() != null);
+  }
+
+  private static String layoutOf(StoredCircuit c) {
+    return tree(c).path("marvek").path("layout").asText("");
   }
 
   /**
@@ -152,29 +129,69 @@ public class Circuits {
    */
   @Transactional(readOnly = true)
   public Loaded load(UUID id) {
-    JsonNode tree = tree(stored(id));
-    return new Loaded(id, CircuitGeoJson.read(tree).value(), tree);
+    StoredCircuit stored = stored(id);
+    synchronized (ready) {
+      Loaded known = ready.get(id);
+      if (known != null) {
+        return known;
+      }
+    }
+    JsonNode tree = tree(stored);
+    Loaded loaded = new Loaded(id, CircuitGeoJson.read(tree).value(), tree);
+    synchronized (ready) {
+      ready.put(id, loaded);
+    }
+    return loaded;
+  }
+
+  @EventListener
+  void forget(CircuitChanged changed) {
+    synchronized (ready) {
+      ready.remove(changed.circuitId());
+    }
   }
 
   /**
-   * Name, layout and length of a circuit.
+   * Name, layout and length of a circuit, and the newest version of its place.
    *
    * @throws NotFoundException if there is none of that id
    */
   @Transactional(readOnly = true)
   public Facts facts(UUID id) {
     StoredCircuit stored = stored(id);
-    String layout = tree(stored).path("marvek").path("layout").asText("");
-    return new Facts(stored.name(), layout, stored.lengthM());
+    StoredCircuit newest = newestOf(stored.placeId());
+    return new Facts(
+        stored.name(),
+        layoutOf(stored),
+        stored.lengthM(),
+        stored.version(),
+        newest.id(),
+        newest.version());
   }
 
-  private StoredCircuit stored(UUID id) {
+  /** First day for which a version holds, or null. */
+  @Transactional(readOnly = true)
+  public LocalDate validFrom(UUID id) {
+    return stored(id).validFrom();
+  }
+
+  StoredCircuit newestOf(UUID placeId) {
+    List<StoredCircuit> versions = repository.findByPlaceIdOrderByVersion(placeId);
+    return versions.get(versions.size() - 1);
+  }
+
+  StoredCircuit stored(UUID id) {
     return repository
         .findByIdAndDriverId(id, driver.id())
         .orElseThrow(() -> new NotFoundException("There is no circuit " + id + "."));
   }
 
-  private static JsonNode tree(StoredCircuit stored) {
+  static JsonNode tree(StoredCircuit stored) {
     return JsonFiles.parse(stored.document().getBytes(StandardCharsets.UTF_8));
+  }
+
+  /** A name that was given with a request; null where none was. */
+  static String given(String name) {
+    return name == null || name.isBlank() ? null : Require.text("name", name.strip(), 120);
   }
 }

@@ -5,15 +5,21 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.UUID;
+import marvek.core.circuit.Circuit;
 
-/** A circuit as it is kept: its document, and what lists need of it. */
+/** A layout version as it is kept: its document, and what lists need of it. */
 @Entity
 @Table(name = "circuit")
 class StoredCircuit {
   @Id private UUID id;
   private UUID driverId;
+  private UUID placeId;
+  private int version;
   private String name;
+  private LocalDate validFrom;
+  private String reason;
 
   @Column(name = "length_m")
   private double lengthM;
@@ -23,18 +29,57 @@ class StoredCircuit {
   @Column(columnDefinition = "text")
   private String document;
 
+  @Column(columnDefinition = "text")
+  private String changes;
+
+  @Column(columnDefinition = "text")
+  private String draft;
+
   private Instant createdAt;
 
   protected StoredCircuit() {}
 
-  StoredCircuit(UUID driverId, String name, double lengthM, int corners, String document) {
+  /** The first version of a place that was not known before. */
+  StoredCircuit(UUID driverId, Circuit circuit, int corners, String document) {
     this.id = UUID.randomUUID();
     this.driverId = driverId;
-    this.name = name;
-    this.lengthM = lengthM;
-    this.corners = corners;
-    this.document = document;
+    this.placeId = id;
+    this.version = circuit.layoutVersion();
+    this.reason = "";
+    this.changes = "[]";
     this.createdAt = Instant.now();
+    hold(circuit, corners, document);
+  }
+
+  /** The version after another one. */
+  StoredCircuit(
+      StoredCircuit before,
+      Circuit circuit,
+      int corners,
+      String document,
+      String reason,
+      String changes) {
+    this.id = UUID.randomUUID();
+    this.driverId = before.driverId;
+    this.placeId = before.placeId;
+    this.version = circuit.layoutVersion();
+    this.reason = reason;
+    this.changes = changes;
+    this.createdAt = Instant.now();
+    hold(circuit, corners, document);
+  }
+
+  /** Takes a document in the place of the one so far; only while nothing uses this version. */
+  void hold(Circuit circuit, int cornerCount, String text) {
+    this.name = circuit.name();
+    this.validFrom = circuit.validFrom();
+    this.lengthM = circuit.road().lengthM();
+    this.corners = cornerCount;
+    this.document = text;
+  }
+
+  void keepDraft(String edits) {
+    this.draft = edits;
   }
 
   UUID id() {
@@ -45,8 +90,24 @@ class StoredCircuit {
     return driverId;
   }
 
+  UUID placeId() {
+    return placeId;
+  }
+
+  int version() {
+    return version;
+  }
+
   String name() {
     return name;
+  }
+
+  LocalDate validFrom() {
+    return validFrom;
+  }
+
+  String reason() {
+    return reason;
   }
 
   double lengthM() {
@@ -59,6 +120,15 @@ class StoredCircuit {
 
   String document() {
     return document;
+  }
+
+  String changes() {
+    return changes;
+  }
+
+  /** Edits that are not kept yet, or null. */
+  String draft() {
+    return draft;
   }
 
   Instant createdAt() {

@@ -1,0 +1,56 @@
+package marvek.server.walks;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import java.time.Instant;
+import java.util.UUID;
+
+/** A walk round a layout version; open until it is finished. */
+@Entity
+class Walk {
+  @Id private UUID id;
+  private UUID driverId;
+  private UUID circuitId;
+  private Instant begunAt;
+  private Instant finishedAt;
+  private UUID resultId;
+
+  protected Walk() {}
+
+  Walk(UUID driverId, UUID circuitId) {
+    this.id = UUID.randomUUID();
+    this.driverId = driverId;
+    this.circuitId = circuitId;
+    this.begunAt = Instant.now();
+  }
+
+  void finish(Instant at, UUID result) {
+    finishedAt = at;
+    resultId = result;
+  }
+
+  UUID id() {
+    return id;
+  }
+
+  UUID driverId() {
+    return driverId;
+  }
+
+  UUID circuitId() {
+    return circuitId;
+  }
+
+  Instant begunAt() {
+    return begunAt;
+  }
+
+  Instant finishedAt() {
+    return finishedAt;
+  }
+
+  /** Layout version that came of it, or null. */
+  UUID resultId() {
+    return resultId;
+  }
+}

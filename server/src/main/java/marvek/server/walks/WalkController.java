@@ -1,0 +1,82 @@
+package marvek.server.walks;
+
+import java.io.IOException;
+import java.time.LocalDate;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RequestPart;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.multipart.MultipartFile;
+
+@RestController
+class WalkController {
+  private final Walks walks;
+
+  WalkController(Walks walks) {
+    this.walks = walks;
+  }
+
+  record TickBody(String item, boolean done) {}
+
+  record FinishBody(String reason, LocalDate validFrom) {}
+
+  @GetMapping("/api/circuits/{id}/walk")
+  Walks.WalkView view(@PathVariable UUID id) {
+    return walks.view(id);
+  }
+
+  @PostMapping("/api/circuits/{id}/walk")
+  Walks.WalkView begin(@PathVariable UUID id) {
+    return walks.begin(id);
+  }
+
+  @PutMapping("/api/walks/{id}/ticks")
+  Walks.WalkView tick(@PathVariable UUID id, @RequestBody TickBody body) {
+    return walks.tick(id, body.item(), body.done());
+  }
+
+  @PostMapping(path = "/api/walks/{id}/notes", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+  @ResponseStatus(HttpStatus.CREATED)
+  Walks.WalkView note(
+      @PathVariable UUID id,
+      @RequestParam(required = false) Double station_m,
+      @RequestParam(required = false) String side,
+      @RequestParam(required = false) String words,
+      @RequestParam(defaultValue = "false") boolean keepPlace,
+      @RequestPart(required = false) MultipartFile photo)
+      throws IOException {
+    byte[] picture = photo == null || photo.isEmpty() ? null : photo.getBytes();
+    return walks.note(id, station_m, side, words, picture, keepPlace);
+  }
+
+  @DeleteMapping("/api/walks/{id}/notes/{note}")
+  Walks.WalkView dropNote(@PathVariable UUID id, @PathVariable UUID note) {
+    return walks.dropNote(id, note);
+  }
+
+  @GetMapping(path = "/api/walks/{id}/notes/{note}/photo", produces = MediaType.IMAGE_JPEG_VALUE)
+  byte[] photo(@PathVariable UUID id, @PathVariable UUID note) {
+    return walks.photo(id, note);
+  }
+
+  @PostMapping(path = "/api/walks/{id}/waypoints", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+  @ResponseStatus(HttpStatus.CREATED)
+  Walks.WalkView waypoints(@PathVariable UUID id, @RequestPart("file") MultipartFile file)
+      throws IOException {
+    return walks.waypoints(id, file.getBytes());
+  }
+
+  @PostMapping("/api/walks/{id}/finish")
+  Walks.Finished finish(@PathVariable UUID id, @RequestBody FinishBody body) {
+    return walks.finish(id, body.reason(), body.validFrom());
+  }
+}

@@ -1,0 +1,316 @@
+package marvek.server.walks;
+
+import com.drew.lang.GeoLocation;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import marvek.core.Require;
+import marvek.core.circuit.Circuit;
+import marvek.core.circuit.LayoutChange;
+import marvek.core.circuit.Road;
+import marvek.core.circuit.RoadPosition;
+import marvek.formats.BadFileException;
+import marvek.formats.GpxFile;
+import marvek.formats.GpxReader;
+import marvek.formats.LocalPlane;
+import marvek.server.accounts.CurrentDriver;
+import marvek.server.books.Books;
+import marvek.server.books.LayoutMoves;
+import marvek.server.circuits.Circuits;
+import marvek.server.circuits.LayoutVersions;
+import marvek.server.problems.ConflictException;
+import marvek.server.problems.NotFoundException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Walks round a circuit: begun, noted down, finished into a layout version. */
+@Service
+class Walks {
+  /** A waypoint farther from the road than this is of another place. */
+  private static final double FARTHEST_M = 120;
+
+  private final WalkRepository walks;
+  private final WalkTickRepository ticks;
+  private final WalkNoteRepository notes;
+  private final Circuits circuits;
+  private final LayoutVersions versions;
+  private final Books books;
+  private final LayoutMoves moves;
+  private final CurrentDriver driver;
+
+  Walks(
+      WalkRepository walks,
+      WalkTickRepository ticks,
+      WalkNoteRepository notes,
+      Circuits circuits,
+      LayoutVersions versions,
+      Books books,
+      LayoutMoves moves,
+      CurrentDriver driver) {
+    this.walks = walks;
+    this.ticks = ticks;
+    this.notes = notes;
+    this.circuits = circuits;
+    this.versions = versions;
+    this.books = books;
+    this.moves = moves;
+    this.driver = driver;
+  }
+
+  record NoteView(
+      UUID id,
+      double station_m,
+      String side,
+      String words,
+      Instant madeAt,
+      Double lat_deg,
+      Double lon_deg,
+      boolean photo) {
+    static NoteView of(WalkNote n) {
+      return new NoteView(
+          n.id(),
+          n.stationM(),
+          n.side(),
+          n.words(),
+          n.madeAt(),
+          n.latDeg(),
+          n.lonDeg(),
+          n.photo() != null);
+    }
+  }
+
+  /**
+   * @param id the open walk, or null while none is open
+   * @param ticked keys of the items that were looked at
+   */
+  record WalkView(
+      UUID id,
+      Instant begunAt,
+      List<Checklist.Item> list,
+      Set<String> ticked,
+      List<NoteView> notes,
+      List<LayoutChange> changes) {}
+
+  /**
+   * @param circuitId the layout version that came of the walk, the old one where nothing changed
+   */
+  record Finished(UUID circuitId, int version, List<LayoutChange> changes) {}
+
+  @Transactional(readOnly = true)
+  public WalkView view(UUID circuitId) {
+    Circuit circuit = circuits.load(circuitId).circuit();
+    List<LayoutMoves.CheckLine> checks =
+        books.booksOn(circuitId).stream().flatMap(b -> moves.open(b).stream()).toList();
+    List<Checklist.Item> list = Checklist.of(circuit, books.newestOn(circuitId), checks);
+    Walk walk = openOn(circuitId);
+    if (walk == null) {
+      return new WalkView(null, null, list, Set.of(), List.of(), List.of());
+    }
+    Set<String> ticked = new HashSet<>();
+    ticks.findByWalkId(walk.id()).forEach(t -> ticked.add(t.item()));
+    List<NoteView> seen =
+        notes.findByWalkIdOrderByStationM(walk.id()).stream().map(NoteView::of).toList();
+    return new WalkView(
+        walk.id(), walk.begunAt(), list, ticked, seen, versions.draftChanges(circuitId));
+  }
+
+  private Walk openOn(UUID circuitId) {
+    return walks
+        .findFirstByCircuitIdAndDriverIdAndFinishedAtIsNull(circuitId, driver.id())
+        .orElse(null);
+  }
+
+  /** Begins a walk, or goes on with the one that is open. */
+  @Transactional
+  public WalkView begin(UUID circuitId) {
+    circuits.load(circuitId);
+    Circuits.Facts facts = circuits.facts(circuitId);
+    if (!facts.newestId().equals(circuitId)) {
+      throw new ConflictException(
+          "Layout version " + facts.newestVersion() + " is newer: walk that one.");
+    }
+    if (openOn(circuitId) == null) {
+      walks.saveAndFlush(new Walk(driver.id(), circuitId));
+    }
+    return view(circuitId);
+  }
+
+  private Walk open(UUID walkId) {
+    Walk walk =
+        walks
+            .findByIdAndDriverId(walkId, driver.id())
+            .orElseThrow(() -> new NotFoundException("There is no walk " + walkId + "."));
+    if (walk.finishedAt() != null) {
+      throw new ConflictException("The walk is finished: begin another one.");
+    }
+    return walk;
+  }
+
+  @Transactional
+  public WalkView tick(UUID walkId, String item, boolean done) {
+    Walk walk = open(walkId);
+    Require.text("item", item, 120);
+    ticks.deleteByWalkIdAndItem(walk.id(), item);
+    ticks.flush();
+    if (done) {
+      ticks.saveAndFlush(new WalkTick(walk.id(), item));
+    }
+    return view(walk.circuitId());
+  }
+
+  /**
+   * Notes something down.
+   *
+   * @param stationM where, or null to take the place that the photo tells
+   * @param photo PNG or JPEG, or null
+   * @param keepPlace whether the place that the photo tells is kept with the note
+   */
+  @Transactional
+  public WalkView note(
+      UUID walkId, Double stationM, String side, String words, byte[] photo, boolean keepPlace) {
+    Walk walk = open(walkId);
+    Photo picture = photo == null ? null : Photo.read(photo);
+    String text = words == null ? "" : words.strip();
+    if (picture == null) {
+      Require.text("words", text, 2000);
+    }
+    Road road = circuits.load(walk.circuitId()).circuit().road();
+    GeoLocation taken = picture == null ? null : picture.place();
+    double station = stationM != null ? stationM : stationOf(walk, taken);
+    Require.within("station_m", station, 0, road.lengthM());
+    boolean kept = keepPlace && taken != null;
+    notes.saveAndFlush(
+        new WalkNote(
+            walk.id(),
+            station,
+            sideOf(side),
+            text,
+            kept ? taken.getLatitude() : null,
+            kept ? taken.getLongitude() : null,
+            picture == null ? null : picture.jpeg()));
+    return view(walk.circuitId());
+  }
+
+  private static String sideOf(String side) {
+    if (side == null || side.isBlank()) {
+      return "road";
+    }
+    if (!List.of("left", "right", "road", "over").contains(side)) {
+      throw BadFileException.whole(
+          "Side \"" + side + "\" is not known: left, right, road or over.");
+    }
+    return side;
+  }
+
+  private double stationOf(Walk walk, GeoLocation taken) {
+    Circuit circuit = circuits.load(walk.circuitId()).circuit();
+    if (taken == null || circuit.origin() == null) {
+      throw BadFileException.whole(
+          "The photo does not say where it was taken: say the station yourself.");
+    }
+    double[] xy =
+        new LocalPlane(circuit.origin()).toPlane(taken.getLatitude(), taken.getLongitude());
+    RoadPosition place = RoadPosition.nearest(circuit.road(), xy[0], xy[1]);
+    if (Math.abs(place.offsetM()) > FARTHEST_M) {
+      throw BadFileException.whole(
+          String.format(
+              java.util.Locale.ROOT,
+              "The photo was taken %.0f m from the road: is it of this circuit?",
+              Math.abs(place.offsetM())));
+    }
+    return place.stationM();
+  }
+
+  @Transactional
+  public WalkView dropNote(UUID walkId, UUID noteId) {
+    Walk walk = open(walkId);
+    notes.delete(noteOf(walk, noteId));
+    notes.flush();
+    return view(walk.circuitId());
+  }
+
+  private WalkNote noteOf(Walk walk, UUID noteId) {
+    return notes
+        .findById(noteId)
+        .filter(n -> n.walkId().equals(walk.id()))
+        .orElseThrow(() -> new NotFoundException("There is no note " + noteId + "."));
+  }
+
+  @Transactional(readOnly = true)
+  public byte[] photo(UUID walkId, UUID noteId) {
+    Walk walk =
+        walks
+            .findByIdAndDriverId(walkId, driver.id())
+            .orElseThrow(() -> new NotFoundException("There is no walk " + walkId + "."));
+    byte[] photo = noteOf(walk, noteId).photo();
+    if (photo == null) {
+      throw new NotFoundException("The note has no photo.");
+    }
+    return photo;
+  }
+
+  /** Waypoints of a telephone as notes, each at the station that it was taken by. */
+  @Transactional
+  public WalkView waypoints(UUID walkId, byte[] gpx) {
+    Walk walk = open(walkId);
+    Circuit circuit = circuits.load(walk.circuitId()).circuit();
+    if (circuit.origin() == null) {
+      throw BadFileException.whole(
+          "The circuit has no place on the earth, so that waypoints cannot be matched to it.");
+    }
+    GpxFile file = GpxReader.read(gpx);
+    if (file.waypoints().isEmpty()) {
+      throw BadFileException.whole(
+          "The file has no waypoints: name places on the walk and send them.");
+    }
+    LocalPlane plane = new LocalPlane(circuit.origin());
+    List<WalkNote> found = new ArrayList<>();
+    for (GpxFile.Waypoint waypoint : file.waypoints()) {
+      found.add(note(walk, waypoint, plane, circuit.road()));
+    }
+    notes.saveAllAndFlush(found);
+    return view(walk.circuitId());
+  }
+
+  private static WalkNote note(Walk walk, GpxFile.Waypoint waypoint, LocalPlane plane, Road road) {
+    double[] xy = plane.toPlane(waypoint.place().latDeg(), waypoint.place().lonDeg());
+    RoadPosition place = RoadPosition.nearest(road, xy[0], xy[1]);
+    if (Math.abs(place.offsetM()) > FARTHEST_M) {
+      throw BadFileException.atLine(
+          waypoint.line(),
+          null,
+          String.format(
+              java.util.Locale.ROOT,
+              "\"%s\" lies %.0f m from the road: is it of this circuit?",
+              waypoint.name(),
+              Math.abs(place.offsetM())));
+    }
+    String words =
+        waypoint.comment().isBlank()
+            ? waypoint.name()
+            : waypoint.name() + ": " + waypoint.comment();
+    String text = words.isBlank() ? "waypoint" : words;
+    String side = place.offsetM() >= 0 ? "left" : "right";
+    return new WalkNote(walk.id(), place.stationM(), side, text, null, null, null);
+  }
+
+  /** Ends a walk: what was changed on it becomes the next layout version. */
+  @Transactional
+  public Finished finish(UUID walkId, String reason, LocalDate validFrom) {
+    Walk walk = open(walkId);
+    UUID circuit = walk.circuitId();
+    if (versions.draft(circuit) == null) {
+      walk.finish(Instant.now(), null);
+      walks.save(walk);
+      return new Finished(circuit, circuits.facts(circuit).version(), List.of());
+    }
+    LayoutVersions.Kept kept = versions.keep(circuit, reason, validFrom, true);
+    walk.finish(Instant.now(), kept.id());
+    walks.save(walk);
+    return new Finished(kept.id(), kept.version(), kept.changes());
+  }
+}
