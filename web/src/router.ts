@@ -1,3 +1,6 @@
+import CircuitScreen from './circuit/CircuitScreen.svelte';
+import ImportScreen from './circuit/ImportScreen.svelte';
+import WalkScreen from './walk/WalkScreen.svelte';
 import { createRouter } from 'sv-router';
 import BookShell from './book/BookShell.svelte';
 import BookScreen from './book/BookScreen.svelte';
@@ -11,6 +14,9 @@ export const { p, navigate, route } = createRouter({
   '/': FirstScreen,
   '/shelf': Shelf,
   '/new': NewBook,
+  '/circuits/new': ImportScreen,
+  '/circuits/:id': CircuitScreen,
+  '/circuits/:id/walk': WalkScreen,
   '/books/:id': {
     '/': BookScreen,
     '/corner/:number': PageScreen,

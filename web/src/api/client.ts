@@ -1,6 +1,17 @@
 import createClient from 'openapi-fetch';
 import type { paths } from './schema';
 import type { Conditions, OwnValues, Problem, Revision, View } from './types';
+import type {
+  CheckLine,
+  CircuitEdits,
+  CircuitPreview,
+  CircuitSummary,
+  CircuitView,
+  ImportSettings,
+  LayoutChange,
+  LightView,
+  WalkView,
+} from '../circuit/types';
 
 const http = createClient<paths>({ baseUrl: '' });
 
@@ -39,6 +50,9 @@ export interface BookView {
   circuitId: string;
   circuit: string;
   layout: string;
+  layoutVersion: number;
+  newestCircuitId: string;
+  newestLayoutVersion: number;
   carId: string;
   car: string;
   revisions: RevisionLine[];
@@ -82,17 +96,19 @@ export type JobView = {
 /** A JSON body whose inner members the generated schema leaves open. */
 const body = (value: unknown) => value as never;
 
-function form(file: File): FormData {
+function form(file: File, settings?: ImportSettings): FormData {
   const data = new FormData();
   data.append('file', file);
+  if (settings) data.append('settings', JSON.stringify(settings));
   return data;
 }
 
-async function upload<T>(path: string, file: File): Promise<T> {
+async function upload<T>(path: string, body: FormData, signal?: AbortSignal): Promise<T> {
   let response: Response;
   try {
-    response = await fetch(path, { method: 'POST', body: form(file) });
-  } catch {
+    response = await fetch(path, { method: 'POST', body, signal });
+  } catch (e) {
+    if ((e as Error).name === 'AbortError') throw e;
     throw new Failed(UNREACHABLE);
   }
   const json = await response.json();
@@ -105,7 +121,7 @@ async function upload<T>(path: string, file: File): Promise<T> {
 export const api = {
   books: () => answer<BookView[]>(http.GET('/api/books')),
   book: (id: string) => answer<BookView>(http.GET('/api/books/{id}', { params: { path: { id } } })),
-  circuits: () => answer<(Named & { length_m: number })[]>(http.GET('/api/circuits')),
+  circuits: () => answer<CircuitSummary[]>(http.GET('/api/circuits')),
   cars: () => answer<Named[]>(http.GET('/api/cars')),
   view: (id: string, number: number) =>
     answer<View>(
@@ -131,7 +147,69 @@ export const api = {
   job: (id: string) => answer<JobView>(http.GET('/api/jobs/{id}', { params: { path: { id } } })),
   cancel: (id: string) =>
     answer<JobView>(http.DELETE('/api/jobs/{id}', { params: { path: { id } } })),
-  importCircuit: (file: File) => upload<Imported>('/api/circuits/import', file),
-  importCar: (file: File) => upload<Imported>('/api/cars/import', file),
-  importBook: (file: File) => upload<{ id: string }>('/api/books/import', file),
+  importCircuit: (file: File, settings?: ImportSettings) =>
+    upload<Imported>('/api/circuits/import', form(file, settings)),
+  importCar: (file: File) => upload<Imported>('/api/cars/import', form(file)),
+  importBook: (file: File) => upload<{ id: string }>('/api/books/import', form(file)),
+  previewCircuit: (file: File, settings: ImportSettings, signal: AbortSignal) =>
+    upload<CircuitPreview>('/api/circuits/preview', form(file, settings), signal),
+  circuit: (id: string) =>
+    answer<CircuitView>(http.GET('/api/circuits/{id}', { params: { path: { id } } })),
+  keepCircuitDraft: (id: string, edits: CircuitEdits) =>
+    answer<{ changes: LayoutChange[] }>(
+      http.PUT('/api/circuits/{id}/draft', { params: { path: { id } }, body: body(edits) }),
+    ),
+  discardCircuitDraft: (id: string) =>
+    answer<void>(http.DELETE('/api/circuits/{id}/draft', { params: { path: { id } } })),
+  keepLayout: (id: string, reason: string, validFrom?: string) =>
+    answer<{ id: string; version: number }>(
+      http.POST('/api/circuits/{id}/versions', {
+        params: { path: { id } },
+        body: body({ reason, validFrom }),
+      }),
+    ),
+  light: (id: string, at: string) =>
+    answer<LightView>(
+      http.GET('/api/circuits/{id}/light', { params: { path: { id }, query: { at } } }),
+    ),
+  walk: (id: string) =>
+    answer<WalkView>(http.GET('/api/circuits/{id}/walk', { params: { path: { id } } })),
+  beginWalk: (id: string) =>
+    answer<WalkView>(http.POST('/api/circuits/{id}/walk', { params: { path: { id } } })),
+  tick: (walk: string, item: string, done: boolean) =>
+    answer<WalkView>(
+      http.PUT('/api/walks/{id}/ticks', {
+        params: { path: { id: walk } },
+        body: body({ item, done }),
+      }),
+    ),
+  walkNote: (walk: string, note: FormData) => upload<WalkView>(`/api/walks/${walk}/notes`, note),
+  dropWalkNote: (walk: string, note: string) =>
+    answer<WalkView>(
+      http.DELETE('/api/walks/{id}/notes/{note}', { params: { path: { id: walk, note } } }),
+    ),
+  walkWaypoints: (walk: string, file: File) =>
+    upload<WalkView>(`/api/walks/${walk}/waypoints`, form(file)),
+  finishWalk: (walk: string, reason: string, validFrom?: string) =>
+    answer<{ circuitId: string; version: number; changes: LayoutChange[] }>(
+      http.POST('/api/walks/{id}/finish', {
+        params: { path: { id: walk } },
+        body: body({ reason, validFrom }),
+      }),
+    ),
+  moveLayout: (book: string, circuitId: string) =>
+    answer<{ revision: number; changes: LayoutChange[]; checks: CheckLine[] }>(
+      http.POST('/api/books/{id}/layout', {
+        params: { path: { id: book } },
+        body: body({ circuitId }),
+      }),
+    ),
+  checks: (book: string) =>
+    answer<CheckLine[]>(http.GET('/api/books/{id}/checks', { params: { path: { id: book } } })),
+  clearCheck: (book: string, corner: number) =>
+    answer<CheckLine[]>(
+      http.POST('/api/books/{id}/checks/{corner}/cleared', {
+        params: { path: { id: book, corner } },
+      }),
+    ),
 };

@@ -4,6 +4,134 @@
  */
 
 export interface paths {
+    "/api/walks/{id}/ticks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["tick"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/circuits/{id}/draft": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["keepDraft"];
+        post?: never;
+        delete: operations["discardDraft"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/walks/{id}/waypoints": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["waypoints"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/walks/{id}/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["note"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/walks/{id}/finish": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["finish"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/circuits/{id}/walk": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["view"];
+        put?: never;
+        post: operations["begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/circuits/{id}/versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["keep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/circuits/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["preview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/circuits/import": {
         parameters: {
             query?: never;
@@ -77,7 +205,39 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["keep"];
+        post: operations["keep_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/layout": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["move"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/checks/{corner}/cleared": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["clear"];
         delete?: never;
         options?: never;
         head?: never;
@@ -94,6 +254,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["importFile_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/walks/{id}/notes/{note}/photo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["photo"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -164,6 +340,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/circuits/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/circuits/{id}/marks.gpx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["marks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/circuits/{id}/light": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["light"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/circuits/{id}/circuit.geojson": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["geoJson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/circuits/{id}/centreline.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["centreline"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cars": {
         parameters: {
             query?: never;
@@ -187,7 +443,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["get_1"];
+        get: operations["get_2"];
         put?: never;
         post?: never;
         delete?: never;
@@ -219,7 +475,39 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["view"];
+        get: operations["view_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/revisions/{number}/points.gpx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["points"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/revisions/{number}/card.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["card"];
         put?: never;
         post?: never;
         delete?: never;
@@ -244,10 +532,187 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/books/{id}/checks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["checks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/walks/{id}/notes/{note}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["dropNote"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        TickBody: {
+            item?: string;
+            done?: boolean;
+        };
+        Item: {
+            key?: string;
+            /** Format: double */
+            station_m?: number;
+            /** Format: int32 */
+            corner?: number;
+            /** @enum {string} */
+            why?: "MARK_MISSING" | "MARK_MOVES" | "BOARD_UNTRUE" | "KERB_UNKNOWN" | "KERB_UNMEASURED" | "SHADOW_UNDATED" | "PAGE_TO_CHECK";
+            text?: string;
+        };
+        LayoutChange: {
+            /** @enum {string} */
+            kind?: "GEOMETRY" | "WIDTH" | "KERB" | "SURFACE" | "HAZARD" | "MARK_GONE" | "MARK_MOVED" | "MARK_CHANGED" | "MARK_NEW" | "LIMITS" | "CORNER";
+            /** Format: double */
+            fromM?: number;
+            /** Format: double */
+            toM?: number;
+            label?: string;
+            text?: string;
+        };
+        NoteView: {
+            /** Format: uuid */
+            id?: string;
+            /** Format: double */
+            station_m?: number;
+            side?: string;
+            words?: string;
+            /** Format: date-time */
+            madeAt?: string;
+            /** Format: double */
+            lat_deg?: number;
+            /** Format: double */
+            lon_deg?: number;
+            photo?: boolean;
+        };
+        WalkView: {
+            /** Format: uuid */
+            id?: string;
+            /** Format: date-time */
+            begunAt?: string;
+            list?: components["schemas"]["Item"][];
+            ticked?: string[];
+            notes?: components["schemas"]["NoteView"][];
+            changes?: components["schemas"]["LayoutChange"][];
+        };
+        JsonNode: unknown;
+        DraftAnswer: {
+            changes?: components["schemas"]["LayoutChange"][];
+        };
+        FinishBody: {
+            reason?: string;
+            /** Format: date */
+            validFrom?: string;
+        };
+        Finished: {
+            /** Format: uuid */
+            circuitId?: string;
+            /** Format: int32 */
+            version?: number;
+            changes?: components["schemas"]["LayoutChange"][];
+        };
+        KeepBody: {
+            reason?: string;
+            /** Format: date */
+            validFrom?: string;
+        };
+        Kept: {
+            /** Format: uuid */
+            id?: string;
+            /** Format: int32 */
+            version?: number;
+            changes?: components["schemas"]["LayoutChange"][];
+        };
+        CircuitPreview: {
+            kind?: string;
+            name?: string;
+            /** Format: double */
+            length_m?: number;
+            closed?: boolean;
+            /** Format: int32 */
+            corners?: number;
+            /** Format: int32 */
+            marks?: number;
+            /** Format: int32 */
+            kerbs?: number;
+            /** Format: double */
+            spacing_m?: number;
+            /** Format: double */
+            surveyNoise_m?: number;
+            /** Format: double */
+            largestMove_m?: number;
+            /** Format: double */
+            largestMoveAt_m?: number;
+            /** Format: double */
+            climb_m?: number;
+            place?: components["schemas"]["GeoPoint"];
+            track?: components["schemas"]["Facts"];
+            warnings?: string[];
+            road?: components["schemas"]["RoadColumns"];
+        };
+        Crossing: {
+            /** Format: double */
+            firstM?: number;
+            /** Format: double */
+            secondM?: number;
+        };
+        Facts: {
+            /** Format: int32 */
+            points?: number;
+            /** Format: int32 */
+            used?: number;
+            /** Format: double */
+            spacingM?: number;
+            /** Format: double */
+            laps?: number;
+            /** Format: double */
+            closureGapM?: number;
+            crossings?: components["schemas"]["Crossing"][];
+            heights?: boolean;
+        };
+        GeoPoint: {
+            /** Format: double */
+            latDeg?: number;
+            /** Format: double */
+            lonDeg?: number;
+        };
+        RoadColumns: {
+            /** Format: double */
+            step_m?: number;
+            /** Format: double */
+            length_m?: number;
+            closed?: boolean;
+            x_m?: number[];
+            y_m?: number[];
+            z_m?: number[];
+            curvature_perM?: number[];
+            left_m?: number[];
+            right_m?: number[];
+            grade_pct?: number[];
+            banking_deg?: number[];
+        };
         ImportAnswer: {
             /** Format: uuid */
             id?: string;
@@ -258,7 +723,6 @@ export interface components {
             corners?: number;
             warnings?: string[];
         };
-        JsonNode: unknown;
         NewBook: {
             /** Format: uuid */
             circuitId: string;
@@ -352,12 +816,21 @@ export interface components {
             /** Format: double */
             heightM?: number;
             note?: string;
+            /** Format: date-time */
+            notedAt?: string;
         };
         Remark: {
             /** Format: int32 */
             corner?: number;
             field?: string;
             text?: string;
+        };
+        Sky: {
+            /** Format: double */
+            azimuth_deg?: number;
+            /** Format: double */
+            elevation_deg?: number;
+            intoTheSun?: number[];
         };
         Trace: {
             /** Format: double */
@@ -380,6 +853,8 @@ export interface components {
             grade_pct?: number[];
             banking_deg?: number[];
             grip_pct?: number[];
+            allowedLeft_m?: number[];
+            allowedRight_m?: number[];
             /** Format: double */
             topLateral_g?: number;
             /** Format: double */
@@ -390,6 +865,7 @@ export interface components {
             zones?: components["schemas"]["Zone"][];
             hazards?: components["schemas"]["Hazard"][];
             remarks?: components["schemas"]["Remark"][];
+            sky?: components["schemas"]["Sky"];
         };
         Tried: {
             revision?: Record<string, never>;
@@ -408,14 +884,6 @@ export interface components {
             gripFactor?: number;
             note?: string;
         };
-        KeepBody: {
-            /** Format: int32 */
-            parent: number;
-            reason?: string;
-            conditions?: components["schemas"]["JsonNode"];
-            line?: string;
-            ownValues?: components["schemas"]["JsonNode"];
-        };
         RevisionLine: {
             /** Format: int32 */
             number?: number;
@@ -426,6 +894,25 @@ export interface components {
             reason?: string;
             /** Format: double */
             time_s?: number;
+        };
+        MoveBody: {
+            /** Format: uuid */
+            circuitId: string;
+        };
+        CheckLine: {
+            /** Format: int32 */
+            corner?: number;
+            reason?: string;
+            /** Format: int32 */
+            layoutVersion?: number;
+            /** Format: date-time */
+            madeAt?: string;
+        };
+        Moved: {
+            /** Format: int32 */
+            revision?: number;
+            changes?: components["schemas"]["LayoutChange"][];
+            checks?: components["schemas"]["CheckLine"][];
         };
         Imported: {
             /** Format: uuid */
@@ -445,10 +932,85 @@ export interface components {
             /** Format: uuid */
             id?: string;
             name?: string;
+            layout?: string;
+            /** Format: int32 */
+            version?: number;
             /** Format: double */
             length_m?: number;
             /** Format: int32 */
             corners?: number;
+            draft?: boolean;
+        };
+        Board: {
+            label?: string;
+            /** Format: double */
+            stationM?: number;
+            /** Format: double */
+            saysM?: number;
+            /** Format: double */
+            standsM?: number;
+            /** Format: int32 */
+            corner?: number;
+        };
+        CircuitView: {
+            /** Format: uuid */
+            id?: string;
+            name?: string;
+            layout?: string;
+            /** Format: int32 */
+            version?: number;
+            /** Format: uuid */
+            newestId?: string;
+            inUse?: boolean;
+            versions?: components["schemas"]["VersionLine"][];
+            edits?: components["schemas"]["JsonNode"];
+            draft?: components["schemas"]["JsonNode"];
+            draftChanges?: components["schemas"]["LayoutChange"][];
+            origin?: components["schemas"]["GeoPoint"];
+            /** Format: double */
+            surveyNoise_m?: number;
+            /** Format: double */
+            largestMove_m?: number;
+            corners?: components["schemas"]["Corner"][];
+            untrueBoards?: components["schemas"]["Board"][];
+            road?: components["schemas"]["RoadColumns"];
+        };
+        VersionLine: {
+            /** Format: uuid */
+            id?: string;
+            /** Format: int32 */
+            version?: number;
+            /** Format: date */
+            validFrom?: string;
+            /** Format: date-time */
+            createdAt?: string;
+            reason?: string;
+            changes?: components["schemas"]["JsonNode"];
+        };
+        LightView: {
+            /** Format: double */
+            azimuth_deg?: number;
+            /** Format: double */
+            elevation_deg?: number;
+            intoTheSun?: number[];
+            shadows?: components["schemas"]["Shadow"][];
+            inShade?: components["schemas"]["Shaded"][];
+        };
+        Shaded: {
+            label?: string;
+            /** Format: double */
+            at_m?: number;
+        };
+        Shadow: {
+            label?: string;
+            /** Format: double */
+            notedAt_m?: number;
+            /** Format: double */
+            at_m?: number;
+            /** Format: double */
+            moved_m?: number;
+            usable?: boolean;
+            why?: string;
         };
         BookView: {
             /** Format: uuid */
@@ -458,6 +1020,12 @@ export interface components {
             circuitId?: string;
             circuit?: string;
             layout?: string;
+            /** Format: int32 */
+            layoutVersion?: number;
+            /** Format: uuid */
+            newestCircuitId?: string;
+            /** Format: int32 */
+            newestLayoutVersion?: number;
             /** Format: uuid */
             carId?: string;
             car?: string;
@@ -472,10 +1040,271 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    tick: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TickBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WalkView"];
+                };
+            };
+        };
+    };
+    keepDraft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JsonNode"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DraftAnswer"];
+                };
+            };
+        };
+    };
+    discardDraft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    waypoints: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WalkView"];
+                };
+            };
+        };
+    };
+    note: {
+        parameters: {
+            query?: {
+                station_m?: number;
+                side?: string;
+                words?: string;
+                keepPlace?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    photo?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WalkView"];
+                };
+            };
+        };
+    };
+    finish: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FinishBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Finished"];
+                };
+            };
+        };
+    };
+    view: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WalkView"];
+                };
+            };
+        };
+    };
+    begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WalkView"];
+                };
+            };
+        };
+    };
+    keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Kept"];
+                };
+            };
+        };
+    };
+    preview: {
+        parameters: {
+            query?: {
+                settings?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CircuitPreview"];
+                };
+            };
+        };
+    };
     importFile: {
         parameters: {
             query?: {
                 name?: string;
+                settings?: string;
             };
             header?: never;
             path?: never;
@@ -598,7 +1427,7 @@ export interface operations {
             };
         };
     };
-    keep: {
+    keep_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -620,6 +1449,55 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["RevisionLine"];
+                };
+            };
+        };
+    };
+    move: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoveBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Moved"];
+                };
+            };
+        };
+    };
+    clear: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                corner: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CheckLine"][];
                 };
             };
         };
@@ -647,6 +1525,29 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Imported"];
+                };
+            };
+        };
+    };
+    photo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                note: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
                 };
             };
         };
@@ -755,6 +1656,118 @@ export interface operations {
             };
         };
     };
+    get_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CircuitView"];
+                };
+            };
+        };
+    };
+    marks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    light: {
+        parameters: {
+            query: {
+                at: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LightView"];
+                };
+            };
+        };
+    };
+    geoJson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    centreline: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
     list_2: {
         parameters: {
             query?: never;
@@ -775,7 +1788,7 @@ export interface operations {
             };
         };
     };
-    get_1: {
+    get_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -820,7 +1833,7 @@ export interface operations {
             };
         };
     };
-    view: {
+    view_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -843,6 +1856,55 @@ export interface operations {
             };
         };
     };
+    points: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    card: {
+        parameters: {
+            query?: {
+                speed?: string;
+                length?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+        };
+    };
     export: {
         parameters: {
             query?: never;
@@ -861,6 +1923,51 @@ export interface operations {
                 };
                 content: {
                     "*/*": string;
+                };
+            };
+        };
+    };
+    checks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CheckLine"][];
+                };
+            };
+        };
+    };
+    dropNote: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                note: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WalkView"];
                 };
             };
         };

@@ -12,8 +12,25 @@ export interface MarkReference {
   offset_m: number;
   /** The mark itself in words, without metres. */
   thing: string;
+  /** The whole words where the point is at the mark. */
+  near?: string;
   /** The whole words, in metres. */
   text: string;
+  /** A count of time where nothing that stands can be seen. */
+  weak?: boolean;
+  /** The driver's own wording. */
+  own?: string;
+  cautions?: string[];
+}
+
+/** What lies beyond the white line at a place, and how far the rule lets the body out there. */
+export interface Edge {
+  allowed_m?: number;
+  kerb?: string;
+  kerbHeight_mm?: number;
+  kerbWidth_m?: number;
+  use?: KerbUse;
+  useWet?: KerbUse;
 }
 
 export interface CornerPage {
@@ -29,12 +46,14 @@ export interface CornerPage {
     style: 'hard' | 'squeeze' | 'dab' | 'lift' | 'none';
     target?: MarkReference;
     safe?: MarkReference;
+    choices?: MarkReference[];
   };
   gears: { approach: number; corner: number; downshifts_m: number[] };
-  turnIn: { at_m: number; speed_mps: number; target?: MarkReference };
+  turnIn: { at_m: number; speed_mps: number; target?: MarkReference; choices?: MarkReference[] };
   trailBrake?: { atTurnIn_pct: number; half_pct: number; nearApex_pct: number; release_m: number };
   apexes: { at_m: number; offset_m: number; kind: 'early' | 'mid' | 'late'; speed_mps: number }[];
   kerbs: { entry: KerbUse; apex: KerbUse; exit: KerbUse };
+  limits?: { rule: string; entry: Edge; apex: Edge; exit: Edge };
   throttle: { first_m?: number; first_pct?: number; full_m?: number };
   exit: { trackOut_m: number; offset_m: number; speed_mps: number };
   time_s: number;
@@ -57,6 +76,8 @@ export interface Conditions {
   windSpeed_mps: number;
   windFrom_deg: number;
   humidity_pct: number;
+  /** Date and hour on the circuit's own clocks. */
+  at?: string;
 }
 
 /** Own values of one corner, by the names of the format; what is absent is the model's. */
@@ -70,6 +91,10 @@ export interface OwnValues {
   'apexes.speed_mps'?: number;
   'throttle.first_m'?: number;
   'throttle.full_m'?: number;
+  'brake.mark'?: string;
+  'brake.words'?: string;
+  'turnIn.mark'?: string;
+  'turnIn.words'?: string;
   confidence?: number;
   notes?: string;
   wayOut?: string;
@@ -119,7 +144,10 @@ export interface Mark {
   toM: number;
   offsetM: number;
   valueM?: number | null;
+  heightM?: number | null;
   note: string;
+  /** When it was seen where it is told to be; of what moves with the sun. */
+  notedAt?: string | null;
 }
 
 export interface Kerb {
@@ -129,6 +157,8 @@ export interface Kerb {
   profile: 'FLAT' | 'RAMP' | 'CROWNED' | 'SERRATED' | 'SAUSAGE';
   heightMm: number;
   widthM: number;
+  use?: string;
+  useWet?: string;
   note: string;
 }
 
@@ -137,6 +167,7 @@ export interface Zone {
   side: string;
   fromM: number;
   toM: number;
+  gripFactor?: number;
   note: string;
 }
 
@@ -146,6 +177,7 @@ export interface Hazard {
   fromM: number;
   toM: number;
   distanceM: number;
+  note?: string;
 }
 
 export interface Remark {
@@ -154,8 +186,8 @@ export interface Remark {
   text: string;
 }
 
-/** Columns along the lap, one value every step_m. */
-export interface Trace {
+/** The road, one value every step_m. */
+export interface RoadColumns {
   step_m: number;
   length_m: number;
   closed: boolean;
@@ -165,14 +197,23 @@ export interface Trace {
   curvature_perM: number[];
   left_m: number[];
   right_m: number[];
+  grade_pct: number[];
+  banking_deg: number[];
+}
+
+/** Columns along the lap, one value every step_m. */
+export interface Trace extends RoadColumns {
   offset_m: number[];
   speed_mps: number[];
   brake_pct: number[];
   throttle_pct: number[];
   gear: number[];
   time_s: number[];
-  grade_pct: number[];
-  banking_deg: number[];
+  /** How far from the centreline the body's edges may go. */
+  allowedLeft_m?: number[];
+  allowedRight_m?: number[];
+  /** Length of the vehicle [m]. */
+  carLength_m?: number;
   topLateral_g: number;
   topBraking_g: number;
   corners: TraceCorner[];
@@ -181,6 +222,7 @@ export interface Trace {
   zones: Zone[];
   hazards: Hazard[];
   remarks: Remark[];
+  sky?: { azimuth_deg: number; elevation_deg: number; intoTheSun: number[] } | null;
 }
 
 export interface View {

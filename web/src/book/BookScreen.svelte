@@ -5,6 +5,7 @@
   import CircuitPlan from './CircuitPlan.svelte';
   import ConditionsForm from './ConditionsForm.svelte';
   import LapBand from './LapBand.svelte';
+  import LayoutNews from './LayoutNews.svelte';
   import Ledger from './Ledger.svelte';
 
   const book = useBook();
@@ -26,6 +27,7 @@
       {book.base!.revision.reason}
     </p>
   </div>
+  <LayoutNews />
   <LapBand {view} bookId={book.id} {pointed} />
   <div class="flex gap-5 pt-1">
     <div class="min-w-0 grow"><Ledger bind:pointed /></div>

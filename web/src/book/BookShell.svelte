@@ -75,7 +75,10 @@
 <svelte:window {onkeydown} />
 <Header>
   {#if book.book && book.base}
-    {book.book.circuit}{book.book.layout ? `, ${book.book.layout}` : ''} · {book.book.car}
+    <a class="link" href="/circuits/{book.book.circuitId}"
+      >{book.book.circuit}{book.book.layout ? `, ${book.book.layout}` : ''}</a
+    >
+    · {book.book.car}
   {/if}
   {#snippet actions()}
     {#if book.book && book.base}

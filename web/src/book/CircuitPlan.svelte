@@ -10,6 +10,12 @@
   }
   const { view, pointed, width = 296, height = 236 }: Props = $props();
   const plan = $derived(circuitPlan(view.trace, width, height));
+  /** Of very many corners only the one that is pointed at can be read. */
+  const shown = $derived(
+    view.revision.pages.length > 30
+      ? view.revision.pages.filter((page) => page.corner === pointed)
+      : view.revision.pages,
+  );
   const start = $derived([plan.at(0, -7), plan.at(0, 7)]);
   const arrow = $derived([plan.at(60, -4), plan.at(85), plan.at(60, 4)]);
 </script>
@@ -48,7 +54,7 @@
     stroke="var(--ink)"
     stroke-width="2"
   />
-  {#each view.revision.pages as page (page.corner)}
+  {#each shown as page (page.corner)}
     {@const [x, y] = plan.at(page.lowest.at_m, page.direction === 'left' ? -12 : 12)}
     {#if pointed === page.corner}<circle cx={x} cy={y} r="11" fill="var(--ink)" />{/if}
     <text

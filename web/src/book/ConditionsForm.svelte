@@ -8,6 +8,7 @@
   const book = useBook();
   const c = $derived(book.history!.now.conditions);
   const base = $derived(book.base!.revision.conditions);
+  const sky = $derived(book.view!.trace.sky);
   const set = (part: Partial<Conditions>) => book.setConditions({ ...c, ...part });
   const differs = (key: keyof Conditions) => c[key] !== base[key];
 </script>
@@ -92,4 +93,22 @@
       windFrom_deg: v,
     }))}
   </div>
+  <label class="flex items-center justify-between pt-1">
+    <span>Hour at the circuit</span>
+    <input
+      type="datetime-local"
+      class="input h-10 w-44 px-2"
+      value={c.at?.slice(0, 16) ?? ''}
+      data-hour
+      onchange={(e) => set({ at: e.currentTarget.value || undefined })}
+    />
+  </label>
+  {#if sky}
+    <p class="text-neutral pt-1" data-sky>
+      {#if sky.elevation_deg > 0}Sun {Math.round(sky.elevation_deg)}° high from {Math.round(
+          sky.azimuth_deg,
+        )}°{sky.intoTheSun.length ? `; low into corner ${sky.intoTheSun.join(', ')}` : ''}.
+      {:else}The sun is down.{/if}
+    </p>
+  {/if}
 </fieldset>

@@ -12,7 +12,9 @@
     pointed: number;
   }
   const { view, bookId, pointed }: Props = $props();
-  const frame = $derived(bandFrame(view.trace, 1190, 158));
+  /** A long lap is wider than the screen, and scrolled. */
+  const width = $derived(Math.max(1190, view.trace.length_m * 0.2));
+  const frame = $derived(bandFrame(view.trace, width, 158));
   const tabs = $derived(
     spread(
       view.revision.pages.map((page) => ({ wanted: cornerSpan(frame, page).mid, height: 31 })),
@@ -25,109 +27,119 @@
   );
 </script>
 
-<svg
-  viewBox="0 0 {frame.width} {frame.height}"
-  class="block w-full"
-  role="group"
-  aria-label="The lap as one band, left to right, over its hills"
+<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+<div
+  class="overflow-x-auto"
+  role="region"
+  aria-label="The lap"
+  tabindex={width > 1190 ? 0 : undefined}
+  data-band
 >
-  <defs>
-    <pattern
-      id="band-hatch"
-      width="5"
-      height="5"
-      patternUnits="userSpaceOnUse"
-      patternTransform="rotate(45)"
-    >
-      <line x1="0" y1="0" x2="0" y2="5" stroke="var(--brake)" stroke-width="3.4" />
-    </pattern>
-    <pattern id="band-dots" width="4" height="4" patternUnits="userSpaceOnUse">
-      <circle cx="2" cy="2" r="1.1" fill="var(--drive)" />
-    </pattern>
-  </defs>
-  <path d={bandGround(frame)} fill="var(--color-base-200)" />
-  <path
-    d={bandWedge(frame, 'drive')}
-    fill="url(#band-dots)"
-    stroke="var(--drive)"
-    stroke-width="0.6"
-  />
-  <path
-    d={bandWedge(frame, 'brake')}
-    fill="url(#band-hatch)"
-    stroke="var(--brake)"
-    stroke-width="0.8"
-  />
-  <path d={bandRoad(frame)} fill="var(--road)" stroke="var(--quiet)" stroke-width="0.8" />
-  {#each view.revision.pages as page, i (page.corner)}
-    {@const span = cornerSpan(frame, page)}
-    {@const y = frame.y(page.lowest.at_m)}
-    <a href="/books/{bookId}/corner/{page.corner}" aria-label="Corner {page.corner} {page.name}">
-      <rect x={span.mid - 20} y="0" width="40" height={frame.height - 16} fill="transparent" />
-      <rect
-        x={span.x0}
-        y={y - 24}
-        width={Math.max(3, span.x1 - span.x0)}
-        height="48"
-        fill="var(--ink)"
-        opacity={pointed === page.corner ? 0.3 : 0.1}
-      />
-      <path
-        d="M{span.mid - 5} {page.direction === 'left' ? y - 20 : y + 20} l5 {page.direction ===
-        'left'
-          ? -7
-          : 7} l5 {page.direction === 'left' ? 7 : -7} z"
-        fill="var(--ink)"
-      />
-      <line
-        x1={tabs[i]}
-        x2={span.mid}
-        y1="42"
-        y2={y - 22}
-        stroke="var(--quiet)"
-        stroke-width="0.8"
-      />
-      <rect
-        x={tabs[i] - 13}
-        y="1"
-        width="26"
-        height="22"
-        rx="4"
-        fill={pointed === page.corner ? 'var(--ink)' : 'var(--color-base-100)'}
-        stroke="var(--ink)"
-        stroke-width="1.5"
-      />
-      <text
-        x={tabs[i]}
-        y="18"
-        text-anchor="middle"
-        font-size="16"
-        font-weight="700"
-        style:fill={pointed === page.corner ? 'var(--color-base-100)' : 'var(--ink)'}
-        >{page.corner}</text
+  <svg
+    viewBox="0 0 {frame.width} {frame.height}"
+    class="block"
+    style:width={width > 1190 ? `${width}px` : '100%'}
+    role="group"
+    aria-label="The lap as one band, left to right, over its hills"
+  >
+    <defs>
+      <pattern
+        id="band-hatch"
+        width="5"
+        height="5"
+        patternUnits="userSpaceOnUse"
+        patternTransform="rotate(45)"
       >
-      <text x={tabs[i]} y="38" text-anchor="middle" font-size="15" font-weight="600">
-        {whole(speedIn(page.lowest.speed_mps, preferences.speed))}
+        <line x1="0" y1="0" x2="0" y2="5" stroke="var(--brake)" stroke-width="3.4" />
+      </pattern>
+      <pattern id="band-dots" width="4" height="4" patternUnits="userSpaceOnUse">
+        <circle cx="2" cy="2" r="1.1" fill="var(--drive)" />
+      </pattern>
+    </defs>
+    <path d={bandGround(frame)} fill="var(--color-base-200)" />
+    <path
+      d={bandWedge(frame, 'drive')}
+      fill="url(#band-dots)"
+      stroke="var(--drive)"
+      stroke-width="0.6"
+    />
+    <path
+      d={bandWedge(frame, 'brake')}
+      fill="url(#band-hatch)"
+      stroke="var(--brake)"
+      stroke-width="0.8"
+    />
+    <path d={bandRoad(frame)} fill="var(--road)" stroke="var(--quiet)" stroke-width="0.8" />
+    {#each view.revision.pages as page, i (page.corner)}
+      {@const span = cornerSpan(frame, page)}
+      {@const y = frame.y(page.lowest.at_m)}
+      <a href="/books/{bookId}/corner/{page.corner}" aria-label="Corner {page.corner} {page.name}">
+        <rect x={span.mid - 20} y="0" width="40" height={frame.height - 16} fill="transparent" />
+        <rect
+          x={span.x0}
+          y={y - 24}
+          width={Math.max(3, span.x1 - span.x0)}
+          height="48"
+          fill="var(--ink)"
+          opacity={pointed === page.corner ? 0.3 : 0.1}
+        />
+        <path
+          d="M{span.mid - 5} {page.direction === 'left' ? y - 20 : y + 20} l5 {page.direction ===
+          'left'
+            ? -7
+            : 7} l5 {page.direction === 'left' ? 7 : -7} z"
+          fill="var(--ink)"
+        />
+        <line
+          x1={tabs[i]}
+          x2={span.mid}
+          y1="42"
+          y2={y - 22}
+          stroke="var(--quiet)"
+          stroke-width="0.8"
+        />
+        <rect
+          x={tabs[i] - 13}
+          y="1"
+          width="26"
+          height="22"
+          rx="4"
+          fill={pointed === page.corner ? 'var(--ink)' : 'var(--color-base-100)'}
+          stroke="var(--ink)"
+          stroke-width="1.5"
+        />
+        <text
+          x={tabs[i]}
+          y="18"
+          text-anchor="middle"
+          font-size="16"
+          font-weight="700"
+          style:fill={pointed === page.corner ? 'var(--color-base-100)' : 'var(--ink)'}
+          >{page.corner}</text
+        >
+        <text x={tabs[i]} y="38" text-anchor="middle" font-size="15" font-weight="600">
+          {whole(speedIn(page.lowest.speed_mps, preferences.speed))}
+        </text>
+      </a>
+    {/each}
+    <path d={bandLine(frame)} fill="none" stroke="var(--ink)" stroke-width="1.6" />
+    {#each kilometres as s (s)}
+      <text
+        x={frame.x(s)}
+        y={frame.height - 1}
+        font-size="12"
+        text-anchor={s === 0 ? 'start' : 'middle'}
+        class="quiet"
+      >
+        {s === 0
+          ? `start · ${preferences.speed} lowest in each corner`
+          : s % 1000 === 0
+            ? preferences.lengthText(s)
+            : ''}
       </text>
-    </a>
-  {/each}
-  <path d={bandLine(frame)} fill="none" stroke="var(--ink)" stroke-width="1.6" />
-  {#each kilometres as s (s)}
-    <text
-      x={frame.x(s)}
-      y={frame.height - 1}
-      font-size="12"
-      text-anchor={s === 0 ? 'start' : 'middle'}
-      class="quiet"
-    >
-      {s === 0
-        ? `start · ${preferences.speed} lowest in each corner`
-        : s % 1000 === 0
-          ? preferences.lengthText(s)
-          : ''}
-    </text>
-  {/each}
-</svg>
+    {/each}
+  </svg>
+</div>
 
 <style>
   .quiet {

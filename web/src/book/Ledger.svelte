@@ -11,6 +11,7 @@
 
   const book = useBook();
   const view = $derived(book.view!);
+  const toCheck = $derived(new Set(book.checks.map((c) => c.corner)));
   const length = $derived((m: number) => preferences.lengthText(m));
   const isOwn = (page: CornerPage, fields: string[]) =>
     fields.some((f) => (page.sources[f] ?? 'model') !== 'model');
@@ -62,9 +63,15 @@
         <td class="w-8 text-lg font-bold">{page.corner}</td>
         <td class="whitespace-nowrap">
           <a href="/books/{book.id}/corner/{page.corner}" class="inline-block py-2 font-semibold"
-            >{page.name}</a
+            >{page.name || `corner ${page.corner}`}</a
           >
           <span class="text-neutral">{page.direction}</span>
+          {#if toCheck.has(page.corner)}<span class="text-warning font-bold" title="check on track"
+              >▲<span class="sr-only"> to be checked on track</span></span
+            >{/if}
+          {#if view.trace.sky?.intoTheSun.includes(page.corner)}<span title="into a low sun"
+              >☀<span class="sr-only"> into a low sun</span></span
+            >{/if}
         </td>
         <td class="leading-tight"
           >{brake(page)} {@render own(page, ['brake.at_m', 'brake.initial_pct'])}</td

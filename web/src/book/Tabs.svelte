@@ -11,7 +11,7 @@
 </script>
 
 <nav
-  class="sticky top-2 ml-3 flex w-12 shrink-0 flex-col gap-1 self-start print:hidden"
+  class="sticky top-2 ml-3 flex max-h-[calc(100vh-4rem)] w-14 shrink-0 flex-col gap-1 self-start overflow-x-hidden overflow-y-auto pl-2 print:hidden"
   aria-label="Corners"
 >
   {#snippet tab(href: string, text: string, label: string, open: boolean)}
@@ -19,7 +19,10 @@
       {href}
       aria-label={label}
       aria-current={open ? 'page' : undefined}
-      class="figures flex h-[42px] items-center justify-center rounded-l-lg border-2 border-r-0 text-lg font-semibold
+      {@attach (tab: HTMLElement) => {
+        if (open) tab.scrollIntoView({ block: 'nearest' });
+      }}
+      class="figures flex h-[42px] shrink-0 items-center justify-center rounded-l-lg border-2 border-r-0 text-lg font-semibold
         {open
         ? 'bg-primary text-primary-content border-primary -ml-2'
         : 'border-base-content bg-base-100 hover:bg-base-200'}"

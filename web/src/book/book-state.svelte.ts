@@ -1,6 +1,7 @@
 import { getContext, setContext } from 'svelte';
 import { api, Failed, type BookView } from '../api/client';
 import type { Conditions, OwnField, Problem, View } from '../api/types';
+import type { CheckLine } from '../circuit/types';
 import {
   begin,
   change,
@@ -23,6 +24,8 @@ export class BookState {
   /** The draft as the model sees it; the base itself while nothing is changed. */
   view = $state.raw<View>();
   history = $state.raw<History>();
+  /** Pages that are to be checked on track since the layout changed. */
+  checks = $state.raw<CheckLine[]>([]);
   problem = $state<Problem>();
   computing = $state(false);
   private asked = 0;
@@ -43,7 +46,7 @@ export class BookState {
 
   async open(number?: number) {
     try {
-      this.book = await api.book(this.id);
+      [this.book, this.checks] = await Promise.all([api.book(this.id), api.checks(this.id)]);
       const wanted = number ?? this.book.revisions[this.book.revisions.length - 1].number;
       this.base = this.view = await api.view(this.id, wanted);
       this.history = begin(this.base.revision);
@@ -143,6 +146,28 @@ export class BookState {
     } catch (e) {
       this.fail(e);
       return false;
+    }
+  }
+
+  /** Takes the newest layout version; answers whether that went well. */
+  async moveToNewestLayout(): Promise<boolean> {
+    try {
+      const moved = await api.moveLayout(this.id, this.book!.newestCircuitId);
+      localStorage.removeItem(this.draftKey);
+      await this.open(moved.revision);
+      return true;
+    } catch (e) {
+      this.fail(e);
+      return false;
+    }
+  }
+
+  /** The driver has looked at a corner on track: its page holds again. */
+  async clearCheck(corner: number) {
+    try {
+      this.checks = await api.clearCheck(this.id, corner);
+    } catch (e) {
+      this.fail(e);
     }
   }
 

@@ -29,9 +29,11 @@ const station = (m: number | undefined, w: Writer) => (m === undefined ? '–' :
 
 const ROWS: Row[] = [
   ['brake at', 'brake.at_m', (p, w) => station(p.brake.at_m, w)],
+  ['brake mark', 'brake.target', (p) => p.brake.target?.own ?? p.brake.target?.mark ?? '–'],
   ['first pressure', 'brake.initial_pct', (p) => percent(p.brake.initial_pct)],
   ['gear', 'gears.corner', (p) => String(p.gears.corner)],
   ['turn in at', 'turnIn.at_m', (p, w) => station(p.turnIn.at_m, w)],
+  ['turn-in mark', 'turnIn.target', (p) => p.turnIn.target?.own ?? p.turnIn.target?.mark ?? '–'],
   ['release at', 'trailBrake.release_m', (p, w) => station(p.trailBrake?.release_m, w)],
   ['lowest speed', 'apexes.speed_mps', (p, w) => w.speed(p.lowest.speed_mps)],
   ['throttle at', 'throttle.first_m', (p, w) => station(p.throttle.first_m, w)],
@@ -75,6 +77,7 @@ const CONDITIONS: [string, (c: Conditions, w: Writer) => string][] = [
   ['pressure builds in', (c) => `${c.brakeBuildUp_s} s`],
   ['air', (c) => `${c.airTemperature_c} °C`],
   ['pressure', (c) => `${c.pressure_hpa} hPa`],
+  ['hour', (c) => c.at?.replace('T', ' ') ?? '–'],
   ['wind', (c, w) => `${w.speed(c.windSpeed_mps)} from ${c.windFrom_deg}°`],
 ];
 

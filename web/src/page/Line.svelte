@@ -15,15 +15,18 @@
     title: string;
     /** Values of this line that the driver can make his own. */
     fields?: OwnField[];
+    /** Name under which the page says whose its mark is. */
+    tagged?: string;
     children: Snippet;
     /** A quieter second sentence. */
     more?: Snippet;
   }
-  const { letter, shape, title, fields = [], children, more }: Props = $props();
+  const { letter, shape, title, fields = [], tagged, children, more }: Props = $props();
 
   const book = useBook();
   const page = usePage();
-  const source = $derived(fields.map((f) => page().sources[f]).find((s) => s && s !== 'model'));
+  const names = $derived(tagged ? [...fields, tagged] : fields);
+  const source = $derived(names.map((f) => page().sources[f]).find((s) => s && s !== 'model'));
   const remarks = $derived(
     book.view!.trace.remarks.filter(
       (r) => r.corner === page().corner && fields.some((f) => f === r.field),

@@ -1,14 +1,23 @@
 <script lang="ts">
-  import type { OwnField } from '../api/types';
+  import type { MarkReference, OwnField } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
   import { between, valueAt } from '../strip/lap-axis';
   import Amount from '../ui/Amount.svelte';
   import { speedFrom, speedIn } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
   import Line from './Line.svelte';
+  import MarkChoice from './MarkChoice.svelte';
   import { usePage } from './page-context';
   import Place from './Place.svelte';
-  import { BRAKE_STYLE, gearsBetween, KERB_USE, markWords } from './words';
+  import {
+    BRAKE_STYLE,
+    carLengths,
+    edgeWords,
+    gearsBetween,
+    KERB_USE,
+    markWords,
+    ruleWords,
+  } from './words';
 
   const book = useBook();
   const page = usePage();
@@ -31,19 +40,36 @@
   const downshifts = $derived(
     p.gears.downshifts_m.map((d) => length(between(trace, p.brake.at_m ?? d, d))).join(', '),
   );
+  /** Whether it is a mark that stands somewhere, and not a count of time. */
+  const standing = (mark: MarkReference | undefined) => mark !== undefined && !mark.weak;
+  const lengths = (mark: MarkReference) => carLengths(mark.offset_m, trace.carLength_m ?? 0);
   const throttleDrops = $derived(p.throttle.first_m !== undefined);
 </script>
 
+{#snippet cautions(mark: MarkReference | undefined)}
+  {#if mark?.cautions?.length}
+    <span class="text-warning font-semibold"
+      ><span aria-hidden="true">▲</span> {preferences.inUnits(mark.cautions.join('; '))}.</span
+    >
+  {/if}
+{/snippet}
 <ol aria-label="The corner in the order it is driven">
-  <Line letter="B" shape="square" title="Brake" fields={['brake.at_m', 'brake.initial_pct']}>
+  <Line
+    letter="B"
+    shape="square"
+    title="Brake"
+    fields={['brake.at_m', 'brake.initial_pct', 'brake.mark', 'brake.words']}
+    tagged="brake.target"
+  >
     {#if p.brake.at_m !== undefined}
+      {#if p.brake.target?.own}<strong>{p.brake.target.own}</strong>:{/if}
       <Place
         field="brake.at_m"
         at={p.brake.at_m}
-        by={p.brake.target && p.brake.at_m - p.brake.target.offset_m}
-        thing={p.brake.target?.thing}
+        by={standing(p.brake.target) && p.brake.at_m - p.brake.target!.offset_m}
+        thing={standing(p.brake.target) ? p.brake.target!.thing : undefined}
         label="Brake point"
-      />;
+      />{#if p.brake.target?.weak && !p.brake.target.own}, <em>{p.brake.target.text}</em>{/if};
       <Amount
         value={p.brake.initial_pct ?? 0}
         label="First brake pressure"
@@ -61,7 +87,11 @@
       {#if p.brake.at_m !== undefined}
         From {speed(p.approach.speed_mps)}.
         {#if p.brake.safe}First time out: <strong>{markWords(p.brake.safe, length)}</strong>.{/if}
-        {#if !p.brake.target}No mark within reach: look for one on the walk.{/if}
+        {#if standing(p.brake.target) && lengths(p.brake.target!)}{lengths(p.brake.target!)} off it.{/if}
+        {#if !p.brake.target || p.brake.target.weak}No mark is seen in time: look for one on the
+          <a class="link" href="/circuits/{book.book!.circuitId}/walk">walk</a>.{/if}
+        {@render cautions(p.brake.target)}
+        <MarkChoice point="brake" target={p.brake.target} choices={p.brake.choices} />
       {/if}
     {/snippet}
   </Line>
@@ -81,16 +111,29 @@
       {/if}
     {/snippet}
   </Line>
-  <Line letter="T" shape="diamond" title="Turn in" fields={['turnIn.at_m']}>
+  <Line
+    letter="T"
+    shape="diamond"
+    title="Turn in"
+    fields={['turnIn.at_m', 'turnIn.mark', 'turnIn.words']}
+    tagged="turnIn.target"
+  >
+    {#if p.turnIn.target?.own}<strong>{p.turnIn.target.own}</strong>:{/if}
     <Place
       field="turnIn.at_m"
       at={p.turnIn.at_m}
-      by={p.turnIn.target && p.turnIn.at_m - p.turnIn.target.offset_m}
-      thing={p.turnIn.target?.thing}
+      by={standing(p.turnIn.target) && p.turnIn.at_m - p.turnIn.target!.offset_m}
+      thing={standing(p.turnIn.target) ? p.turnIn.target!.thing : undefined}
       label="Turn-in point"
-    />; {speed(p.turnIn.speed_mps)}{p.trailBrake && p.trailBrake.atTurnIn_pct >= 1
+    />{#if p.turnIn.target?.weak && !p.turnIn.target.own}, <em>{p.turnIn.target.text}</em>{/if}; {speed(
+      p.turnIn.speed_mps,
+    )}{p.trailBrake && p.trailBrake.atTurnIn_pct >= 1
       ? `, ${Math.round(p.trailBrake.atTurnIn_pct)} % still on`
       : ''}.
+    {#snippet more()}
+      {@render cautions(p.turnIn.target)}
+      <MarkChoice point="turnIn" target={p.turnIn.target} choices={p.turnIn.choices} />
+    {/snippet}
   </Line>
   {#if p.trailBrake}
     <Line letter="R" shape="frame" title="Release" fields={['trailBrake.release_m']}>
@@ -129,6 +172,14 @@
   <Line letter="K" shape="plain" title="Kerbs">
     entry: {KERB_USE[p.kerbs.entry]} · apex: <strong>{KERB_USE[p.kerbs.apex]}</strong> · exit:
     <strong>{KERB_USE[p.kerbs.exit]}</strong>.
+    {#snippet more()}
+      {#if p.limits}
+        Rule: {ruleWords(p.limits.rule)}. Apex: {edgeWords(p.limits.apex, across)}. Exit: {edgeWords(
+          p.limits.exit,
+          across,
+        )}{p.limits.entry.kerb ? `. Entry: ${edgeWords(p.limits.entry, across)}` : ''}.
+      {/if}
+    {/snippet}
   </Line>
   {#if throttleDrops}
     <Line

@@ -5,6 +5,7 @@
   import Strip from '../strip/Strip.svelte';
   import { preferences } from '../units/preferences.svelte';
   import Answer from './Answer.svelte';
+  import CheckNotice from './CheckNotice.svelte';
   import Lines from './Lines.svelte';
   import Notes from './Notes.svelte';
   import { providePage } from './page-context';
@@ -40,6 +41,12 @@
           </p>
         {/if}
         <Answer {page} />
+        <CheckNotice corner={page.corner} />
+        {#if view.trace.sky?.intoTheSun.includes(page.corner)}
+          <p class="font-semibold">
+            <span aria-hidden="true">☀</span> Into a low sun at this hour.
+          </p>
+        {/if}
         {#each view.trace.remarks.filter((r) => r.corner === page.corner && r.field === 'crest') as remark (remark.text)}
           <p class="text-warning font-semibold">
             <span aria-hidden="true">▲</span>

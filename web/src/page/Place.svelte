@@ -13,12 +13,13 @@
     /** Station of the place [m]. */
     at: number;
     /** Station of what it is told by [m]; without one, the start line. */
-    by?: number;
+    by?: number | false;
     /** What it is told by, in words. */
     thing?: string;
     label: string;
   }
-  const { field, at, by = 0, thing = 'the start line', label }: Props = $props();
+  const { field, at, by: told, thing = 'the start line', label }: Props = $props();
+  const by = $derived(told || 0);
 
   const book = useBook();
   const page = usePage();

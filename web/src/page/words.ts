@@ -1,4 +1,4 @@
-import type { CornerPage, KerbUse, MarkReference, TraceCorner } from '../api/types';
+import type { CornerPage, Edge, KerbUse, MarkReference, TraceCorner } from '../api/types';
 
 const AT_THE_MARK_M = 2.5;
 
@@ -9,11 +9,42 @@ const AT_THE_MARK_M = 2.5;
  */
 export function markWords(reference: MarkReference, lengthText: (m: number) => string): string {
   const { thing } = reference;
+  if (reference.own) return reference.own;
+  if (reference.weak) return reference.text;
   if (Math.abs(reference.offset_m) < AT_THE_MARK_M) {
-    return `${reference.side === 'over' ? 'under' : 'at'} ${thing}`;
+    return reference.near ?? `${reference.side === 'over' ? 'under' : 'at'} ${thing}`;
   }
   const side = reference.offset_m > 0 ? 'past' : 'before';
   return `${lengthText(Math.abs(reference.offset_m))} ${side} ${thing}`;
+}
+
+const HALVES = ['', '½', '1', '1½', '2', '2½', '3'];
+
+/** A short distance in car lengths, to the half; empty where metres say it better. */
+export function carLengths(metres: number, carLengthM: number): string {
+  const halves = Math.round((2 * Math.abs(metres)) / carLengthM);
+  if (!(carLengthM > 0) || halves < 1 || halves >= HALVES.length) return '';
+  return `about ${HALVES[halves]} car ${halves <= 2 ? 'length' : 'lengths'}`;
+}
+
+const RULES: Record<string, string> = {
+  'one-wheel-inside-line': 'one wheel stays inside the line',
+  'two-wheels-inside-line': 'two wheels stay inside the line',
+  'kerb-counts-as-track': 'the kerb counts as track',
+  free: 'no limit but the ground',
+};
+
+/** What the track limits say in a corner. */
+export const ruleWords = (rule: string) => RULES[rule] ?? rule;
+
+/** What lies beyond the line at a place and how far the rule lets the car out there. */
+export function edgeWords(edge: Edge, acrossText: (m: number) => string): string {
+  const kerb = edge.kerb
+    ? `${edge.kerb} kerb, ${Math.round(edge.kerbHeight_mm ?? 0)} mm`
+    : 'no kerb';
+  const allowed =
+    edge.allowed_m === undefined ? 'as far as you dare' : `${acrossText(edge.allowed_m)} at most`;
+  return `${kerb}; ${allowed}`;
 }
 
 /** What the brake foot does first. */

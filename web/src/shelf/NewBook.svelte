@@ -118,7 +118,7 @@
       'Circuit',
       circuits,
       'circuit',
-      'Circuit GeoJSON or centreline CSV, up to 64 MB.',
+      'Circuit GeoJSON or centreline CSV, up to 64 MB. A recorded GPX lap: bring in a circuit from the shelf.',
     )}
     {@render choice('Car', cars, 'car', 'Car JSON; its schema is at /api/schemas/car.schema.json.')}
     <label class="grid gap-1">

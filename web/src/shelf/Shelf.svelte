@@ -1,14 +1,21 @@
 <script lang="ts">
   import { api, Failed, type BookView } from '../api/client';
   import type { Problem as ProblemType } from '../api/types';
+  import type { CircuitSummary } from '../circuit/types';
   import { navigate } from '../router';
   import Header from '../ui/Header.svelte';
   import Problem from '../ui/Problem.svelte';
   import { lapTime } from '../units/format';
+  import { preferences } from '../units/preferences.svelte';
 
   let books = $state.raw<BookView[]>();
   let problem = $state<ProblemType>();
 
+  let circuits = $state.raw<CircuitSummary[]>([]);
+  api.circuits().then(
+    (list) => (circuits = list),
+    () => {},
+  );
   api.books().then(
     (list) => (books = list),
     (e) => (problem = (e as Failed).problem),
@@ -67,6 +74,28 @@
             <span>revision {newest(book).number}, {day(newest(book).createdAt)}</span>
           </span>
           <span class="text-neutral block truncate">{newest(book).reason}</span>
+        </a>
+      </li>
+    {/each}
+  </ul>
+  <div class="mt-8 mb-3 flex items-center gap-3">
+    <h2 class="grow text-3xl font-bold">Circuits</h2>
+    <a class="btn" href="/circuits/new">Bring in a circuit</a>
+  </div>
+  <ul class="grid gap-3 sm:grid-cols-3" aria-label="Circuits">
+    {#each circuits as circuit (circuit.id)}
+      <li>
+        <a
+          href="/circuits/{circuit.id}"
+          class="rounded-box border-base-300 hover:border-base-content block border-2 p-3"
+        >
+          <span class="figures block text-xl font-bold">{circuit.name}</span>
+          <span class="text-neutral block">
+            {circuit.layout ? `${circuit.layout}, ` : ''}version {circuit.version} · {preferences.lengthText(
+              circuit.length_m,
+            )} · {circuit.corners} corners
+          </span>
+          {#if circuit.draft}<span class="font-semibold">edits not kept yet</span>{/if}
         </a>
       </li>
     {/each}

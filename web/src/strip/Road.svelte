@@ -1,7 +1,7 @@
 <script lang="ts">
   import { preferences } from '../units/preferences.svelte';
   import { useFrame } from './frame';
-  import { bendTeeth, edgePath, gradeChevrons, kerbPath, roadPath } from './geometry';
+  import { allowedPath, bendTeeth, edgePath, gradeChevrons, kerbPath, roadPath } from './geometry';
   import { overlap } from './window';
   import { zoneShape } from './zones';
 
@@ -72,6 +72,11 @@
     </path>
   {/if}
 {/each}
+{#each ['left', 'right'] as const as side (side)}
+  <path d={allowedPath(f, side)} class="allowed">
+    <title>so far out the rule and the kerb let the car's edge</title>
+  </path>
+{/each}
 {#each hazards as { hazard, a, b }, i (i)}
   {@const left = hazard.side === 'LEFT'}
   {@const x = left ? f.leftMargin + 4 : f.rightMargin - 4}
@@ -87,6 +92,12 @@
 {/each}
 
 <style>
+  .allowed {
+    fill: none;
+    stroke: var(--color-info);
+    stroke-width: 2;
+    stroke-dasharray: 6 3;
+  }
   .edge {
     fill: none;
     stroke: var(--road-line);

@@ -37,6 +37,22 @@ export function edgePath(frame: StripFrame, side: 'left' | 'right'): string {
   );
 }
 
+/** How far out the body's edge may go on one side: beyond the white line where a kerb allows it. */
+export function allowedPath(frame: StripFrame, side: 'left' | 'right'): string {
+  const { trace, along, across } = frame;
+  const allowed = side === 'left' ? trace.allowedLeft_m : trace.allowedRight_m;
+  if (!allowed) return '';
+  const edge = side === 'left' ? trace.left_m : trace.right_m;
+  const sign = side === 'left' ? 1 : -1;
+  const beyond = (d: number) => column(frame, allowed, d) > column(frame, edge, d) + 0.02;
+  return (
+    line<number>()
+      .defined(beyond)
+      .y((d) => along(d))
+      .x((d) => across(sign * column(frame, allowed, d)))(samples(frame.window, 2)) ?? ''
+  );
+}
+
 /** The car's line. */
 export function linePath(frame: StripFrame): string {
   const { trace, along, across } = frame;

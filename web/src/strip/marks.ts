@@ -40,9 +40,16 @@ const GLYPHS: Record<string, Glyph> = {
 
 /** The marks of a window, with those that the page speaks of. */
 export function placedMarks(frame: StripFrame, page: CornerPage): PlacedMark[] {
-  const spoken = new Set(
-    [page.brake.target, page.brake.safe, page.turnIn.target].filter(Boolean).map((r) => r!.mark),
+  return marksInWindow(
+    frame,
+    new Set(
+      [page.brake.target, page.brake.safe, page.turnIn.target].filter(Boolean).map((r) => r!.mark),
+    ),
   );
+}
+
+/** The marks of a window; those whose labels are in `spoken` stand out. */
+export function marksInWindow(frame: StripFrame, spoken: ReadonlySet<string>): PlacedMark[] {
   return frame.trace.marks.flatMap((mark) => {
     const part = overlap(frame.window, frame.trace, mark.fromM, mark.toM);
     if (!part) return [];
@@ -77,7 +84,7 @@ export function dimensions(frame: StripFrame, page: CornerPage): Dimension[] {
   return platesOf(page).flatMap((plate) => {
     const reference = plate.mark;
     const d = place(frame.window, frame.trace, plate.station);
-    if (!reference || d === undefined) return [];
+    if (!reference || reference.weak || d === undefined) return [];
     return [dimension(frame, plate, reference, d)];
   });
 }

@@ -90,7 +90,7 @@ public final class PageWriter {
     }
     List<CornerPage> pages = new ArrayList<>();
     for (int c = 0; c < traces.size(); c++) {
-      pages.add(page(traces.get(c), nextBegin(traces, c)));
+      pages.add(page(traces.get(c), nextBegin(traces, c), feltBefore(traces, c)));
     }
     return pages;
   }
@@ -127,7 +127,19 @@ public final class PageWriter {
     return traces.get((c + 1) % traces.size()).begin();
   }
 
-  private CornerPage page(CornerTrace trace, int nextBegin) {
+  /** The corner before: the last thing that was felt where nothing else is. */
+  private List<TimeCount.Event> feltBefore(List<CornerTrace> traces, int c) {
+    if (traces.size() < 2 || !road.closed() && c == 0) {
+      return List.of();
+    }
+    CornerTrace before = traces.get(Math.floorMod(c - 1, traces.size()));
+    String corner = (before.corner.number() + " " + before.corner.name()).strip();
+    return List.of(
+        new TimeCount.Event(road.stationAt(before.lastApex()), "after the apex of " + corner),
+        new TimeCount.Event(road.stationAt(before.trackOut), "after the exit of " + corner));
+  }
+
+  private CornerPage page(CornerTrace trace, int nextBegin, List<TimeCount.Event> events) {
     Corner corner = trace.corner;
     int begin = trace.begin();
     double time = lap.timeBetween(begin, nextBegin);
@@ -138,9 +150,9 @@ public final class PageWriter {
         corner.fromM(),
         corner.toM(),
         new CornerPage.Approach(path.offsetAt(begin), lap.speedAt(begin)),
-        brake(trace),
+        brake(trace, events),
         gears(trace),
-        turnIn(trace),
+        turnIn(trace, events),
         trailBrake(trace),
         apexes(trace),
         kerbs(trace),
@@ -163,7 +175,7 @@ public final class PageWriter {
     return corner.direction().mirrored();
   }
 
-  private CornerPage.Brake brake(CornerTrace trace) {
+  private CornerPage.Brake brake(CornerTrace trace, List<TimeCount.Event> events) {
     BrakingZone zone = trace.braking;
     if (zone == null) {
       BrakeStyle style = trace.isFlat() ? BrakeStyle.NONE : BrakeStyle.LIFT;
@@ -177,7 +189,7 @@ public final class PageWriter {
         atM,
         initial,
         style(initial, lap.timeBetween(zone.begin(), zone.end())),
-        first(found, TimeCount.before(lap, atM).orElse(null)),
+        first(found, TimeCount.before(lap, atM, events).orElse(null)),
         marks.safe(atM, outside).orElse(null),
         others(found));
   }
@@ -235,14 +247,14 @@ public final class PageWriter {
     return new CornerPage.Gears(lap.gearAt(before), lap.gearAt(trace.slowest), downshifts);
   }
 
-  private CornerPage.TurnIn turnIn(CornerTrace trace) {
+  private CornerPage.TurnIn turnIn(CornerTrace trace, List<TimeCount.Event> events) {
     double atM = road.stationAt(trace.turnIn);
     List<MarkReference> found = marks.choices(atM, outside(trace.corner), MARKS_OFFERED);
-    MarkReference counted =
-        trace.braking == null
-            ? null
-            : TimeCount.from(lap, actingPoint(trace.braking.begin()), "after the brake", atM)
-                .orElse(null);
+    List<TimeCount.Event> felt = new ArrayList<>(events);
+    if (trace.braking != null) {
+      felt.add(new TimeCount.Event(actingPoint(trace.braking.begin()), "after the brake"));
+    }
+    MarkReference counted = TimeCount.before(lap, atM, felt).orElse(null);
     return new CornerPage.TurnIn(
         atM, lap.speedAt(trace.turnIn), first(found, counted), others(found));
   }

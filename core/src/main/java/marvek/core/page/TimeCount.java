@@ -1,5 +1,8 @@
 package marvek.core.page;
 
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import marvek.core.circuit.Road;
@@ -11,67 +14,82 @@ import marvek.core.profile.Lap;
  */
 final class TimeCount {
   /** Longer than this nobody counts at speed (assumed). */
-  private static final double LONGEST_S = 5;
+  private static final double LONGEST_S = 4;
 
   /** Shorter than this there is nothing to count. */
   private static final double SHORTEST_S = 0.3;
 
   private static final double AT_LIMITER = 0.997;
 
-  private TimeCount() {}
+  private final Lap lap;
+  private final Road road;
+  private final int point;
+  private final List<Counted> found = new ArrayList<>();
 
-  /** Time from the limiter or the last change of gear to a point; empty without either in reach. */
-  static Optional<MarkReference> before(Lap lap, double pointM) {
-    Road road = lap.path().road();
-    int point = road.indexOf(pointM);
-    int limiter = onLimiterSince(lap, point);
-    if (limiter != point) {
-      return said(lap.timeBetween(limiter, point), "on the limiter");
-    }
-    int i = point;
-    while (lap.timeBetween(i, point) < LONGEST_S && road.wrap(i - 1) != i) {
-      int before = road.wrap(i - 1);
-      if (lap.gearAt(before) < lap.gearAt(i)) {
-        String change = "after the change into " + lap.gearAt(i);
-        return said(lap.timeBetween(i, point), change);
-      }
-      i = before;
-      if (i == point) {
-        break;
-      }
-    }
-    return Optional.empty();
+  /** Something that a driver feels or does before the point. */
+  record Event(double stationM, String words) {}
+
+  private record Counted(double seconds, String words) {}
+
+  private TimeCount(Lap lap, double pointM) {
+    this.lap = lap;
+    this.road = lap.path().road();
+    this.point = road.indexOf(pointM);
   }
 
-  private static int onLimiterSince(Lap lap, int point) {
-    Road road = lap.path().road();
+  /**
+   * Time to a point from the latest of: reaching the limiter, the last change up, and events of the
+   * page.
+   *
+   * @return empty where none of them lies between {@value #SHORTEST_S} and {@value #LONGEST_S} s
+   */
+  static Optional<MarkReference> before(Lap lap, double pointM, List<Event> events) {
+    TimeCount count = new TimeCount(lap, pointM);
+    count.limiter();
+    count.lastChange();
+    for (Event event : events) {
+      if (count.road.offsetBetween(event.stationM(), pointM) > 0) {
+        count.add(count.road.indexOf(event.stationM()), event.words());
+      }
+    }
+    return count.found.stream()
+        .min(Comparator.comparingDouble(Counted::seconds))
+        .map(c -> String.format(Locale.ROOT, "%.1f s %s", c.seconds(), c.words()))
+        .map(MarkReference::count);
+  }
+
+  private void add(int from, String words) {
+    double seconds = lap.timeBetween(from, point);
+    if (seconds >= SHORTEST_S && seconds <= LONGEST_S) {
+      found.add(new Counted(seconds, words));
+    }
+  }
+
+  private void limiter() {
     int i = point;
-    while (atLimiter(lap, i) && lap.timeBetween(i, point) < LONGEST_S && road.wrap(i - 1) != i) {
+    while (atLimiter(i) && withinReach(i)) {
       i = road.wrap(i - 1);
     }
-    return i;
+    add(i, "on the limiter");
   }
 
-  private static boolean atLimiter(Lap lap, int i) {
+  private void lastChange() {
+    int i = point;
+    while (withinReach(i)) {
+      int before = road.wrap(i - 1);
+      if (lap.gearAt(before) < lap.gearAt(i)) {
+        add(i, "after the change into " + lap.gearAt(i));
+        return;
+      }
+      i = before;
+    }
+  }
+
+  private boolean withinReach(int i) {
+    return lap.timeBetween(i, point) <= LONGEST_S && road.wrap(i - 1) != i;
+  }
+
+  private boolean atLimiter(int i) {
     return lap.speedAt(i) >= AT_LIMITER * lap.driveline().limiterSpeedMps(lap.gearAt(i));
-  }
-
-  /** Time from one point of the page to the next, e.g. from the brake to the turn-in. */
-  static Optional<MarkReference> from(Lap lap, double eventM, String event, double pointM) {
-    Road road = lap.path().road();
-    int from = road.indexOf(eventM);
-    int to = road.indexOf(pointM);
-    if (road.offsetBetween(eventM, pointM) <= 0) {
-      return Optional.empty();
-    }
-    return said(lap.timeBetween(from, to), event);
-  }
-
-  private static Optional<MarkReference> said(double seconds, String event) {
-    if (seconds < SHORTEST_S || seconds > LONGEST_S) {
-      return Optional.empty();
-    }
-    String words = String.format(Locale.ROOT, "%.1f s %s", seconds, event);
-    return Optional.of(MarkReference.count(words));
   }
 }

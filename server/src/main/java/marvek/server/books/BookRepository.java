@@ -9,6 +9,4 @@ interface BookRepository extends JpaRepository<Book, UUID> {
   Optional<Book> findByIdAndDriverId(UUID id, UUID driverId);
 
   List<Book> findByDriverIdOrderByCreatedAt(UUID driverId);
-
-  List<Book> findByCircuitId(UUID circuitId);
 }

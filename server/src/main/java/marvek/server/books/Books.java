@@ -236,16 +236,18 @@ public class Books {
     books.save(book);
   }
 
-  /** Pages of the newest revisions that were made for a layout version, one document a book. */
-  public List<ObjectNode> newestOn(UUID circuitId) {
-    return books.findByCircuitId(circuitId).stream()
-        .map(book -> revision(book.id(), newestNumber(book.id())))
+  /** Books on any version of a circuit's place. */
+  public List<UUID> booksAt(UUID circuitId) {
+    UUID place = circuits.facts(circuitId).newestId();
+    return books.findByDriverIdOrderByCreatedAt(driver.id()).stream()
+        .filter(book -> circuits.facts(book.circuitId()).newestId().equals(place))
+        .map(Book::id)
         .toList();
   }
 
-  /** Books that were made for a layout version. */
-  public List<UUID> booksOn(UUID circuitId) {
-    return books.findByCircuitId(circuitId).stream().map(Book::id).toList();
+  /** The newest revision of a book, as its document. */
+  public ObjectNode newest(UUID bookId) {
+    return revision(bookId, newestNumber(bookId));
   }
 
   /** Runs the model on a draft; nothing is stored. */

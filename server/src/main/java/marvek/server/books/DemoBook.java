@@ -3,15 +3,24 @@ package marvek.server.books;
 import java.io.IOException;
 import java.io.InputStream;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Stream;
+import marvek.core.circuit.CircuitEdits;
+import marvek.core.circuit.Kerb;
+import marvek.core.circuit.Mark;
+import marvek.core.circuit.MarkType;
+import marvek.core.circuit.Side;
 import marvek.core.conditions.Conditions;
 import marvek.core.page.CornerPage;
 import marvek.core.page.LineChoice;
 import marvek.core.page.OwnValues;
+import marvek.formats.CircuitEditsJson;
 import marvek.formats.ImportSettings;
 import marvek.server.cars.Cars;
 import marvek.server.circuits.Circuits;
+import marvek.server.circuits.LayoutVersions;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -28,12 +37,19 @@ class DemoBook implements ApplicationRunner {
   private final Books books;
   private final Circuits circuits;
   private final Cars cars;
+  private final LayoutVersions layouts;
   private final TransactionTemplate transaction;
 
-  DemoBook(Books books, Circuits circuits, Cars cars, TransactionTemplate transaction) {
+  DemoBook(
+      Books books,
+      Circuits circuits,
+      Cars cars,
+      LayoutVersions layouts,
+      TransactionTemplate transaction) {
     this.books = books;
     this.circuits = circuits;
     this.cars = cars;
+    this.layouts = layouts;
     this.transaction = transaction;
   }
 
@@ -44,8 +60,13 @@ class DemoBook implements ApplicationRunner {
     }
     byte[] circuit = file("harrowfen-park.circuit.geojson");
     byte[] car = file("teal-coupe.car.json");
+    byte[] roadCourse = file("skarrow-round.circuit.geojson");
     // All or nothing, so that a start that is killed here leaves no half of a demo behind.
-    transaction.executeWithoutResult(status -> fill(circuit, car));
+    transaction.executeWithoutResult(
+        status -> {
+          fill(circuit, car);
+          circuits.importFile(roadCourse, null, ImportSettings.NONE);
+        });
   }
 
   private void fill(byte[] circuitFile, byte[] carFile) {
@@ -69,7 +90,67 @@ class DemoBook implements ApplicationRunner {
         "After first practice: Sluice and Chapel Drop earlier, Long Hythe in second",
         afterPractice,
         SECOND);
+    newLayout(circuit);
   }
+
+  /** A track walk since: what changed is a layout version that the book has not moved to yet. */
+  private void newLayout(UUID circuitId) {
+    CircuitEdits now = CircuitEdits.of(circuits.load(circuitId).circuit());
+    CircuitEdits edits =
+        new CircuitEdits(
+            now.name(),
+            now.layout(),
+            now.validFrom(),
+            now.timeZone(),
+            now.trackLimits(),
+            Stream.concat(now.marks().stream().map(DemoBook::asFound), Stream.of(PAINT)).toList(),
+            now.kerbs().stream().map(DemoBook::groundDown).toList(),
+            now.zones(),
+            now.hazards(),
+            now.corners(),
+            List.of());
+    layouts.keepDraft(circuitId, CircuitEditsJson.write(edits));
+    layouts.keep(circuitId, "Track walk in June", WALKED, true);
+  }
+
+  private static Mark asFound(Mark mark) {
+    boolean moved = mark.label().equals("100 board") && mark.fromM() > 3190 && mark.fromM() < 3210;
+    double at = mark.fromM() + (moved ? -14 : 0);
+    return moved
+        ? new Mark(
+            mark.label(),
+            mark.type(),
+            mark.side(),
+            at,
+            at,
+            mark.offsetM(),
+            mark.valueM(),
+            mark.heightM(),
+            "moved back in spring",
+            mark.notedAt())
+        : mark;
+  }
+
+  private static Kerb groundDown(Kerb kerb) {
+    return kerb.profile() == Kerb.Profile.SAUSAGE
+        ? new Kerb(
+            kerb.side(),
+            kerb.fromM(),
+            kerb.toM(),
+            Kerb.Profile.RAMP,
+            45,
+            kerb.widthM(),
+            Kerb.Use.TYRE,
+            Kerb.Use.NONE,
+            "the hump is gone")
+        : kerb;
+  }
+
+  private static final LocalDate WALKED = LocalDate.parse("2026-06-06");
+
+  /** Seen on that walk, where there was no mark before. */
+  private static final Mark PAINT =
+      new Mark("yellow paint", MarkType.PAINT_LINE, Side.LEFT, 1957, 1957, 7.5, null, null, "");
 
   /** What the invented driver changed after the first practice. */
   private List<OwnValues> ownValues() {

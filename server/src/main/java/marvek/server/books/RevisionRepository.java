@@ -13,6 +13,4 @@ interface RevisionRepository extends JpaRepository<Revision, UUID> {
   Optional<Revision> findFirstByBookIdOrderByNumberDesc(UUID bookId);
 
   boolean existsByCircuitId(UUID circuitId);
-
-  List<Revision> findByCircuitId(UUID circuitId);
 }

@@ -1,8 +1,11 @@
 package marvek.server.printing;
 
 import java.nio.charset.StandardCharsets;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import marvek.server.books.Books;
+import marvek.server.books.LayoutMoves;
 import marvek.server.circuits.Circuits;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -18,11 +21,13 @@ class CardController {
   private final Books books;
   private final Circuits circuits;
   private final Pdf pdf;
+  private final LayoutMoves moves;
 
-  CardController(Books books, Circuits circuits, Pdf pdf) {
+  CardController(Books books, Circuits circuits, Pdf pdf, LayoutMoves moves) {
     this.books = books;
     this.circuits = circuits;
     this.pdf = pdf;
+    this.moves = moves;
   }
 
   @GetMapping(
@@ -37,7 +42,10 @@ class CardController {
     Books.BookView book = books.get(id);
     double lapM = circuits.facts(book.circuitId()).lengthM();
     String place = book.circuit() + layout(book) + " · " + book.car();
-    String html = SessionCard.html(book.name(), place, books.revision(id, number), lapM, units);
+    Set<Integer> toCheck =
+        moves.open(id).stream().map(LayoutMoves.CheckLine::corner).collect(Collectors.toSet());
+    String html =
+        SessionCard.html(book.name(), place, books.revision(id, number), lapM, units, toCheck);
     String file = book.name().replaceAll("[^\\p{L}\\p{N}]+", "-") + "-r" + number + ".pdf";
     return ResponseEntity.ok()
         .header(HttpHeaders.CONTENT_DISPOSITION, inline(file))

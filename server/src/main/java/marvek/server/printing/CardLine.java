@@ -1,6 +1,7 @@
 package marvek.server.printing;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import java.util.Set;
 
 /**
  * One corner on the card, as words.
@@ -8,6 +9,7 @@ import com.fasterxml.jackson.databind.JsonNode;
  * @param brake where
  * @param pressure how hard at first; empty without braking
  * @param drive first throttle and flat, told from the apex
+ * @param toCheck whether the page is to be checked on track first
  */
 record CardLine(
     String number,
@@ -16,15 +18,17 @@ record CardLine(
     String pressure,
     String gears,
     String apex,
-    String drive) {
+    String drive,
+    boolean toCheck) {
   private static final double AT_THE_MARK_M = 2.5;
 
   /**
    * Words for a page of the book format.
    *
    * @param lapM length of the lap, for what lies on both sides of the line
+   * @param toCheck corners that are to be checked on track
    */
-  static CardLine of(JsonNode page, double lapM, PrintUnits units) {
+  static CardLine of(JsonNode page, double lapM, PrintUnits units, Set<Integer> toCheck) {
     return new CardLine(
         page.path("corner").asText(),
         page.path("name").asText(),
@@ -32,7 +36,8 @@ record CardLine(
         pressure(page.path("brake")),
         gears(page.path("gears")),
         units.speedFigure(page.path("lowest").path("speed_mps").asDouble()),
-        drive(page, lapM, units));
+        drive(page, lapM, units),
+        toCheck.contains(page.path("corner").asInt()));
   }
 
   private static String brake(JsonNode brake, PrintUnits units) {
@@ -49,10 +54,17 @@ record CardLine(
   }
 
   private static String words(JsonNode mark, PrintUnits units) {
+    if (mark.has("own")) {
+      return mark.get("own").asText();
+    }
+    if (mark.path("weak").asBoolean()) {
+      return mark.path("text").asText();
+    }
     String thing = mark.path("thing").asText(mark.path("mark").asText());
     double past = mark.path("offset_m").asDouble();
     if (Math.abs(past) < AT_THE_MARK_M) {
-      return (mark.path("side").asText().equals("over") ? "under " : "at ") + thing;
+      String word = mark.path("side").asText().equals("over") ? "under " : "at ";
+      return mark.path("near").asText(word + thing);
     }
     return units.lengthText(past) + (past > 0 ? " past " : " before ") + thing;
   }

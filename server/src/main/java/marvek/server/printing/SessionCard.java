@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
+import java.util.Set;
 import org.springframework.web.util.HtmlUtils;
 
 /** The card of a session: one line a corner on A5, to be read at arm's length. */
@@ -49,11 +50,18 @@ final class SessionCard {
    * @param place circuit, layout and vehicle
    * @param revision a revision of the book format
    * @param lapM length of the lap [m]
+   * @param toCheck corners that are to be checked on track since the layout changed
    */
-  static String html(String title, String place, JsonNode revision, double lapM, PrintUnits units) {
+  static String html(
+      String title,
+      String place,
+      JsonNode revision,
+      double lapM,
+      PrintUnits units,
+      Set<Integer> toCheck) {
     StringBuilder rows = new StringBuilder();
     for (JsonNode page : revision.path("pages")) {
-      rows.append(row(CardLine.of(page, lapM, units)));
+      rows.append(row(CardLine.of(page, lapM, units, toCheck)));
     }
     return """
         <html><head><title>%s, revision %s</title><style>%s</style></head><body>
@@ -90,7 +98,7 @@ final class SessionCard {
         """
         .formatted(
             text(line.number()),
-            text(line.name()),
+            text(line.name()) + (line.toCheck() ? "<br/><b>check first</b>" : ""),
             text(line.brake()),
             text(line.pressure()),
             text(line.gears()),

@@ -103,9 +103,11 @@ class Walks {
   @Transactional(readOnly = true)
   public WalkView view(UUID circuitId) {
     Circuit circuit = circuits.load(circuitId).circuit();
+    List<UUID> here = books.booksAt(circuitId);
     List<LayoutMoves.CheckLine> checks =
-        books.booksOn(circuitId).stream().flatMap(b -> moves.open(b).stream()).toList();
-    List<Checklist.Item> list = Checklist.of(circuit, books.newestOn(circuitId), checks);
+        here.stream().flatMap(book -> moves.open(book).stream()).toList();
+    List<Checklist.Item> list =
+        Checklist.of(circuit, here.stream().map(books::newest).toList(), checks);
     Walk walk = openOn(circuitId);
     if (walk == null) {
       return new WalkView(null, null, list, Set.of(), List.of(), List.of());

@@ -7,6 +7,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.Set;
 import marvek.core.InvalidValueException;
 import marvek.formats.JsonFiles;
 import org.apache.pdfbox.Loader;
@@ -49,7 +50,7 @@ class SessionCardTest {
 
   @Test
   void aCornerIsOneLineOfWords() {
-    CardLine line = CardLine.of(page(), 1100, METRIC);
+    CardLine line = CardLine.of(page(), 1100, METRIC, Set.of());
     assertThat(line.number()).isEqualTo("7");
     assertThat(plain(line.brake())).isEqualTo("12 m past the 100 board, left");
     assertThat(plain(line.pressure())).isEqualTo("84 %");
@@ -66,10 +67,10 @@ class SessionCardTest {
   /** NIST SP 811, appendix B.8: 25 m/s = 55.9 mph, 12.2 m = 13.3 yd = 40.0 ft. */
   @Test
   void linesTakeTheDriversUnits() {
-    CardLine yards = CardLine.of(page(), 1100, PrintUnits.of("mph", "yd"));
+    CardLine yards = CardLine.of(page(), 1100, PrintUnits.of("mph", "yd"), Set.of());
     assertThat(yards.apex()).isEqualTo("56");
     assertThat(plain(yards.brake())).startsWith("13 yd past");
-    CardLine feet = CardLine.of(page(), 1100, PrintUnits.of("mph", "ft"));
+    CardLine feet = CardLine.of(page(), 1100, PrintUnits.of("mph", "ft"), Set.of());
     assertThat(plain(feet.brake())).startsWith("40 ft past");
   }
 
@@ -78,19 +79,19 @@ class SessionCardTest {
     ObjectNode flat = page();
     flat.putObject("brake").put("style", "none");
     flat.putObject("throttle");
-    CardLine line = CardLine.of(flat, 1100, METRIC);
+    CardLine line = CardLine.of(flat, 1100, METRIC, Set.of());
     assertThat(line.brake()).isEqualTo("flat, no brake");
     assertThat(line.pressure()).isEmpty();
     assertThat(line.drive()).isEqualTo("stays on");
     flat.putObject("brake").put("style", "lift");
-    assertThat(CardLine.of(flat, 1100, METRIC).brake()).isEqualTo("lift, no brake");
+    assertThat(CardLine.of(flat, 1100, METRIC, Set.of()).brake()).isEqualTo("lift, no brake");
   }
 
   @Test
   void withoutAMarkTheStationIsGiven() {
     ObjectNode bare = page();
     ((ObjectNode) bare.get("brake")).remove("target");
-    assertThat(plain(CardLine.of(bare, 1100, METRIC).brake()))
+    assertThat(plain(CardLine.of(bare, 1100, METRIC, Set.of()).brake()))
         .isEqualTo("990 m after the start line");
   }
 
@@ -99,14 +100,16 @@ class SessionCardTest {
     ObjectNode close = page();
     JsonNode target = close.at("/brake/target");
     ((ObjectNode) target).put("offset_m", -1.2);
-    assertThat(CardLine.of(close, 1100, METRIC).brake()).isEqualTo("at the 100 board, left");
+    assertThat(CardLine.of(close, 1100, METRIC, Set.of()).brake())
+        .isEqualTo("at the 100 board, left");
     ((ObjectNode) target).put("side", "over").put("thing", "the footbridge");
-    assertThat(CardLine.of(close, 1100, METRIC).brake()).isEqualTo("under the footbridge");
+    assertThat(CardLine.of(close, 1100, METRIC, Set.of()).brake())
+        .isEqualTo("under the footbridge");
   }
 
   @Test
   void textFromDriversIsNeverMarkup() {
-    String html = SessionCard.html("A & B <i>", "Place", revision(1), 1100, METRIC);
+    String html = SessionCard.html("A & B <i>", "Place", revision(1), 1100, METRIC, Set.of());
     assertThat(html)
         .contains("kerb &lt;checked&gt; &amp; dry")
         .contains("A &amp; B &lt;i&gt;")
@@ -117,7 +120,7 @@ class SessionCardTest {
 
   @Test
   void sixteenCornersStillFitOnOnePage() throws IOException {
-    String html = SessionCard.html("Long place", "Place", revision(16), 1100, METRIC);
+    String html = SessionCard.html("Long place", "Place", revision(16), 1100, METRIC, Set.of());
     try (PDDocument document = Loader.loadPDF(new Pdf().render(html))) {
       assertThat(document.getNumberOfPages()).isEqualTo(1);
       String text = new PDFTextStripper().getText(document);
@@ -129,7 +132,7 @@ class SessionCardTest {
   void namesBeyondLatinOneArePrinted() throws IOException {
     ObjectNode revision = revision(1);
     ((ObjectNode) revision.at("/pages/0")).put("name", "Łąka – Žleb");
-    String html = SessionCard.html("Książ", "Place", revision, 1100, METRIC);
+    String html = SessionCard.html("Książ", "Place", revision, 1100, METRIC, Set.of());
     try (PDDocument document = Loader.loadPDF(new Pdf().render(html))) {
       assertThat(new PDFTextStripper().getText(document)).contains("Łąka").contains("Książ");
     }

@@ -1,0 +1,114 @@
+<script lang="ts">
+  import { api, Failed } from '../api/client';
+  import type { Problem as ProblemType } from '../api/types';
+  import { navigate } from '../router';
+  import Header from '../ui/Header.svelte';
+  import Problem from '../ui/Problem.svelte';
+  import ImportPreview from './ImportPreview.svelte';
+  import ImportSettingsForm from './ImportSettingsForm.svelte';
+  import type { CircuitPreview, ImportSettings } from './types';
+
+  let file = $state.raw<File>();
+  let settings = $state.raw<ImportSettings>({});
+  let preview = $state.raw<CircuitPreview>();
+  let problem = $state<ProblemType>();
+  let reading = $state(false);
+  let storing = $state(false);
+  let running: AbortController | undefined;
+
+  async function look(next: ImportSettings) {
+    settings = next;
+    if (!file) return;
+    running?.abort();
+    const mine = (running = new AbortController());
+    reading = true;
+    problem = undefined;
+    try {
+      preview = await api.previewCircuit(file, settings, mine.signal);
+    } catch (e) {
+      if (e instanceof Failed) {
+        problem = e.problem;
+        preview = undefined;
+      } else if ((e as Error).name !== 'AbortError') throw e;
+    } finally {
+      if (mine === running) reading = false;
+    }
+  }
+
+  function choose(chosen: File | undefined) {
+    if (!chosen) return;
+    file = chosen;
+    preview = undefined;
+    void look({});
+  }
+
+  async function take() {
+    storing = true;
+    try {
+      const { id } = await api.importCircuit(file!, settings);
+      await navigate('/circuits/:id', { params: { id } });
+    } catch (e) {
+      problem = (e as Failed).problem;
+    } finally {
+      storing = false;
+    }
+  }
+</script>
+
+<svelte:head><title>Bring in a circuit · Marvek</title></svelte:head>
+<Header>Bring in a circuit</Header>
+<main class="mx-auto max-w-6xl px-4 pb-8">
+  <div class="flex items-center gap-4 pb-3">
+    <h1 class="text-4xl font-bold">Bring in a circuit</h1>
+    <label class="btn h-12">
+      {file ? 'Another file' : 'Choose a file'}
+      <input
+        type="file"
+        class="sr-only"
+        data-take="circuit"
+        onchange={(e) => choose(e.currentTarget.files?.[0])}
+      />
+    </label>
+    {#if file}<span class="figures text-neutral truncate text-lg">{file.name}</span>{/if}
+    {#if reading}
+      <progress class="progress w-32" aria-label="Reading"></progress>
+      <button class="btn" onclick={() => running?.abort()}>Cancel</button>
+    {/if}
+  </div>
+  {#if problem}<Problem {problem} onclose={() => (problem = undefined)} />{/if}
+  {#if preview && file}
+    <div class="grid grid-cols-[minmax(0,1fr)_360px] gap-6 pt-2">
+      <ImportPreview
+        {preview}
+        {settings}
+        onstart={(startAt_m) => look({ ...settings, startAt_m })}
+      />
+      <div class="grid content-start gap-3">
+        <ImportSettingsForm {preview} {settings} onchange={look} />
+        <button
+          class="btn btn-primary h-12"
+          onclick={take}
+          disabled={reading || storing}
+          data-take-in>{storing ? 'Storing …' : 'Take it in'}</button
+        >
+        <p class="text-neutral">Nothing is stored before that.</p>
+      </div>
+    </div>
+  {:else if !file}
+    <div class="max-w-3xl text-lg leading-relaxed">
+      <p>Any of these, up to 64 MB:</p>
+      <ul class="list-disc pl-6">
+        <li>
+          <strong>GPX</strong>: the circuit driven slowly or walked once round, with a logger or a
+          telephone. Its waypoints become marks.
+        </li>
+        <li>
+          <strong>Circuit GeoJSON</strong>: a circuit as Marvek gives it out, marks and kerbs with
+          it. A plain GeoJSON line is read like a recording.
+        </li>
+        <li><strong>Centreline CSV</strong>: surveyed points in metres with their widths.</li>
+      </ul>
+      <p class="pt-3">First it is shown what was understood; then you take it in.</p>
+    </div>
+  {/if}
+</main>

@@ -1,0 +1,227 @@
+import { getContext, setContext } from 'svelte';
+import { api, Failed } from '../api/client';
+import type { Problem, Trace } from '../api/types';
+import { ahead } from '../strip/lap-axis';
+import {
+  add,
+  moved,
+  newThing,
+  remove,
+  replace,
+  wrapped,
+  type Selection,
+  type Thing,
+  type ThingKind,
+} from './edits';
+import { back, begun, forward, stepped, type Steps } from './history';
+import type { CircuitEdits, CircuitView, LayoutChange } from './types';
+
+const KEY = Symbol('circuit');
+const SAVE_AFTER_MS = 350;
+
+/** One open circuit: what is kept of it, the draft made from that, what is picked and where. */
+export class CircuitState {
+  readonly id: string;
+  view = $state.raw<CircuitView>();
+  steps = $state.raw<Steps<CircuitEdits>>();
+  /** What is picked; it is also what the keyboard moves. */
+  selection = $state.raw<Selection>();
+  /** The metre that is looked at. */
+  cursor = $state(0);
+  /** What the draft changes, as the server sees it. */
+  changes = $state.raw<LayoutChange[]>([]);
+  saving = $state(false);
+  problem = $state<Problem>();
+  private timer: ReturnType<typeof setTimeout> | undefined;
+  private asked = 0;
+
+  /** Edits while something is being dragged: drawn, but not yet a step. */
+  dragged = $state.raw<CircuitEdits>();
+  readonly edits = $derived(this.dragged ?? this.steps?.now);
+  readonly changed = $derived(this.changes.length > 0 || (this.steps?.past.length ?? 0) > 0);
+  readonly isNewest = $derived(this.view?.newestId === this.view?.id);
+  readonly thing = $derived.by(() => {
+    const at = this.selection;
+    return at && this.edits ? (this.edits[at.kind][at.index] as Thing | undefined) : undefined;
+  });
+  /** The circuit in the shape that the strip draws. */
+  readonly trace = $derived.by(() => this.asTrace());
+
+  constructor(id: string) {
+    this.id = id;
+  }
+
+  async open() {
+    try {
+      const view = await api.circuit(this.id);
+      this.view = view;
+      this.changes = view.draftChanges;
+      this.steps = begun(view.draft ?? view.edits);
+    } catch (e) {
+      this.fail(e);
+    }
+  }
+
+  private asTrace(): Trace | undefined {
+    if (!this.view || !this.edits) return undefined;
+    const { marks, kerbs, zones, hazards } = this.edits;
+    return {
+      ...this.view.road,
+      offset_m: [],
+      speed_mps: [],
+      brake_pct: [],
+      throttle_pct: [],
+      gear: [],
+      time_s: [],
+      topLateral_g: 0,
+      topBraking_g: 0,
+      corners: this.view.corners,
+      remarks: [],
+      marks,
+      kerbs,
+      zones,
+      hazards,
+    };
+  }
+
+  pick(selection: Selection | undefined) {
+    this.selection = selection;
+    const thing = this.thing;
+    if (thing && this.view) this.cursor = thing.fromM;
+  }
+
+  goTo(station: number) {
+    if (this.view) this.cursor = wrapped(this.view.road, station);
+  }
+
+  /** What was dragged becomes one step. */
+  drop() {
+    const next = this.dragged;
+    this.dragged = undefined;
+    if (next) this.apply(next);
+  }
+
+  /** Takes edits as one step that can be undone. */
+  apply(next: CircuitEdits) {
+    if (!this.steps || next === this.steps.now) return;
+    this.take(stepped(this.steps, next));
+  }
+
+  add(kind: ThingKind, side: 'LEFT' | 'RIGHT' = 'RIGHT') {
+    if (!this.view || !this.edits) return;
+    const thing = newThing(kind, this.cursor, side, this.view.road, this.edits);
+    this.apply(add(this.edits, kind, thing));
+    this.selection = { kind, index: this.edits[kind].length - 1 };
+  }
+
+  change(thing: Thing) {
+    if (this.selection && this.edits) this.apply(replace(this.edits, this.selection, thing));
+  }
+
+  remove() {
+    if (!this.selection || !this.edits) return;
+    const next = remove(this.edits, this.selection);
+    this.selection = undefined;
+    this.apply(next);
+  }
+
+  /** Moves what is picked, without anything picked the place that is looked at. */
+  nudge(metres: number) {
+    const thing = this.thing;
+    if (thing && this.view) {
+      this.change(moved(this.view.road, thing, metres));
+      this.cursor = this.thing!.fromM;
+    } else {
+      this.goTo(this.cursor + metres);
+    }
+  }
+
+  undo() {
+    if (this.steps) this.take(back(this.steps));
+  }
+
+  redo() {
+    if (this.steps) this.take(forward(this.steps));
+  }
+
+  private take(steps: Steps<CircuitEdits>) {
+    if (steps === this.steps) return;
+    this.steps = steps;
+    if (!this.thing) this.selection = undefined;
+    clearTimeout(this.timer);
+    this.timer = setTimeout(() => void this.save(), SAVE_AFTER_MS);
+    this.saving = true;
+  }
+
+  /** The draft is kept on the server; of answers that overtake each other only the last counts. */
+  async save() {
+    clearTimeout(this.timer);
+    if (!this.edits) return;
+    const turn = ++this.asked;
+    this.problem = undefined;
+    try {
+      const { changes } = await api.keepCircuitDraft(this.id, this.edits);
+      if (turn === this.asked) this.changes = changes;
+    } catch (e) {
+      if (turn === this.asked) this.refuse(e);
+    } finally {
+      if (turn === this.asked) this.saving = false;
+    }
+  }
+
+  /** What cannot be is taken back, and said; it can be had again with redo. */
+  private refuse(e: unknown) {
+    this.fail(e);
+    if (e instanceof Failed && e.problem.status === 422 && this.steps) {
+      this.steps = back(this.steps);
+    }
+  }
+
+  async discard() {
+    try {
+      clearTimeout(this.timer);
+      await api.discardCircuitDraft(this.id);
+      this.selection = undefined;
+      await this.open();
+    } catch (e) {
+      this.fail(e);
+    }
+  }
+
+  /** Makes the draft a layout version; answers its id. */
+  async keep(reason: string, validFrom: string): Promise<string | undefined> {
+    try {
+      await this.save();
+      if (this.problem) return undefined;
+      const kept = await api.keepLayout(this.id, reason, validFrom || undefined);
+      if (kept.id === this.id) await this.open();
+      return kept.id;
+    } catch (e) {
+      this.fail(e);
+      return undefined;
+    }
+  }
+
+  /** Number of the corner that a station lies in, or 0. */
+  cornerAt(station: number): number {
+    const road = this.view?.road;
+    const corner = this.edits?.corners.find(
+      (c) => road && ahead(road, c.fromM, station) <= ahead(road, c.fromM, c.toM),
+    );
+    return corner?.number ?? 0;
+  }
+
+  private fail(e: unknown) {
+    if (!(e instanceof Failed)) throw e;
+    this.problem = e.problem;
+  }
+}
+
+export const provideCircuit = (circuit: CircuitState) => setContext(KEY, circuit);
+
+/** The open circuit; only inside its screen. */
+export function useCircuit(): CircuitState {
+  const circuit = getContext<CircuitState | undefined>(KEY);
+  if (!circuit) throw new Error('useCircuit() outside of a circuit screen');
+  return circuit;
+}

@@ -1,0 +1,95 @@
+import { api, Failed } from '../api/client';
+import type { Problem } from '../api/types';
+import { add, newThing } from '../circuit/edits';
+import type { CircuitView, WalkNote, WalkView } from '../circuit/types';
+import type { Mark } from '../api/types';
+
+/** A walk round a circuit: its list, its notes, and what has been changed on it. */
+export class WalkState {
+  readonly circuitId: string;
+  walk = $state.raw<WalkView>();
+  circuit = $state.raw<CircuitView>();
+  problem = $state<Problem>();
+  busy = $state(false);
+
+  readonly begun = $derived(this.walk?.id != null);
+  readonly left = $derived(
+    this.walk ? this.walk.list.filter((i) => !this.walk!.ticked.includes(i.key)).length : 0,
+  );
+
+  constructor(circuitId: string) {
+    this.circuitId = circuitId;
+  }
+
+  /** Does something with the server; what it says is shown, and nothing typed is lost. */
+  private async doing<T>(work: () => Promise<T>): Promise<T | undefined> {
+    this.problem = undefined;
+    this.busy = true;
+    try {
+      return await work();
+    } catch (e) {
+      if (!(e instanceof Failed)) throw e;
+      this.problem = e.problem;
+      return undefined;
+    } finally {
+      this.busy = false;
+    }
+  }
+
+  private async take(work: () => Promise<WalkView>): Promise<boolean> {
+    const walk = await this.doing(work);
+    if (walk) this.walk = walk;
+    return walk !== undefined;
+  }
+
+  async open() {
+    await this.doing(async () => {
+      [this.circuit, this.walk] = await Promise.all([
+        api.circuit(this.circuitId),
+        api.walk(this.circuitId),
+      ]);
+    });
+  }
+
+  begin = () => this.take(() => api.beginWalk(this.circuitId));
+
+  tick = (item: string, done: boolean) => this.take(() => api.tick(this.walk!.id!, item, done));
+
+  drop = (note: string) => this.take(() => api.dropWalkNote(this.walk!.id!, note));
+
+  waypoints = (file: File) => this.take(() => api.walkWaypoints(this.walk!.id!, file));
+
+  note(
+    words: string,
+    side: string,
+    stationM: number | undefined,
+    photo: File | undefined,
+    keepPlace: boolean,
+  ): Promise<boolean> {
+    const data = new FormData();
+    data.append('words', words);
+    data.append('side', side);
+    if (stationM !== undefined) data.append('station_m', String(stationM));
+    if (photo) data.append('photo', photo);
+    data.append('keepPlace', String(keepPlace));
+    return this.take(() => api.walkNote(this.walk!.id!, data));
+  }
+
+  /** A note becomes a mark of the layout's draft, called by its words. */
+  async makeMark(note: WalkNote) {
+    await this.doing(async () => {
+      const view = await api.circuit(this.circuitId);
+      const edits = view.draft ?? view.edits;
+      const side = note.side === 'left' ? 'LEFT' : 'RIGHT';
+      const mark = newThing('marks', note.station_m, side, view.road, edits) as Mark;
+      const label = note.words.split(/[:,.]/)[0].trim().slice(0, 80) || 'mark';
+      const named: Mark = { ...mark, label, type: 'OTHER', note: note.words.slice(0, 300) };
+      await api.keepCircuitDraft(this.circuitId, add(edits, 'marks', named));
+      this.walk = await api.walk(this.circuitId);
+    });
+  }
+
+  async finish(reason: string, validFrom: string) {
+    return this.doing(() => api.finishWalk(this.walk!.id!, reason, validFrom || undefined));
+  }
+}
