@@ -137,29 +137,36 @@ public final class Light {
   }
 
   /**
-   * Walks the shadow from its caster outward to the place where it is nearest to the centreline.
+   * The edge to drive by: the shadow's tip where that lies on the road, else where the shadow
+   * crosses the middle of it.
    */
   private MovedShadow edgeOnRoad(Mark mark, double[] caster, double length) {
-    RoadPosition best = null;
-    for (double way = 0; way <= length; way += Math.max(0.25, length / 400)) {
-      RoadPosition here =
-          RoadPosition.near(
-              road,
-              caster[0] + way * sun.shadowX(),
-              caster[1] + way * sun.shadowY(),
-              mark.fromM(),
-              SEARCH_M);
-      if (best == null || Math.abs(here.offsetM()) < Math.abs(best.offsetM())) {
-        best = here;
+    RoadPosition edge = along(mark, caster, length);
+    if (!onRoad(edge)) {
+      for (double way = 0; way <= length; way += Math.max(0.25, length / 400)) {
+        RoadPosition here = along(mark, caster, way);
+        if (Math.abs(here.offsetM()) < Math.abs(edge.offsetM())) {
+          edge = here;
+        }
       }
     }
-    int i = road.indexOf(best.stationM());
-    boolean onRoad = best.offsetM() < road.widthLeftAt(i) && best.offsetM() > -road.widthRightAt(i);
-    double moved = road.offsetBetween(mark.fromM(), best.stationM());
-    if (!onRoad || Math.abs(moved) > SEARCH_M - 1) {
+    double moved = road.offsetBetween(mark.fromM(), edge.stationM());
+    if (!onRoad(edge) || Math.abs(moved) > SEARCH_M - 1) {
       return gone(mark, "the shadow does not fall on the road at this hour");
     }
-    return new MovedShadow(mark, best.stationM(), moved, true, "");
+    return new MovedShadow(mark, edge.stationM(), moved, true, "");
+  }
+
+  /** Place on the shadow at a distance from the foot of its caster. */
+  private RoadPosition along(Mark mark, double[] caster, double way) {
+    double x = caster[0] + way * sun.shadowX();
+    double y = caster[1] + way * sun.shadowY();
+    return RoadPosition.near(road, x, y, mark.fromM(), SEARCH_M);
+  }
+
+  private boolean onRoad(RoadPosition place) {
+    int i = road.indexOf(place.stationM());
+    return place.offsetM() < road.widthLeftAt(i) && place.offsetM() > -road.widthRightAt(i);
   }
 
   private static final double SEARCH_M = 150;

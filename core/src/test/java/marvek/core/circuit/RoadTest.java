@@ -121,4 +121,18 @@ class RoadTest {
     assertThat(Path.at(circle, left, List.of(zone)).gripFactorAt(outside)).isEqualTo(1);
     assertThat(Path.at(circle, right, List.of(zone)).gripFactorAt(inside)).isEqualTo(1);
   }
+
+  /** A place on either side of any bend is found again where it was put. */
+  @Test
+  void aPlaceBesideTheRoadIsFoundAgain() {
+    Road road = Road.through(TestRoads.varied(5));
+    for (double station = 0.3; station < road.lengthM(); station += 7.37) {
+      for (double offset : new double[] {-9, -3, 0, 4, 9}) {
+        double[] xy = new RoadPosition(station, offset).toPlane(road);
+        RoadPosition back = RoadPosition.near(road, xy[0], xy[1], station, 15);
+        assertThat(road.offsetBetween(station, back.stationM())).isCloseTo(0, within(0.02));
+        assertThat(back.offsetM()).isCloseTo(offset, within(0.02));
+      }
+    }
+  }
 }

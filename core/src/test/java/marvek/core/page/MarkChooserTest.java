@@ -5,10 +5,19 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import marvek.core.TestRoads;
+import marvek.core.TestVehicles;
+import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Mark;
 import marvek.core.circuit.MarkType;
+import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
+import marvek.core.circuit.Survey;
+import marvek.core.circuit.TrackLimits;
+import marvek.core.conditions.Conditions;
+import marvek.core.corner.Corner;
+import marvek.core.profile.Lap;
+import marvek.core.profile.SpeedProfile;
 import org.junit.jupiter.api.Test;
 
 class MarkChooserTest {
@@ -79,6 +88,86 @@ class MarkChooserTest {
     Mark banner = new Mark("mill banner", MarkType.BANNER, Side.LEFT, 250, 295, 8, null, null, "");
     assertThat(target(300, banner).text()).isEqualTo("5 m past the end of the mill banner, left");
     assertThat(target(255, banner).text()).isEqualTo("5 m past the start of the mill banner, left");
+  }
+
+  @Test
+  void ofALongThingTheMiddleIsToldToo() {
+    Mark banner = new Mark("mill banner", MarkType.BANNER, Side.LEFT, 250, 300, 8, null, null, "");
+    assertThat(target(276, banner).text()).isEqualTo("half-way along the mill banner, left");
+    assertThat(target(282, banner).text())
+        .isEqualTo("7 m past the middle of the mill banner, left");
+    // Of something short only the ends can be told.
+    Mark gate = new Mark("gate", MarkType.FENCE_END, Side.LEFT, 270, 278, 8, null, null, "");
+    assertThat(target(275, gate).text()).isEqualTo("3 m before the end of the gate, left");
+  }
+
+  @Test
+  void twoMoreAreOfferedBestFirst() {
+    MarkChooser marks =
+        new MarkChooser(
+            List.of(
+                mark("100 board", MarkType.DISTANCE_BOARD, Side.LEFT, 300),
+                mark("oak", MarkType.TREE, Side.LEFT, 306),
+                mark("post 4", MarkType.MARSHAL_POST, Side.RIGHT, 315),
+                mark("far sign", MarkType.SIGN, Side.LEFT, 350)),
+            ROAD);
+    assertThat(marks.choices(306, Side.LEFT, 3))
+        .extracting(MarkReference::mark)
+        .containsExactly("100 board", "post 4", "oak");
+    assertThat(marks.named("far sign", 306).orElseThrow().text())
+        .isEqualTo("44 m before the far sign, left");
+    assertThat(marks.named("no such thing", 306)).isEmpty();
+  }
+
+  /** A board that says 100 but stands 130 m before the corner is said so. */
+  @Test
+  void aBoardThatDoesNotTellTheTruthIsSaidSo() {
+    Corner corner =
+        new Corner(4, "", Side.LEFT, 430, 520, 90, 60, 40, 470, 0, 0, 0, false, Corner.Kind.MEDIUM);
+    Mark wrong =
+        new Mark("100 board", MarkType.DISTANCE_BOARD, Side.LEFT, 300, 300, 8, 100.0, 1.6, "");
+    Mark right =
+        new Mark("50 board", MarkType.DISTANCE_BOARD, Side.LEFT, 382, 382, 8, 50.0, 1.6, "");
+    assertThat(MarkChooser.untrueBoards(List.of(wrong, right), ROAD, List.of(corner)))
+        .containsExactly(new MarkChooser.Board("100 board", 300, 100, 130, 4));
+  }
+
+  /** Brow of a hill at 400 m: what stands flat behind it is seen too late, what is tall in time. */
+  @Test
+  void whatIsHiddenByACrestIsNotChosen() {
+    Survey hill =
+        TestRoads.changed(
+            TestRoads.every(5).straight(900).survey(false, 6, 0, 0),
+            (p, i) -> new double[] {p[0], p[1], -(p[0] - 400) * (p[0] - 400) / 3000});
+    Mark cover = new Mark("drain", MarkType.DRAIN, Side.ROAD, 455, 455, 0, null, null, "");
+    Mark lamp = new Mark("lamp 2", MarkType.LAMP, Side.LEFT, 470, 470, 9, null, 8.0, "");
+    Circuit circuit =
+        new Circuit(
+            "hill",
+            "",
+            1,
+            null,
+            "UTC",
+            TrackLimits.FREE,
+            null,
+            hill,
+            1,
+            List.of(cover, lamp),
+            List.of(),
+            List.of(),
+            List.of(),
+            List.of());
+    Lap lap =
+        SpeedProfile.solve(
+            Path.centreline(circuit.road(), List.of()), TestVehicles.clubCar(), Conditions.DEFAULT);
+    // At 60 m/s a second and a half are 90 m: the driver is before the brow when it counts.
+    assertThat(lap.speedAt(circuit.road().indexOf(400))).isGreaterThan(45);
+    MarkChooser seen = MarkChooser.seenOn(circuit, lap, null, List.of());
+    assertThat(seen.choices(458, Side.LEFT, 3))
+        .extracting(MarkReference::mark)
+        .containsExactly("lamp 2");
+    assertThat(new MarkChooser(circuit.marks(), circuit.road()).target(458, Side.LEFT))
+        .hasValueSatisfying(m -> assertThat(m.mark()).isEqualTo("drain"));
   }
 
   @Test

@@ -20,6 +20,8 @@ import marvek.core.circuit.TrackLimits;
 import marvek.core.conditions.Conditions;
 import marvek.core.page.CornerPage.BrakeStyle;
 import marvek.core.page.CornerPage.Source;
+import marvek.core.profile.Lap;
+import marvek.core.vehicle.Vehicle;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
@@ -300,5 +302,113 @@ class ReferenceTest {
       assertThat(p.timeS()).isBetween(2.0, 30.0);
       before = p.exit().trackOutM() - 60;
     }
+  }
+
+  @Test
+  void theDriversMarkAndWordsTakeTheModelsPlace() {
+    Mark near =
+        new Mark("near post", MarkType.LAMP, Side.LEFT, BRAKE_M - 6, BRAKE_M - 6, 9, null, 8.0, "");
+    Mark other =
+        new Mark(
+            "far post", MarkType.LAMP, Side.LEFT, BRAKE_M - 31, BRAKE_M - 31, 9, null, 8.0, "");
+    Circuit circuit = withMarks(near, other);
+    Reference.Basis basis =
+        Reference.basis(circuit, TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.CENTRELINE);
+    CornerPage model = Reference.on(basis, Conditions.DEFAULT, List.of()).pages().get(0);
+    assertThat(model.brake().target().mark()).isEqualTo("near post");
+    assertThat(model.brake().choices()).extracting(MarkReference::mark).contains("far post");
+    CornerPage own =
+        Reference.on(basis, Conditions.DEFAULT, List.of(words("far post", "by the lamp")))
+            .pages()
+            .get(0);
+    assertThat(own.brake().target().mark()).isEqualTo("far post");
+    assertThat(own.brake().target().offsetM()).isCloseTo(31, within(1.0));
+    assertThat(own.brake().target().text()).isEqualTo("by the lamp");
+    assertThat(own.brake().choices()).extracting(MarkReference::mark).contains("near post");
+    assertThat(own.sources()).containsEntry("brake.target", CornerPage.Source.DRIVER);
+    // Words and marks are only words: the lap is the model's.
+    assertThat(own.timeS()).isCloseTo(model.timeS(), within(1e-9));
+  }
+
+  /** Without any mark the point is told by time, and said to be weak. */
+  @Test
+  void withoutAMarkTheTimeAtSpeedIsCounted() {
+    Reference.Basis basis =
+        Reference.basis(
+            withMarks(), TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.CENTRELINE);
+    Reference reference = Reference.on(basis, Conditions.DEFAULT, List.of());
+    List<MarkReference> counted =
+        reference.pages().stream()
+            .map(page -> page.turnIn().target())
+            .filter(target -> target != null)
+            .toList();
+    assertThat(counted).isNotEmpty();
+    assertThat(counted)
+        .allSatisfy(
+            target -> {
+              assertThat(target.weak()).isTrue();
+              assertThat(target.text()).matches("\\d\\.\\d s (on|after) .*");
+            });
+    CornerPage braked =
+        reference.pages().stream()
+            .filter(p -> p.turnIn().target() != null)
+            .filter(p -> p.turnIn().target().text().endsWith("after the brake"))
+            .findFirst()
+            .orElseThrow();
+    Lap lap = reference.lap();
+    Road road = lap.path().road();
+    double seconds =
+        lap.timeBetween(road.indexOf(braked.brake().atM()), road.indexOf(braked.turnIn().atM()));
+    assertThat(braked.turnIn().target().text())
+        .isEqualTo(String.format(java.util.Locale.ROOT, "%.1f s after the brake", seconds));
+  }
+
+  /** FIA International Sporting Code, Appendix L (from memory): one wheel stays inside the line. */
+  @Test
+  void theRuleSaysHowFarTheBodyMayGo() {
+    Vehicle car = TestVehicles.clubCar();
+    Reference.Basis basis =
+        Reference.basis(withMarks(), car, Conditions.DEFAULT, LineChoice.CENTRELINE);
+    CornerPage.Limits limits =
+        Reference.on(basis, Conditions.DEFAULT, List.of()).pages().get(0).limits();
+    assertThat(limits.rule()).isEqualTo(TrackLimits.ONE_WHEEL_INSIDE_LINE);
+    assertThat(limits.exit().allowedM()).isCloseTo(car.bodyWidthM() - 0.25, within(1e-9));
+    assertThat(limits.exit().kerb()).isNull();
+  }
+
+  private static final double BRAKE_M =
+      Reference.on(
+              Reference.basis(
+                  withMarks(), TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.CENTRELINE),
+              Conditions.DEFAULT,
+              List.of())
+          .pages()
+          .get(0)
+          .brake()
+          .atM();
+
+  private static OwnValues words(String mark, String words) {
+    return new OwnValues(
+        1, null, null, null, null, null, null, null, null, null, null, null, null, mark, words,
+        null, null);
+  }
+
+  private static Circuit withMarks(Mark... marks) {
+    Circuit bare = Circuit.bare("varied", TestRoads.varied(5));
+    return new Circuit(
+        "varied",
+        "",
+        1,
+        null,
+        "UTC",
+        TrackLimits.ONE_WHEEL_INSIDE_LINE,
+        null,
+        bare.survey(),
+        1,
+        List.of(marks),
+        List.of(),
+        List.of(),
+        List.of(),
+        List.of());
   }
 }
