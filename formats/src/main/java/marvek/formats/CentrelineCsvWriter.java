@@ -2,7 +2,9 @@ package marvek.formats;
 
 import de.siegmar.fastcsv.writer.CsvWriter;
 import de.siegmar.fastcsv.writer.LineDelimiter;
+import java.io.IOException;
 import java.io.StringWriter;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 import marvek.core.circuit.Survey;
@@ -14,7 +16,15 @@ public final class CentrelineCsvWriter {
   /** The file's bytes. */
   public static byte[] write(Survey survey) {
     StringWriter text = new StringWriter();
-    CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(text);
+    try (CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(text)) {
+      writeRecords(csv, survey);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    return text.toString().getBytes(StandardCharsets.UTF_8);
+  }
+
+  private static void writeRecords(CsvWriter csv, Survey survey) {
     csv.writeRecord("x_m", "y_m", "z_m", "width_left_m", "width_right_m", "banking_deg");
     for (int i = 0; i < survey.size(); i++) {
       csv.writeRecord(
@@ -25,7 +35,6 @@ public final class CentrelineCsvWriter {
           number(survey.widthRightAt(i)),
           number(Math.toDegrees(survey.bankingAt(i))));
     }
-    return text.toString().getBytes(StandardCharsets.UTF_8);
   }
 
   private static String number(double value) {

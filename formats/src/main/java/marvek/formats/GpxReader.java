@@ -15,6 +15,9 @@ import marvek.core.circuit.GeoPoint;
  * that is wrong. Document types and entities are refused, not resolved.
  */
 public final class GpxReader {
+  /** More of a name or a comment is not kept. */
+  private static final int LONGEST_TEXT = 400;
+
   private final XMLStreamReader xml;
   private final GpxFile file = new GpxFile();
   private final GpxFile route = new GpxFile();
@@ -182,8 +185,17 @@ public final class GpxReader {
   }
 
   private String text() throws XMLStreamException {
-    String text = xml.getElementText().strip();
-    return text.length() > 400 ? text.substring(0, 400) : text;
+    StringBuilder text = new StringBuilder();
+    for (int event = next(); event != XMLStreamConstants.END_ELEMENT; event = next()) {
+      if (event == XMLStreamConstants.START_ELEMENT) {
+        throw error(null, "text is expected here, found <" + xml.getLocalName() + ">.");
+      }
+      if (text.length() < LONGEST_TEXT && xml.hasText()) {
+        text.append(xml.getText());
+      }
+    }
+    String plain = text.toString().strip();
+    return plain.substring(0, Math.min(LONGEST_TEXT, plain.length()));
   }
 
   private int line() {

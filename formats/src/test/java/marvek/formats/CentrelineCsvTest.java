@@ -155,4 +155,18 @@ class CentrelineCsvTest {
     assertThat(back.survey().widthRightAt(9)).isEqualTo(6.5);
     assertThat(back.survey().zAt(9)).isCloseTo(1.5, within(1e-6));
   }
+
+  @Test
+  void writtenAndReadAgainItIsTheSameRoad() {
+    Circuit circuit = CircuitGeoJson.read(DemoFiles.circuit()).value();
+    byte[] bytes = CentrelineCsvWriter.write(circuit.survey());
+    Imported<Circuit> again = CentrelineCsv.read(bytes, "again");
+    assertThat(again.warnings()).isEmpty();
+    for (int i = 0; i < circuit.survey().size(); i++) {
+      assertThat(again.value().survey().xAt(i)).isCloseTo(circuit.survey().xAt(i), within(1e-4));
+      assertThat(again.value().survey().zAt(i)).isCloseTo(circuit.survey().zAt(i), within(1e-4));
+      assertThat(again.value().survey().bankingAt(i))
+          .isCloseTo(circuit.survey().bankingAt(i), within(1e-5));
+    }
+  }
 }

@@ -11,6 +11,7 @@ import java.util.EnumSet;
 import java.util.Set;
 import java.util.stream.Collectors;
 import marvek.core.circuit.Circuit;
+import marvek.core.circuit.DrawnCorner;
 import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Mark;
 import marvek.core.circuit.MarkType;
@@ -18,6 +19,8 @@ import marvek.core.circuit.Road;
 import marvek.core.corner.Corner;
 import marvek.core.corner.CornerFinder;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class CircuitGeoJsonTest {
   private static BadFileException refused(JsonNode tree) {
@@ -173,5 +176,115 @@ class CircuitGeoJsonTest {
     Circuit circuit = CircuitGeoJson.read(DemoFiles.circuit()).value();
     assertThat(circuit.road().xAt(0)).isCloseTo(circuit.survey().xAt(0), within(0.1));
     assertThat(circuit.road().yAt(0)).isCloseTo(circuit.survey().yAt(0), within(0.1));
+  }
+
+  /** Written and read again, everything stands where it stood: within 2 cm on 4.5 and 36 km. */
+  @ParameterizedTest
+  @ValueSource(strings = {"harrowfen-park", "skarrow-round"})
+  void aRoundTripMovesNothing(String name) {
+    Circuit circuit =
+        CircuitGeoJson.read(JsonFiles.parse(DemoFiles.bytes(name + ".circuit.geojson"))).value();
+    Imported<Circuit> again = CircuitGeoJson.read(CircuitGeoJsonWriter.write(circuit));
+    Circuit back = again.value();
+    assertThat(again.warnings()).isEmpty();
+    assertThat(back.survey().size()).isEqualTo(circuit.survey().size());
+    for (int i = 0; i < back.survey().size(); i++) {
+      assertThat(back.survey().xAt(i)).isCloseTo(circuit.survey().xAt(i), within(0.02));
+      assertThat(back.survey().yAt(i)).isCloseTo(circuit.survey().yAt(i), within(0.02));
+    }
+    assertThat(back.marks()).hasSameSizeAs(circuit.marks());
+    for (int i = 0; i < back.marks().size(); i++) {
+      Mark a = circuit.marks().get(i);
+      Mark b = back.marks().get(i);
+      assertThat(b.fromM()).isCloseTo(a.fromM(), within(0.02));
+      assertThat(b.toM()).isCloseTo(a.toM(), within(0.02));
+      assertThat(b.offsetM()).isCloseTo(a.offsetM(), within(0.02));
+      assertThat(b.notedAt()).isEqualTo(a.notedAt());
+    }
+    for (int i = 0; i < back.kerbs().size(); i++) {
+      assertThat(back.kerbs().get(i).fromM())
+          .isCloseTo(circuit.kerbs().get(i).fromM(), within(0.05));
+      assertThat(back.kerbs().get(i).useWet()).isEqualTo(circuit.kerbs().get(i).useWet());
+    }
+    assertThat(back.corners())
+        .extracting(DrawnCorner::name)
+        .isEqualTo(circuit.corners().stream().map(DrawnCorner::name).toList());
+  }
+
+  /** RFC 7946: positions are [longitude, latitude], lines have two or more of them. */
+  @Test
+  void whatIsWrittenIsGeoJson() {
+    Circuit circuit = CircuitGeoJson.read(DemoFiles.circuit()).value();
+    JsonNode tree = CircuitGeoJsonWriter.write(circuit);
+    assertThat(tree.get("type").asText()).isEqualTo("FeatureCollection");
+    for (JsonNode feature : tree.get("features")) {
+      assertThat(feature.get("type").asText()).isEqualTo("Feature");
+      assertThat(feature.has("properties")).isTrue();
+      JsonNode geometry = feature.get("geometry");
+      JsonNode coordinates = geometry.get("coordinates");
+      if (geometry.get("type").asText().equals("Point")) {
+        coordinates = JsonFiles.MAPPER.createArrayNode().add(coordinates);
+      } else {
+        assertThat(geometry.get("type").asText()).isEqualTo("LineString");
+        assertThat(coordinates.size()).isGreaterThanOrEqualTo(2);
+      }
+      for (JsonNode position : coordinates) {
+        assertThat(position.get(0).asDouble()).isCloseTo(-4.9, within(0.03));
+        assertThat(position.get(1).asDouble()).isCloseTo(53.9, within(0.03));
+      }
+    }
+  }
+
+  /** A road between two parts of which a mark stands nearer to the wrong one. */
+  @Test
+  void theStationSaysByWhichPartOfTheRoadAMarkStands() {
+    ObjectNode tree = CircuitGeoJsonWriter.write(CircuitGeoJson.read(DemoFiles.circuit()).value());
+    Circuit circuit = CircuitGeoJson.read(tree).value();
+    // Fifty metres out on the inside of the hairpin is nearer to its other leg.
+    Mark out =
+        new Mark(
+            "lamp 9",
+            MarkType.LAMP,
+            marvek.core.circuit.Side.RIGHT,
+            1380,
+            1380,
+            -42,
+            null,
+            9.0,
+            "");
+    marvek.core.circuit.CircuitEdits e = marvek.core.circuit.CircuitEdits.of(circuit);
+    Circuit with =
+        new marvek.core.circuit.CircuitEdits(
+                e.name(),
+                e.layout(),
+                null,
+                "UTC",
+                e.trackLimits(),
+                java.util.List.of(out),
+                e.kerbs(),
+                e.zones(),
+                e.hazards(),
+                e.corners(),
+                java.util.List.of())
+            .on(circuit);
+    ObjectNode written = CircuitGeoJsonWriter.write(with);
+    assertThat(CircuitGeoJson.read(written).value().marks().get(0).fromM())
+        .isCloseTo(1380, within(0.05));
+    // Without the station the geometry alone decides.
+    ((ObjectNode) DemoFiles.feature(written, "mark").get("properties")).remove("station_m");
+    assertThat(CircuitGeoJson.read(written).value().marks().get(0).fromM())
+        .isNotCloseTo(1380, within(20.0));
+  }
+
+  @Test
+  void theRoadCourseIsALongOne() {
+    Circuit circuit =
+        CircuitGeoJson.read(JsonFiles.parse(DemoFiles.bytes("skarrow-round.circuit.geojson")))
+            .value();
+    assertThat(circuit.road().lengthM()).isBetween(35_000.0, 40_000.0);
+    assertThat(circuit.corners().size()).isBetween(140, 160);
+    int i = circuit.road().indexOf(12_345);
+    assertThat(circuit.road().widthLeftAt(i) + circuit.road().widthRightAt(i))
+        .isCloseTo(7, within(0.9));
   }
 }

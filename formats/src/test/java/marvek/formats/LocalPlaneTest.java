@@ -23,6 +23,24 @@ class LocalPlaneTest {
   }
 
   /**
+   * First rows of the test cases that GeographicLib publishes with each of its versions: lat1,
+   * lon1, azi1, lat2, lon2, s12.
+   */
+  @ParameterizedTest
+  @CsvSource({
+    "35.60777, -139.44815, 111.098748429560326, -11.17491, -69.95921, 8935244.5604818305",
+    "55.52454, 106.05087, 22.020059880982801, 77.03196, -162.81766, 4105086.1713924406",
+    "-21.97856, 142.59065, -32.44456876433189, 41.84138, 98.56635, 8394328.894657671"
+  })
+  void agreesWithTheLibrarysTestPoints(
+      double lat1, double lon1, double azimuthDeg, double lat2, double lon2, double metres) {
+    double[] xy = new LocalPlane(new GeoPoint(lat1, lon1)).toPlane(lat2, lon2);
+    double azimuth = Math.toRadians(azimuthDeg);
+    assertThat(xy[0]).isCloseTo(metres * Math.sin(azimuth), within(1e-6));
+    assertThat(xy[1]).isCloseTo(metres * Math.cos(azimuth), within(1e-6));
+  }
+
+  /**
    * A degree of latitude on the equator of WGS 84 is 110.574 km, of longitude 111.320 km (tables).
    */
   @Test
