@@ -11,6 +11,7 @@ import org.springframework.boot.test.web.client.TestRestTemplate;
 import org.springframework.core.io.ByteArrayResource;
 import org.springframework.http.HttpEntity;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatusCode;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -41,14 +42,27 @@ public record Scripts(TestRestTemplate http) {
     return answer(http.postForEntity(path, body, byte[].class));
   }
 
+  public Answer put(String path, Object body) {
+    return answer(http.exchange(path, HttpMethod.PUT, new HttpEntity<>(body), byte[].class));
+  }
+
+  public Answer delete(String path) {
+    return answer(http.exchange(path, HttpMethod.DELETE, HttpEntity.EMPTY, byte[].class));
+  }
+
   public Answer upload(String path, String fileName, byte[] content) {
     return upload(path, fileName, content, Map.of());
   }
 
   public Answer upload(String path, String fileName, byte[] content, Map<String, String> more) {
+    return upload(path, "file", fileName, content, more);
+  }
+
+  public Answer upload(
+      String path, String part, String fileName, byte[] content, Map<String, String> more) {
     LinkedMultiValueMap<String, Object> form = new LinkedMultiValueMap<>();
     form.add(
-        "file",
+        part,
         new ByteArrayResource(content) {
           @Override
           public String getFilename() {
