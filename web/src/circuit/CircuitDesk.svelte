@@ -1,7 +1,7 @@
 <script lang="ts">
-  import ChoiceField from './ChoiceField.svelte';
   import { useCircuit } from './circuit-state.svelte';
-  import { LIMIT_RULES, type ThingKind } from './edits';
+  import DetailsForm from './DetailsForm.svelte';
+  import type { ThingKind } from './edits';
   import Inspector from './Inspector.svelte';
   import LapStrip from './LapStrip.svelte';
   import LayoutBar from './LayoutBar.svelte';
@@ -68,12 +68,7 @@
       </div>
       {#if measuring}<WidthTool onclose={() => (measuring = false)} />{/if}
       {#if circuit.thing}<Inspector />{:else}
-        <ChoiceField
-          label="Track limits all round"
-          value={circuit.edits!.trackLimits}
-          options={LIMIT_RULES}
-          onchange={(rule) => circuit.apply({ ...circuit.edits!, trackLimits: rule })}
-        />
+        <DetailsForm />
         <p class="text-neutral leading-snug">
           Pick a metre on the strip, the plan or the profile. Take hold of a thing and move it; its
           ends move alone. <kbd class="figures">M</kbd> adds a mark, <kbd class="figures">K</kbd> a kerb.

@@ -21,6 +21,8 @@
   let svg = $state<SVGSVGElement>();
   let centre = $state(circuit.cursor);
   let drag: { hold: Hold; grip: Grip; from: number; start: CircuitEdits } | undefined;
+  // The click that ends a hold comes to the whole strip, since that has captured the pointer.
+  let held = false;
 
   const short = (d: number) =>
     trace.closed ? d - trace.length_m * Math.round(d / trace.length_m) : d;
@@ -60,6 +62,7 @@
     event.stopPropagation();
     event.preventDefault();
     svg!.focus();
+    held = true;
     circuit.selection = hold.at;
     drag = { hold, grip, from: stationAt(event), start: circuit.edits! };
     svg!.setPointerCapture(event.pointerId);
@@ -80,7 +83,10 @@
   }
 
   function look(event: MouseEvent) {
-    if (circuit.dragged) return;
+    if (held) {
+      held = false;
+      return;
+    }
     circuit.selection = undefined;
     circuit.goTo(stationAt(event));
   }

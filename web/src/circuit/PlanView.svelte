@@ -19,6 +19,8 @@
   let centre = $state(0);
   let svg = $state<SVGSVGElement>();
   let drag: { at: Selection; from: number; start: CircuitEdits } | undefined;
+  // The click that ends a hold comes to the whole plan, since that has captured the pointer.
+  let held = false;
 
   const frame = $derived(planFrame(road, width, height, zoom, centre));
   const path = $derived(outline(frame));
@@ -66,6 +68,7 @@
 
   function take(event: PointerEvent, at: Selection) {
     event.stopPropagation();
+    held = true;
     circuit.selection = at;
     drag = { at, from: placeAt(event)[0], start: edits };
     svg!.setPointerCapture(event.pointerId);
@@ -88,6 +91,10 @@
   }
 
   function look(event: MouseEvent) {
+    if (held) {
+      held = false;
+      return;
+    }
     circuit.selection = undefined;
     circuit.goTo(placeAt(event)[0]);
   }

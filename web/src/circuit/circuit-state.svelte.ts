@@ -38,7 +38,11 @@ export class CircuitState {
   /** Edits while something is being dragged: drawn, but not yet a step. */
   dragged = $state.raw<CircuitEdits>();
   readonly edits = $derived(this.dragged ?? this.steps?.now);
-  readonly changed = $derived(this.changes.length > 0 || (this.steps?.past.length ?? 0) > 0);
+  readonly changed = $derived(
+    this.changes.length > 0 ||
+      (this.steps?.past.length ?? 0) > 0 ||
+      (this.steps?.future.length ?? 0) > 0,
+  );
   readonly isNewest = $derived(this.view?.newestId === this.view?.id);
   readonly thing = $derived.by(() => {
     const at = this.selection;

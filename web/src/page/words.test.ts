@@ -1,6 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import type { MarkReference, TraceCorner } from '../api/types';
-import { describe as describeCorner, gearsBetween, markWords } from './words';
+import {
+  carLengths,
+  describe as describeCorner,
+  edgeWords,
+  gearsBetween,
+  markWords,
+  ruleWords,
+} from './words';
 
 const metres = (m: number) => `${Math.round(m)} m`;
 const board = (offset_m: number, side: MarkReference['side'] = 'left'): MarkReference => ({
@@ -23,6 +30,37 @@ describe('a point in words', () => {
     expect(markWords(board(9.144), (m) => `${Math.round(m / 0.9144)} yd`)).toBe(
       '10 yd past the 100 board, left',
     );
+  });
+});
+
+describe('marks that are not boards', () => {
+  it("takes the driver's own words, a count of time and the middle of a thing as they are", () => {
+    expect(markWords({ ...board(12), own: 'where the fence turns' }, metres)).toBe(
+      'where the fence turns',
+    );
+    const count = { ...board(0), weak: true, text: '1.8 s after the change into 5' };
+    expect(markWords(count, metres)).toBe('1.8 s after the change into 5');
+    expect(markWords({ ...board(1), near: 'half-way along the banner, left' }, metres)).toBe(
+      'half-way along the banner, left',
+    );
+  });
+
+  it('counts car lengths to the half, as long as one can see them', () => {
+    expect(carLengths(9, 4.5)).toBe('about 2 car lengths');
+    expect(carLengths(-6.6, 4.5)).toBe('about 1½ car lengths');
+    expect(carLengths(4, 4.5)).toBe('about 1 car length');
+    expect(carLengths(40, 4.5)).toBe('');
+    expect(carLengths(9, 0)).toBe('');
+  });
+});
+
+describe('track limits', () => {
+  it('say what lies there and how far one may go', () => {
+    expect(edgeWords({ allowed_m: 1.55, kerb: 'ramp', kerbHeight_mm: 45 }, metres)).toBe(
+      'ramp kerb, 45 mm; 2 m at most',
+    );
+    expect(edgeWords({}, metres)).toBe('no kerb; no bound but the ground');
+    expect(ruleWords('one-wheel-inside-line')).toBe('one wheel stays inside the line');
   });
 });
 

@@ -43,7 +43,9 @@ export function edgeWords(edge: Edge, acrossText: (m: number) => string): string
     ? `${edge.kerb} kerb, ${Math.round(edge.kerbHeight_mm ?? 0)} mm`
     : 'no kerb';
   const allowed =
-    edge.allowed_m === undefined ? 'as far as you dare' : `${acrossText(edge.allowed_m)} at most`;
+    edge.allowed_m === undefined
+      ? 'no bound but the ground'
+      : `${acrossText(edge.allowed_m)} at most`;
   return `${kerb}; ${allowed}`;
 }
 

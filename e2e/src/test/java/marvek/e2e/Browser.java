@@ -14,7 +14,9 @@ import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
 import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.support.ui.ExpectedConditions;
+import org.openqa.selenium.support.ui.Select;
 import org.openqa.selenium.support.ui.WebDriverWait;
 import org.springframework.util.FileSystemUtils;
 
@@ -101,6 +103,16 @@ final class Browser implements AutoCloseable {
     field.sendKeys(Keys.chord(Keys.CONTROL, "a"), value, Keys.TAB);
   }
 
+  /** Sets a field that is not typed into letter by letter, a date with its hour. */
+  void set(String css, String value) {
+    driver.executeScript(
+        "arguments[0].value = arguments[1];"
+            + "for (const e of ['input', 'change'])"
+            + " arguments[0].dispatchEvent(new Event(e, {bubbles: true}));",
+        see(css),
+        value);
+  }
+
   void key(CharSequence... keys) {
     driver.switchTo().activeElement().sendKeys(keys);
   }
@@ -108,6 +120,28 @@ final class Browser implements AutoCloseable {
   /** Takes the focus away, for a picture without its ring. */
   void leaveField() {
     driver.executeScript("document.activeElement.blur()");
+  }
+
+  /** Takes hold of the middle of something and lets go of it elsewhere [px]. */
+  void drag(String css, int dx, int dy) {
+    WebElement thing = see(css);
+    new Actions(driver)
+        .moveToElement(thing)
+        .clickAndHold()
+        .moveByOffset(dx / 2, dy / 2)
+        .moveByOffset(dx - dx / 2, dy - dy / 2)
+        .release()
+        .perform();
+  }
+
+  /** Clicks at an offset from the middle of something [px]. */
+  void clickAt(String css, int dx, int dy) {
+    new Actions(driver).moveToElement(see(css), dx, dy).click().perform();
+  }
+
+  /** Chooses an option of a list by its value. */
+  void choose(String css, String value) {
+    new Select(see(css)).selectByValue(value);
   }
 
   void chooseFile(String css, Path file) {

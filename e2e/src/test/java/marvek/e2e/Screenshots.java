@@ -41,6 +41,7 @@ class Screenshots {
       take(browser, book + "/compare", "table", "compare");
       take(browser, "/shelf", "ul a", "shelf");
       take(browser, "/new", "form", "new-book");
+      circuit(browser);
       browser.open(book + "/corner/11");
       browser.type("input[aria-label^='Brake point']", "14");
       browser.seeText("[data-answer]", "slower");
@@ -48,6 +49,34 @@ class Screenshots {
       save(browser.picture(), "draft");
     }
     card();
+  }
+
+  /** The circuit's screens, at an evening when the sun stands low. */
+  private void circuit(Browser browser) throws IOException {
+    String newest =
+        read("/api/books").replaceFirst("(?s)^.*?\"newestCircuitId\":\"([^\"]+)\".*$", "$1");
+    for (String theme : new String[] {"paper", "garage"}) {
+      browser.prefer(theme, "km/h", "m");
+      browser.open("/circuits/" + newest);
+      browser.clickAt("[data-plan]", -100, 90);
+      browser.press("Light");
+      browser.set("[data-hour]", "2026-04-18T18:50");
+      browser.press("Look");
+      browser.see("[data-sun]");
+      save(browser.picture(), "circuit-" + theme);
+    }
+    browser.prefer("paper", "km/h", "m");
+    browser.open("/circuits/" + newest + "/walk");
+    browser.press("Begin the walk");
+    browser.see("textarea");
+    save(browser.picture(), "walk");
+    Path lap = Files.createTempFile("lap", ".gpx");
+    Files.writeString(lap, Laps.gpx(1.5));
+    browser.open("/circuits/new");
+    browser.chooseFile("input[data-take='circuit']", lap);
+    browser.see("[data-preview]");
+    save(browser.picture(), "import");
+    Files.delete(lap);
   }
 
   private static void take(Browser browser, String path, String there, String name)

@@ -1,6 +1,8 @@
 package marvek.core.circuit;
 
+import java.time.DateTimeException;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 import marvek.core.InvalidValueException;
@@ -28,13 +30,22 @@ public record CircuitEdits(
     Require.text("name", name, 120);
     Require.present("trackLimits", trackLimits);
     layout = layout == null ? "" : layout;
-    timeZone = timeZone == null ? "UTC" : timeZone;
+    timeZone = timeZone == null ? "UTC" : zone(timeZone);
     marks = copy(marks);
     kerbs = copy(kerbs);
     zones = copy(zones);
     hazards = copy(hazards);
     corners = copy(corners);
     widths = copy(widths);
+  }
+
+  private static String zone(String name) {
+    try {
+      return ZoneId.of(name).getId();
+    } catch (DateTimeException e) {
+      throw new InvalidValueException(
+          "timeZone", "(" + name + ") is not known: one such as Europe/London is expected");
+    }
   }
 
   private static <T> List<T> copy(List<T> list) {

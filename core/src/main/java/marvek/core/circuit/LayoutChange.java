@@ -22,6 +22,7 @@ public record LayoutChange(Kind kind, double fromM, double toM, String label, St
     MARK_CHANGED,
     MARK_NEW,
     LIMITS,
-    CORNER
+    CORNER,
+    DETAILS
   }
 }

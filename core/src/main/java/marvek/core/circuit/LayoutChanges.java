@@ -38,6 +38,7 @@ public final class LayoutChanges {
   /** All differences, in the order of the lap; empty where there are none. */
   public static List<LayoutChange> between(Circuit before, Circuit after) {
     LayoutChanges worker = new LayoutChanges(before, after);
+    worker.details();
     worker.line();
     worker.widths();
     worker.marks();
@@ -60,6 +61,23 @@ public final class LayoutChanges {
 
   private static String spelled(Enum<?> constant) {
     return constant.name().toLowerCase(Locale.ROOT).replace('_', ' ');
+  }
+
+  private void details() {
+    detail("called", before.name(), after.name());
+    detail("layout", before.layout(), after.layout());
+    detail("time zone", before.timeZone(), after.timeZone());
+  }
+
+  private void detail(String what, String old, String now) {
+    if (!old.equals(now)) {
+      add(
+          LayoutChange.Kind.DETAILS,
+          0,
+          0,
+          "",
+          what + " \"" + now + "\" instead of \"" + old + "\"");
+    }
   }
 
   private void line() {

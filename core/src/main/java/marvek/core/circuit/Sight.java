@@ -15,9 +15,6 @@ public final class Sight {
   /** Eyes of a seated driver above the road: 3.5 ft, AASHTO (from memory) [m]. */
   public static final double EYE_HEIGHT_M = 1.08;
 
-  /** What a mark without a height is taken as: paint on the road, a cover, a kerb's end. */
-  private static final double FLAT_HEIGHT_M = 0.05;
-
   /** So far beyond the white line nothing hides the view where nothing else is known (assumed). */
   static final double OPEN_VERGE_M = 12;
 
@@ -70,9 +67,24 @@ public final class Sight {
 
   private static final double WALL_HEIGHT_M = 1.0;
 
-  /** Height of the part of a mark that is looked for [m]. */
+  /**
+   * Height of the part of a mark that is looked for [m]; what is usual where nobody measured it.
+   */
   public static double topM(Mark mark) {
-    return mark.heightM() == null ? FLAT_HEIGHT_M : mark.heightM();
+    return mark.heightM() == null ? usualHeightM(mark.type()) : mark.heightM();
+  }
+
+  /** Heights that such things usually have (assumed, on the low side). */
+  private static double usualHeightM(MarkType type) {
+    return switch (type) {
+      case DISTANCE_BOARD, SIGN, MARSHAL_POST, ACCESS_ROAD, PARKED_VEHICLE -> 1.5;
+      case BRIDGE, BUILDING, TREE, LAMP, SIGNAL_LIGHT -> 5;
+      case BANNER, FENCE_END, WALL_END, TYRE_WALL_END, BUSH, OTHER -> 1;
+      case CONE -> 0.5;
+      case PAINT_LINE, KERB_START, KERB_END, GRASS_EDGE, SURFACE_CHANGE, PATCH, CREST, DRAIN ->
+          0.05;
+      case SHADOW, RUBBER -> 0.05;
+    };
   }
 
   /**

@@ -34,7 +34,7 @@ public final class TouchedPages {
     return switch (change.kind()) {
       case MARK_GONE, MARK_MOVED, MARK_CHANGED -> speaksOf(road, page, change);
       // Neither a new mark nor another name makes what is written wrong.
-      case MARK_NEW, CORNER -> false;
+      case MARK_NEW, CORNER, DETAILS -> false;
       default -> overlaps(road, page, change);
     };
   }

@@ -59,7 +59,9 @@ public class LayoutVersions {
     StoredCircuit stored = newest(id);
     CircuitEdits read = CircuitEditsJson.read(edits);
     List<LayoutChange> changes = changes(id, read);
-    stored.keepDraft(JsonFiles.write(CircuitEditsJson.write(read)));
+    // Edits that were all taken back are no draft.
+    boolean same = read.equals(CircuitEdits.of(base(id)));
+    stored.keepDraft(same ? null : JsonFiles.write(CircuitEditsJson.write(read)));
     repository.save(stored);
     return new DraftAnswer(changes);
   }

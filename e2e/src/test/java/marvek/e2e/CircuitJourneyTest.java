@@ -1,0 +1,262 @@
+package marvek.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import javax.imageio.ImageIO;
+import marvek.server.Scripts;
+import marvek.server.ServerTest;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.openqa.selenium.Keys;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.client.TestRestTemplate;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** A circuit brought in, marked, walked and changed, in a real browser. */
+@ServerTest
+class CircuitJourneyTest {
+  @LocalServerPort private int port;
+  @Autowired private TestRestTemplate http;
+  @TempDir private Path folder;
+  private Browser browser;
+  private Scripts scripts;
+
+  @BeforeEach
+  void start() {
+    browser = new Browser(port);
+    scripts = new Scripts(http);
+  }
+
+  @AfterEach
+  void end() {
+    browser.close();
+  }
+
+  private String newCircuit() {
+    return scripts
+        .upload("/api/circuits/import", "x.geojson", Scripts.demo("harrowfen-park.circuit.geojson"))
+        .body()
+        .path("id")
+        .asText();
+  }
+
+  private String newBook(String circuit) {
+    String car = scripts.get("/api/cars").body().at("/0/id").asText();
+    return scripts
+        .post("/api/books", Map.of("circuitId", circuit, "carId", car))
+        .body()
+        .path("id")
+        .asText();
+  }
+
+  /** A newcomer drives a lap, brings it in, marks it, and gets pages that speak in these marks. */
+  @Test
+  void fromADrivenLapToPagesThatSpeakInItsMarks() throws IOException {
+    Path lap = folder.resolve("lap.gpx");
+    Files.writeString(lap, Laps.gpx(1.5));
+    browser.open("/shelf");
+    browser.click("a[href='/circuits/new']");
+    browser.see("main ul");
+    browser.chooseFile("input[data-take='circuit']", lap);
+    browser.seeText("[data-preview]", "goes round");
+    assertThat(browser.text("[data-preview]"))
+        .contains("1.5 times")
+        .contains("lap 1 of 1 is used")
+        .contains("5 m to each side are assumed");
+    browser.type("input[aria-label='Name']", "Evening Park");
+    browser.seeText("[data-preview] h2", "Evening Park");
+    browser.type("input[aria-label^='Width left']", "6");
+    browser.seeText("[data-preview]", "Evening Park");
+    browser.click("[data-take-in]");
+    browser.see("[data-strip]");
+    String circuit = browser.path().replaceFirst("/circuits/", "");
+
+    // Five marks where the demo has its boards, by keyboard: pick the metre, add, name it.
+    double[] places = {312, 1264, 1920, 2328, 3198};
+    for (int i = 0; i < places.length; i++) {
+      goTo(places[i]);
+      browser.key("m");
+      browser.type("input[aria-label='Called']", "board " + (i + 1));
+    }
+    goTo(470);
+    browser.key("k");
+    browser.choose("select[aria-label='Use in the dry']", "TYRE");
+    goTo(3330);
+    browser.key("k");
+    browser.seeText("[data-draft]", "7 changes");
+    browser.seeText("[data-draft]", "saved");
+    browser.press("Keep");
+    browser.click("dialog button.btn-primary");
+    browser.seeNoMore("[data-draft]");
+    JsonNode kept = scripts.get("/api/circuits/" + circuit).body().get("edits");
+    assertThat(kept.get("marks")).hasSize(5);
+    assertThat(kept.get("kerbs")).hasSize(2);
+
+    String book = newBook(circuit);
+    browser.open("/books/" + book);
+    browser.see("table");
+    assertThat(browser.text("table")).contains("board 1").contains("board 5");
+  }
+
+  /** Types a station for the mark that is looked at: by the list, then by the keyboard. */
+  private void goTo(double station) {
+    browser.click("[data-strip]");
+    browser.key(Keys.HOME);
+    int hundreds = (int) (station / 100);
+    for (int k = 0; k < hundreds; k++) {
+      browser.key(Keys.PAGE_UP);
+    }
+    int tens = (int) ((station - 100 * hundreds) / 10);
+    for (int k = 0; k < tens; k++) {
+      browser.key(Keys.chord(Keys.SHIFT, Keys.ARROW_UP));
+    }
+    for (int k = 0; k < station - 100 * hundreds - 10 * tens; k++) {
+      browser.key(Keys.ARROW_UP);
+    }
+    browser.seeText("[data-readout] h2", Math.round(station) + " m");
+  }
+
+  @Test
+  void aMarkIsDraggedUndoneAndMovedByTheKeyboard() {
+    String circuit = newCircuit();
+    browser.open("/circuits/" + circuit);
+    browser.see("[data-strip]");
+    goTo(330);
+    browser.see("rect[data-hold='marks-1']");
+    // The second mark of the file, dragged up the road by a hundred pixels.
+    browser.drag("rect[data-hold='marks-1']", 0, -100);
+    browser.seeText("[data-draft]", "1 change");
+    browser.seeText("[data-draft]", "saved");
+    double dragged = station(circuit, 1);
+    assertThat(dragged).isBetween(350.0, 370.0);
+    browser.press("Undo");
+    browser.seeText("[data-draft]", "0 changes");
+    // Picked, it is moved by the keys; without anything picked the place looked at moves.
+    browser.clickAt("rect[data-hold='marks-1']", 0, 0);
+    browser.key(Keys.ARROW_UP, Keys.ARROW_UP, Keys.ARROW_UP);
+    browser.seeText("[data-draft]", "1 change");
+    browser.seeText("[data-draft]", "saved");
+    assertThat(station(circuit, 1)).isBetween(314.0, 317.0);
+    browser.key(Keys.DELETE);
+    browser.seeText("[data-draft]", "saved");
+    assertThat(scripts.get("/api/circuits/" + circuit).body().at("/draft/marks")).hasSize(42);
+    browser.press("Discard");
+    browser.seeNoMore("[data-draft]");
+  }
+
+  private double station(String circuit, int index) {
+    for (int k = 0; k < 40; k++) {
+      JsonNode draft = scripts.get("/api/circuits/" + circuit).body().get("draft");
+      if (!draft.isNull()) {
+        return draft.at("/marks/" + index + "/fromM").asDouble();
+      }
+      java.util.concurrent.locks.LockSupport.parkNanos(50_000_000);
+    }
+    throw new AssertionError("no draft was kept");
+  }
+
+  @Test
+  void aWalkBecomesALayoutVersionAndAPageIsToBeChecked() throws IOException {
+    String circuit = newCircuit();
+    String book = newBook(circuit);
+    browser.open("/circuits/" + circuit + "/walk");
+    browser.press("Begin the walk");
+    int items =
+        browser
+            .driver()
+            .findElements(org.openqa.selenium.By.cssSelector("main li .checkbox"))
+            .size();
+    assertThat(items).isGreaterThan(3);
+    browser.click("main li .checkbox");
+    browser.seeText("main", (items - 1) + " of " + items);
+
+    browser.see("textarea").sendKeys("yellow post: new beside the old board");
+    browser.type("input[aria-label^='Station']", "300");
+    Path photo = folder.resolve("post.png");
+    ImageIO.write(new BufferedImage(640, 480, BufferedImage.TYPE_INT_RGB), "png", photo.toFile());
+    browser.chooseFile("input[data-photo]", photo);
+    browser.press("Note it down");
+    browser.see("section[aria-label='Notes of this walk'] img");
+    browser.press("Make it a mark");
+    browser.seeText("[data-changes]", "yellow post at 300 m is new");
+
+    // On the circuit's own screen the board that the book speaks of is moved, too.
+    browser.open("/circuits/" + circuit);
+    browser.see("[data-strip]");
+    goTo(312);
+    browser.clickAt("rect[data-hold='marks-1']", 0, 0);
+    browser.key(Keys.chord(Keys.SHIFT, Keys.ARROW_UP));
+    browser.seeText("[data-draft]", "2 changes");
+    browser.seeText("[data-draft]", "saved");
+
+    browser.open("/circuits/" + circuit + "/walk");
+    browser.press("Finish the walk");
+    browser.seeText("dialog", "150 board moved by 10 m");
+    browser.click("dialog button.btn-primary");
+    browser.seeText("header", "layout version 4");
+
+    browser.open("/books/" + book);
+    browser.seeText("[data-layout-news]", "Layout version 4");
+    browser.press("Move the book to it");
+    browser.seeText("main", "To be checked on track");
+    browser.open("/books/" + book + "/corner/1");
+    browser.seeText("[data-check]", "150 board moved by 10 m");
+    browser.press("I have looked");
+    browser.seeNoMore("[data-check]");
+  }
+
+  /** The driver's own mark and words for a point stand on the page and in the next revision. */
+  @Test
+  void anotherMarkAndOwnWordsAreKept() {
+    String book = newBook(newCircuit());
+    browser.open("/books/" + book + "/corner/1");
+    browser.see("article details");
+    browser.click("article details summary");
+    browser.type("article details input", "as the pit wall ends");
+    browser.seeText("article ol", "as the pit wall ends");
+    browser.seeText("aside", "1 change");
+    browser.press("Keep as revision 2");
+    browser.see("dialog input").sendKeys("my own words");
+    browser.click("dialog button.btn-primary");
+    browser.seeNoMore("aside");
+    assertThat(
+            scripts
+                .get("/api/books/" + book + "/revisions/2")
+                .body()
+                .at("/pages/0/brake/target/text")
+                .asText())
+        .isEqualTo("as the pit wall ends");
+  }
+
+  @Test
+  void filesThatCannotBeSayWhatToDo() throws IOException {
+    List<String[]> bad = new ArrayList<>();
+    bad.add(
+        new String[] {
+          "<!DOCTYPE gpx [<!ENTITY x SYSTEM \"file:///etc/passwd\">]><gpx>&x;</gpx>",
+          "document type or an entity"
+        });
+    bad.add(new String[] {Laps.gpx(1).substring(0, 9000), "cut off"});
+    bad.add(new String[] {Laps.gpx(0.004), "a road needs at least 12"});
+    bad.add(new String[] {"<gpx version=\"1.1\"></gpx>", "no track and no route"});
+    browser.open("/circuits/new");
+    browser.see("h1");
+    for (int i = 0; i < bad.size(); i++) {
+      Path file = folder.resolve("bad" + i + ".gpx");
+      Files.writeString(file, bad.get(i)[0]);
+      browser.chooseFile("input[data-take='circuit']", file);
+      browser.seeText("[role='alert']", bad.get(i)[1]);
+      assertThat(browser.text("[role='alert']")).contains("Nothing was stored");
+    }
+  }
+}
