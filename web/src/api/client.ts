@@ -149,6 +149,11 @@ export const api = {
     answer<JobView>(http.DELETE('/api/jobs/{id}', { params: { path: { id } } })),
   importCircuit: (file: File, settings?: ImportSettings) =>
     upload<Imported>('/api/circuits/import', form(file, settings)),
+  importLayout: (id: string, file: File, settings: ImportSettings, reason: string) => {
+    const data = form(file, settings);
+    data.append('reason', reason);
+    return upload<{ id: string; version: number }>(`/api/circuits/${id}/versions/import`, data);
+  },
   importCar: (file: File) => upload<Imported>('/api/cars/import', form(file)),
   importBook: (file: File) => upload<{ id: string }>('/api/books/import', form(file)),
   previewCircuit: (file: File, settings: ImportSettings, signal: AbortSignal) =>

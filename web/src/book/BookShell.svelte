@@ -100,7 +100,27 @@
       <a class="btn btn-ghost" href={cardUrl} target="_blank" rel="noopener" data-card>
         <Printer size={18} /> Card
       </a>
-      <a class="btn btn-ghost" href="/api/books/{book.id}/export" download>Export</a>
+      <details class="dropdown dropdown-end">
+        <summary class="btn btn-ghost">Export</summary>
+        <ul
+          class="dropdown-content border-base-content bg-base-100 rounded-box z-20 w-64 border-2 p-2"
+        >
+          <li>
+            <a
+              class="btn btn-ghost w-full justify-start"
+              href="/api/books/{book.id}/export"
+              download>The whole book, JSON</a
+            >
+          </li>
+          <li>
+            <a
+              class="btn btn-ghost w-full justify-start"
+              href="/api/books/{book.id}/revisions/{book.base.revision.number}/points.gpx"
+              download>Action points, GPX</a
+            >
+          </li>
+        </ul>
+      </details>
     {/if}
     <button class="btn btn-ghost w-10 px-0" onclick={() => (keysShown = true)} aria-label="Keys"
       >?</button

@@ -4,9 +4,10 @@
   import { navigate } from '../router';
   import Header from '../ui/Header.svelte';
   import Problem from '../ui/Problem.svelte';
+  import Field from './Field.svelte';
   import ImportPreview from './ImportPreview.svelte';
   import ImportSettingsForm from './ImportSettingsForm.svelte';
-  import type { CircuitPreview, ImportSettings } from './types';
+  import type { CircuitPreview, CircuitSummary, ImportSettings } from './types';
 
   let file = $state.raw<File>();
   let settings = $state.raw<ImportSettings>({});
@@ -15,6 +16,13 @@
   let reading = $state(false);
   let storing = $state(false);
   let running: AbortController | undefined;
+  /** Circuit of which the file becomes the next layout version; empty for a new circuit. */
+  let place = $state('');
+  let circuits = $state.raw<CircuitSummary[]>([]);
+  api.circuits().then(
+    (list) => (circuits = list),
+    () => {},
+  );
 
   async function look(next: ImportSettings) {
     settings = next;
@@ -45,7 +53,9 @@
   async function take() {
     storing = true;
     try {
-      const { id } = await api.importCircuit(file!, settings);
+      const { id } = place
+        ? await api.importLayout(place, file!, settings, 'Surveyed anew')
+        : await api.importCircuit(file!, settings);
       await navigate('/circuits/:id', { params: { id } });
     } catch (e) {
       problem = (e as Failed).problem;
@@ -85,6 +95,16 @@
       />
       <div class="grid content-start gap-3">
         <ImportSettingsForm {preview} {settings} onchange={look} />
+        {#if circuits.length}
+          <Field label="Taken in as">
+            <select class="select h-10 w-52" aria-label="Taken in as" bind:value={place}>
+              <option value="">a new circuit</option>
+              {#each circuits as circuit (circuit.id)}
+                <option value={circuit.id}>next version of {circuit.name}</option>
+              {/each}
+            </select>
+          </Field>
+        {/if}
         <button
           class="btn btn-primary h-12"
           onclick={take}

@@ -9,7 +9,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import javax.imageio.ImageIO;
 import marvek.server.Scripts;
 import marvek.server.ServerTest;
@@ -52,11 +51,7 @@ class CircuitJourneyTest {
 
   private String newBook(String circuit) {
     String car = scripts.get("/api/cars").body().at("/0/id").asText();
-    return scripts
-        .post("/api/books", Map.of("circuitId", circuit, "carId", car))
-        .body()
-        .path("id")
-        .asText();
+    return scripts.newBook(circuit, car, "Trial");
   }
 
   /** A newcomer drives a lap, brings it in, marks it, and gets pages that speak in these marks. */

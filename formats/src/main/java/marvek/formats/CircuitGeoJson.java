@@ -31,6 +31,14 @@ public final class CircuitGeoJson {
 
   private static final double HINT_REACH_M = 12;
 
+  /** Zones are told by their clocks of this day. */
+  private static final Instant MODERN = Instant.parse("2020-01-01T00:00:00Z");
+
+  /**
+   * Some zones keep clocks that are this far from their sun, e.g. in the west of large countries.
+   */
+  private static final double FARTHEST_FROM_ZONE_H = 3.1;
+
   private final List<String> warnings = new ArrayList<>();
   private final List<Mark> marks = new ArrayList<>();
   private final List<Kerb> kerbs = new ArrayList<>();
@@ -79,7 +87,9 @@ public final class CircuitGeoJson {
       readFeature(feature);
     }
     corners.sort(java.util.Comparator.comparingDouble(DrawnCorner::fromM));
-    return new Imported<>(circuit(own, survey), warnings);
+    Circuit circuit = circuit(own, survey);
+    warnAboutPlace(circuit);
+    return new Imported<>(circuit, warnings);
   }
 
   private Road road(JsonPlace own, Survey survey) {
@@ -416,6 +426,26 @@ public final class CircuitGeoJson {
           corners);
     } catch (InvalidValueException e) {
       throw own.at(e.field()).error(e.getMessage() + ".");
+    }
+  }
+
+  /** Clocks that do not fit the longitude: as a rule latitude and longitude are swapped. */
+  private void warnAboutPlace(Circuit circuit) {
+    ZoneId zone = ZoneId.of(circuit.timeZone());
+    if (circuit.origin() == null || zone.getRules().isFixedOffset()) {
+      return;
+    }
+    int seconds = zone.getRules().getStandardOffset(MODERN).getTotalSeconds();
+    double hours = circuit.origin().lonDeg() / 15 - seconds / 3600.0;
+    if (Math.abs(Math.IEEEremainder(hours, 24)) > FARTHEST_FROM_ZONE_H) {
+      warnings.add(
+          String.format(
+              Locale.ROOT,
+              "The place, latitude %.3f° and longitude %.3f°, does not fit the time zone %s:"
+                  + " are latitude and longitude swapped? Positions are [longitude, latitude].",
+              circuit.origin().latDeg(),
+              circuit.origin().lonDeg(),
+              circuit.timeZone()));
     }
   }
 

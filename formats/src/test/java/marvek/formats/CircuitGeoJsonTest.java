@@ -287,4 +287,30 @@ class CircuitGeoJsonTest {
     assertThat(circuit.road().widthLeftAt(i) + circuit.road().widthRightAt(i))
         .isCloseTo(7, within(0.9));
   }
+
+  /** [latitude, longitude] is within range here, but five hours off the clocks of the circuit. */
+  @Test
+  void swappedCoordinatesAreSuspected() {
+    ObjectNode tree = DemoFiles.circuit();
+    tree.get("features")
+        .forEach(
+            feature -> {
+              JsonNode coordinates = feature.at("/geometry/coordinates");
+              if (coordinates.get(0).isArray()) {
+                coordinates.forEach(CircuitGeoJsonTest::swap);
+              } else {
+                swap(coordinates);
+              }
+            });
+    assertThat(CircuitGeoJson.read(tree).warnings())
+        .anyMatch(w -> w.contains("are latitude and longitude swapped?"));
+    assertThat(CircuitGeoJson.read(DemoFiles.circuit()).warnings()).isEmpty();
+  }
+
+  private static void swap(JsonNode position) {
+    ArrayNode array = (ArrayNode) position;
+    JsonNode first = array.get(0);
+    array.set(0, array.get(1));
+    array.set(1, first);
+  }
 }

@@ -30,29 +30,7 @@ class BookTest {
   }
 
   private String newBook() {
-    Scripts.Answer answer =
-        scripts.post(
-            "/api/books",
-            Map.of(
-                "circuitId", demo.path("circuitId").asText(),
-                "carId", demo.path("carId").asText(),
-                "name", "Trial"));
-    assertThat(answer.status().value()).isIn(201, 202);
-    return answer.status().value() == 201
-        ? answer.body().path("id").asText()
-        : resultOf(answer.body().path("job").asText());
-  }
-
-  private String resultOf(String job) {
-    for (int k = 0; k < 600; k++) {
-      JsonNode view = scripts.get("/api/jobs/" + job).body();
-      if (view.path("status").asText().equals("DONE")) {
-        assertThat(view.path("progress").asDouble()).isEqualTo(1);
-        return view.path("result").path("id").asText();
-      }
-      java.util.concurrent.locks.LockSupport.parkNanos(50_000_000);
-    }
-    throw new AssertionError("the job did not end");
+    return scripts.newBook(demo.path("circuitId").asText(), demo.path("carId").asText(), "Trial");
   }
 
   private static Map<String, Object> draft(int parent, Object ownValues) {

@@ -42,10 +42,7 @@ class LayoutTest {
   private Place newPlace() {
     String circuit = newCircuit();
     String car = scripts.get("/api/cars").body().at("/0/id").asText();
-    Scripts.Answer answer =
-        scripts.post("/api/books", Map.of("circuitId", circuit, "carId", car, "name", "Trial"));
-    assertThat(answer.status().value()).isEqualTo(201);
-    return new Place(circuit, answer.body().path("id").asText());
+    return new Place(circuit, scripts.newBook(circuit, car, "Trial"));
   }
 
   private ObjectNode edits(String circuit) {
@@ -359,5 +356,51 @@ class LayoutTest {
             scripts.download("/api/books/" + place.book() + "/revisions/1/points.gpx"),
             StandardCharsets.UTF_8);
     assertThat(points).contains("1 brake").contains("13 turn in");
+  }
+
+  /**
+   * A survey that is half a metre off over a stretch: everything along the road stays at its place.
+   */
+  @Test
+  void aNewSurveyIsTheNextVersionAndKeepsWhatStandsAlongTheRoad() {
+    Place place = newPlace();
+    String[] rows =
+        new String(
+                scripts.download("/api/circuits/" + place.circuit() + "/centreline.csv"),
+                StandardCharsets.UTF_8)
+            .split("\n");
+    // The CSV has no place on the earth: a line of GeoJSON with the same points has.
+    JsonNode tree =
+        JsonFiles.parse(scripts.download("/api/circuits/" + place.circuit() + "/circuit.geojson"));
+    ObjectNode line = JsonFiles.MAPPER.createObjectNode();
+    line.put("type", "Feature").putObject("properties");
+    line.set("geometry", tree.at("/features/0/geometry").deepCopy());
+    for (int i = 300; i < 330; i++) {
+      ArrayNode position = (ArrayNode) line.at("/geometry/coordinates/" + i);
+      double bulge = 0.8 * Math.sin(Math.PI * (i - 300) / 30);
+      position.set(1, JsonFiles.MAPPER.valueToTree(position.get(1).asDouble() + bulge / 111_200));
+    }
+    Scripts.Answer answer =
+        scripts.upload(
+            "/api/circuits/" + place.circuit() + "/versions/import",
+            "line.geojson",
+            JsonFiles.writeFile(line),
+            Map.of("reason", "surveyed anew"));
+    assertThat(answer.status().value()).as(answer.body().toString()).isEqualTo(201);
+    assertThat(rows).hasSize(939);
+    String next = answer.body().path("id").asText();
+    JsonNode view = scripts.get("/api/circuits/" + next).body();
+    assertThat(view.path("version").asInt()).isEqualTo(4);
+    assertThat(view.at("/edits/marks")).hasSize(43);
+    assertThat(answer.body().get("changes").toString())
+        .contains("GEOMETRY")
+        .doesNotContain("MARK_GONE");
+    assertThat(
+            scripts
+                .post("/api/books/" + place.book() + "/layout", Map.of("circuitId", next))
+                .body()
+                .get("checks")
+                .toString())
+        .contains("the road runs differently");
   }
 }

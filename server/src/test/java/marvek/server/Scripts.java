@@ -42,6 +42,27 @@ public record Scripts(TestRestTemplate http) {
     return answer(http.postForEntity(path, body, byte[].class));
   }
 
+  /** A new book, waited for where it takes longer than a second; its id. */
+  public String newBook(String circuitId, String carId, String name) {
+    Map<String, String> body = Map.of("circuitId", circuitId, "carId", carId, "name", name);
+    JsonNode answer = post("/api/books", body).body();
+    return answer.has("id")
+        ? answer.get("id").asText()
+        : resultOf(answer.path("job").asText()).path("id").asText();
+  }
+
+  /** What a job gave, once it is done. */
+  public JsonNode resultOf(String job) {
+    for (int k = 0; k < 600; k++) {
+      JsonNode view = get("/api/jobs/" + job).body();
+      if (view.path("status").asText().equals("DONE")) {
+        return view.get("result");
+      }
+      java.util.concurrent.locks.LockSupport.parkNanos(50_000_000);
+    }
+    throw new AssertionError("the job did not end");
+  }
+
   public Answer put(String path, Object body) {
     return answer(http.exchange(path, HttpMethod.PUT, new HttpEntity<>(body), byte[].class));
   }

@@ -73,6 +73,18 @@ class CircuitController {
         CircuitImport.read(file.getBytes(), file.getOriginalFilename(), said(settings)));
   }
 
+  @PostMapping(path = "/{id}/versions/import", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+  @ResponseStatus(HttpStatus.CREATED)
+  LayoutVersions.Kept importNext(
+      @PathVariable UUID id,
+      @RequestPart("file") MultipartFile file,
+      @RequestParam String reason,
+      @RequestParam(required = false) String settings)
+      throws IOException {
+    return versions.importNext(
+        id, file.getBytes(), file.getOriginalFilename(), said(settings), reason);
+  }
+
   private static ImportSettings said(String settings) {
     return settings == null || settings.isBlank()
         ? ImportSettings.NONE

@@ -13,9 +13,14 @@ import marvek.core.circuit.CircuitEdits;
 import marvek.core.circuit.LayoutChange;
 import marvek.core.circuit.LayoutChanges;
 import marvek.core.corner.CornerFinder;
+import marvek.core.page.ResurveyedCircuit;
+import marvek.core.page.StationMap;
 import marvek.formats.CircuitEditsJson;
 import marvek.formats.CircuitGeoJsonWriter;
+import marvek.formats.CircuitImport;
+import marvek.formats.ImportSettings;
 import marvek.formats.JsonFiles;
+import marvek.formats.LocalPlane;
 import marvek.server.problems.ConflictException;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -117,6 +122,36 @@ public class LayoutVersions {
     return asNext || use.isUsed(id)
         ? next(stored, edited, reason, validFrom, changes)
         : inPlace(stored, edited, changes);
+  }
+
+  /**
+   * Takes a file as the next layout version. What stood along the road stays at its places where
+   * the file has only a line.
+   */
+  @Transactional
+  public Kept importNext(
+      UUID id, byte[] bytes, String fileName, ImportSettings settings, String reason) {
+    StoredCircuit stored = newest(id);
+    if (stored.draft() != null) {
+      throw new ConflictException(
+          "The circuit has edits that are not kept yet: keep or discard them first.");
+    }
+    Circuit before = base(id);
+    Circuit read = CircuitImport.read(bytes, fileName, settings).circuit();
+    Circuit after =
+        read.marks().isEmpty() && read.kerbs().isEmpty() ? resurveyed(before, read) : read;
+    List<LayoutChange> changes = LayoutChanges.between(before, after);
+    return next(stored, after, reason, null, changes);
+  }
+
+  private static Circuit resurveyed(Circuit before, Circuit read) {
+    double[] shift = {0, 0};
+    if (before.origin() != null && read.origin() != null) {
+      LocalPlane plane = new LocalPlane(read.origin());
+      shift = plane.toPlane(before.origin().latDeg(), before.origin().lonDeg());
+    }
+    return ResurveyedCircuit.of(
+        before, read, StationMap.between(before.road(), read.road(), shift[0], shift[1]));
   }
 
   private Kept next(
