@@ -12,7 +12,7 @@
   }
   const { preview, settings, onstart }: Props = $props();
   const width = 620;
-  const height = 400;
+  const height = 330;
   let svg = $state<SVGSVGElement>();
   const road = $derived(preview.road);
   const frame = $derived(planFrame(road, width, height));
@@ -123,10 +123,4 @@
       <dd>{value}</dd>
     {/each}
   </dl>
-  {#if preview.warnings.length}
-    <h3 class="pt-3 text-lg font-semibold">To know</h3>
-    <ul class="list-disc pl-5" role="status">
-      {#each preview.warnings as warning (warning)}<li>{warning}</li>{/each}
-    </ul>
-  {/if}
 </section>

@@ -7,6 +7,7 @@
   import Field from './Field.svelte';
   import ImportPreview from './ImportPreview.svelte';
   import ImportSettingsForm from './ImportSettingsForm.svelte';
+  import { preferences } from '../units/preferences.svelte';
   import type { CircuitPreview, CircuitSummary, ImportSettings } from './types';
 
   let file = $state.raw<File>();
@@ -95,6 +96,16 @@
       />
       <div class="grid content-start gap-3">
         <ImportSettingsForm {preview} {settings} onchange={look} />
+        {#if preview.warnings.length}
+          <div>
+            <h2 class="text-xl font-bold">To know before</h2>
+            <ul class="list-disc pl-5 leading-snug" role="status">
+              {#each preview.warnings as warning (warning)}
+                <li>{preferences.inUnits(warning)}</li>
+              {/each}
+            </ul>
+          </div>
+        {/if}
         {#if circuits.length}
           <Field label="Taken in as">
             <select class="select h-10 w-52" aria-label="Taken in as" bind:value={place}>

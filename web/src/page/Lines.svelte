@@ -130,10 +130,8 @@
     )}{p.trailBrake && p.trailBrake.atTurnIn_pct >= 1
       ? `, ${Math.round(p.trailBrake.atTurnIn_pct)} % still on`
       : ''}.
-    {#snippet more()}
-      {@render cautions(p.turnIn.target)}
-      <MarkChoice point="turnIn" target={p.turnIn.target} choices={p.turnIn.choices} />
-    {/snippet}
+    <MarkChoice point="turnIn" target={p.turnIn.target} choices={p.turnIn.choices} />
+    {#snippet more()}{@render cautions(p.turnIn.target)}{/snippet}
   </Line>
   {#if p.trailBrake}
     <Line letter="R" shape="frame" title="Release" fields={['trailBrake.release_m']}>

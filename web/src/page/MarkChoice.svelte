@@ -25,7 +25,7 @@
 </script>
 
 <details class="inline-block">
-  <summary class="link decoration-dotted">another mark</summary>
+  <summary class="link decoration-dotted">other marks</summary>
   <div class="border-base-300 my-1 rounded border p-2">
     {#each choices as choice (choice.mark)}
       <button class="btn mr-1 mb-1 font-normal" onclick={() => choose(choice.mark)}>

@@ -47,7 +47,9 @@ class Preferences {
   /** A remark of the model, which speaks in metres and km/h, in the units chosen. */
   inUnits(text: string): string {
     return text
-      .replace(/(\d+) m\b/g, (_, metres) => this.lengthText(Number(metres)))
+      .replace(/(\d+(?:\.\d+)?) m\b/g, (_, metres: string) =>
+        metres.includes('.') ? this.acrossText(Number(metres)) : this.lengthText(Number(metres)),
+      )
       .replace(/(\d+) km\/h/g, (_, kmh) => this.speedText(Number(kmh) / 3.6));
   }
 

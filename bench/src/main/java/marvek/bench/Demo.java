@@ -13,6 +13,11 @@ import marvek.formats.JsonFiles;
 final class Demo {
   private Demo() {}
 
+  /** The road course, 36.6 km at 2 m with 149 corners. */
+  static byte[] roadCourseFile() {
+    return file("skarrow-round.circuit.geojson");
+  }
+
   static byte[] circuitFile() {
     return file("harrowfen-park.circuit.geojson");
   }

@@ -70,7 +70,7 @@ class Screenshots {
     browser.press("Begin the walk");
     browser.see("textarea");
     save(browser.picture(), "walk");
-    Path lap = Files.createTempFile("lap", ".gpx");
+    Path lap = Files.createTempDirectory("lap").resolve("evening-lap.gpx");
     Files.writeString(lap, Laps.gpx(1.5));
     browser.open("/circuits/new");
     browser.chooseFile("input[data-take='circuit']", lap);
