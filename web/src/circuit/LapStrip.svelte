@@ -7,7 +7,7 @@
   import { preferences } from '../units/preferences.svelte';
   import { useCircuit } from './circuit-state.svelte';
   import { dragged, pointIn, type Grip } from './dragging';
-  import { holds, SHOWN_M, stationTicks, windowAround, type Hold } from './lap-strip';
+  import { atHand, holds, SHOWN_M, stationTicks, windowAround, type Hold } from './lap-strip';
   import type { CircuitEdits } from './types';
 
   interface Props {
@@ -33,8 +33,10 @@
     }
   });
 
+  const bucket = $derived(Math.round(centre / 200) * 200);
+  const here = $derived(atHand(trace, bucket));
   const frame = $derived(
-    frameOf(trace, windowAround(trace, centre), { width, height, left: 186, right: 116 }),
+    frameOf(here, windowAround(trace, centre), { width, height, left: 186, right: 116 }),
   );
   provideFrame(() => frame);
   const spoken = $derived(

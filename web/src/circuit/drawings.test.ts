@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { frameOf } from '../strip/frame';
 import { testTrace } from '../test-lap';
-import { holds, SHOWN_M, stationTicks, windowAround } from './lap-strip';
+import { atHand, holds, SHOWN_M, stationTicks, windowAround } from './lap-strip';
 import { nearest, outline, planFrame, stretch, uncovered } from './plan';
 import type { CircuitEdits } from './types';
 
@@ -88,6 +88,15 @@ describe('the strip of the lap', () => {
     expect(board.x + board.width).toBeLessThanOrEqual(frame.leftMargin);
     const oak = found.find((h) => h.name === 'old oak')!;
     expect(oak.x).toBeGreaterThanOrEqual(frame.rightMargin);
+  });
+
+  it('keeps only what is near at hand, over the line too', () => {
+    const long = { ...road, length_m: 5000 };
+    const labels = (centre: number) => atHand(long, centre).marks.map((m) => m.label);
+    expect(labels(200)).toEqual(['100 board', 'old oak', 'footbridge', 'far post']);
+    expect(labels(1000)).toEqual(['far post']);
+    expect(labels(4800)).toEqual(['100 board', 'old oak', 'footbridge']);
+    expect(labels(2500)).toEqual([]);
   });
 
   it('counts its metres anew after the line', () => {

@@ -1,11 +1,40 @@
+import type { Trace } from '../api/types';
 import type { StripFrame } from '../strip/frame';
 import { edgesAt } from '../strip/geometry';
+import { ahead } from '../strip/lap-axis';
 import { overlap } from '../strip/window';
 import { nameOf, type Selection, type Thing, type ThingKind } from './edits';
 import type { CircuitEdits } from './types';
 
 /** Length of road that the strip of a circuit shows at once [m]. */
 export const SHOWN_M = 320;
+
+/** Stretch around the window whose things are kept at hand while it is scrolled [m]. */
+const AT_HAND_M = 600;
+
+/**
+ * The lap with only the things near a place: of a long one most are far away, and need not be looked
+ * through for each frame.
+ */
+export function atHand(trace: Trace, centre: number): Trace {
+  const from = centre - AT_HAND_M;
+  const near = <T extends { fromM: number; toM: number }>(things: T[]) =>
+    things.filter((thing) => {
+      const length = ahead(trace, thing.fromM, thing.toM);
+      const d = thing.fromM - from;
+      const start = trace.closed
+        ? d - trace.length_m * Math.round((d - AT_HAND_M) / trace.length_m)
+        : d;
+      return start <= 2 * AT_HAND_M && start + length >= 0;
+    });
+  return {
+    ...trace,
+    marks: near(trace.marks),
+    kerbs: near(trace.kerbs),
+    zones: near(trace.zones),
+    hazards: near(trace.hazards),
+  };
+}
 
 /** Where a thing can be taken hold of on the strip [px]. */
 export interface Hold {
