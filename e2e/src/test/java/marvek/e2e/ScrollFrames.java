@@ -4,16 +4,23 @@ import java.util.List;
 import marvek.server.Scripts;
 import marvek.server.ServerTest;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.client.TestRestTemplate;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
 /**
  * Measures the frames while the strip of the road course is scrolled by the wheel, and the first
- * view of its book. Not one of the tests: run it with {@code -Dtest=ScrollFrames}; it prints.
+ * view of its book, for docs/performance.md. Not a test: run with {@code -Dtest=ScrollFrames
+ * -Dbench=true}.
  */
 @ServerTest
+@EnabledIfSystemProperty(named = "bench", matches = "true")
 class ScrollFrames {
+  private static final Logger LOG = LoggerFactory.getLogger(ScrollFrames.class);
+
   private static final String SCROLL =
       """
       const done = arguments[0];
@@ -48,20 +55,18 @@ class ScrollFrames {
       browser.see("[data-strip]");
       @SuppressWarnings("unchecked")
       List<Number> frames = (List<Number>) browser.driver().executeAsyncScript(SCROLL);
-      System.out.printf(
-          "strip of the road course, scrolled for 5 s: %d frames, median %.1f ms, 95 %% below %.1f ms,"
-              + " longest %.1f ms%n",
+      LOG.warn(
+          "strip scrolled for 5 s: {} frames, median {} ms, 95 % below {} ms, longest {} ms",
           frames.size(),
-          frames.get(frames.size() / 2).doubleValue(),
-          frames.get(frames.size() * 95 / 100).doubleValue(),
-          frames.get(frames.size() - 1).doubleValue());
+          frames.get(frames.size() / 2),
+          frames.get(frames.size() * 95 / 100),
+          frames.get(frames.size() - 1));
     }
     for (int view = 0; view < 5; view++) {
       try (Browser browser = new Browser(port)) {
         browser.open("/books/" + book);
         browser.see("table");
-        System.out.printf(
-            "first view of the road course's book: %.0f ms%n", browser.largestPaintMillis());
+        LOG.warn("first view of the road course's book: {} ms", browser.largestPaintMillis());
       }
     }
   }
