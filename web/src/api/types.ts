@@ -33,6 +33,14 @@ export interface Edge {
   useWet?: KerbUse;
 }
 
+export interface Stakes {
+  brake5mEarly_s?: number;
+  apex2kmhSlower_s?: number;
+  throttle10mLate_s?: number;
+  apexHalfMetreOff_s?: number;
+  exit1kmhSlower_s?: number;
+}
+
 export interface CornerPage {
   corner: number;
   name: string;
@@ -57,6 +65,8 @@ export interface CornerPage {
   throttle: { first_m?: number; first_pct?: number; full_m?: number };
   exit: { trackOut_m: number; offset_m: number; speed_mps: number };
   time_s: number;
+  /** Seconds a lap that the usual slips cost here; what cannot be slipped is absent. */
+  stakes?: Stakes;
   lowest: { at_m: number; speed_mps: number };
   sources: Record<string, Source>;
   confidence?: number;

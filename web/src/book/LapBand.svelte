@@ -3,6 +3,7 @@
   import { spread } from '../strip/labels';
   import { speedIn, whole } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
+  import { weight } from './stakes';
   import { bandFrame, bandGround, bandLine, bandRoad, bandWedge, cornerSpan } from './lap-band';
 
   interface Props {
@@ -22,6 +23,7 @@
       frame.width,
     ),
   );
+  const heaviest = $derived(Math.max(0.01, ...view.revision.pages.map(weight)));
   const kilometres = $derived(
     Array.from({ length: Math.ceil(view.trace.length_m / 500) }, (_, i) => i * 500),
   );
@@ -93,11 +95,18 @@
         <line
           x1={tabs[i]}
           x2={span.mid}
-          y1="42"
+          y1="49"
           y2={y - 22}
           stroke="var(--quiet)"
           stroke-width="0.8"
         />
+        <rect
+          x={tabs[i] - 13}
+          y="43"
+          width={(26 * weight(page)) / heaviest}
+          height="4"
+          fill="var(--ink)"><title>at stake: {weight(page).toFixed(2)} s a lap</title></rect
+        >
         <rect
           x={tabs[i] - 13}
           y="1"
@@ -132,7 +141,7 @@
         class="quiet"
       >
         {s === 0
-          ? `start · ${preferences.speed} lowest in each corner`
+          ? `start · ${preferences.speed} lowest in each corner; the bar is what is at stake`
           : s % 1000 === 0
             ? preferences.lengthText(s)
             : ''}

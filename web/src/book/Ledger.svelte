@@ -6,11 +6,17 @@
   import { speedIn, whole } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
   import { useBook } from './book-state.svelte';
+  import { weight } from './stakes';
 
   let { pointed = $bindable() }: { pointed: number } = $props();
+  let byStakes = $state(false);
 
   const book = useBook();
   const view = $derived(book.view!);
+  const most = $derived(Math.max(0.01, ...view.revision.pages.map(weight)));
+  const rows = $derived(
+    byStakes ? [...view.revision.pages].sort((a, b) => weight(b) - weight(a)) : view.revision.pages,
+  );
   const toCheck = $derived(new Set(book.checks.map((c) => c.corner)));
   const length = $derived((m: number) => preferences.lengthText(m));
   const isOwn = (page: CornerPage, fields: string[]) =>
@@ -50,10 +56,18 @@
       <th>apex kerb</th>
       <th>drive</th>
       <th class="text-right">time, s</th>
+      <th class="w-28 text-right">
+        <button
+          class="link min-h-8 decoration-dotted"
+          aria-pressed={byStakes}
+          title={byStakes ? 'in the order of the lap' : 'what slips cost most first'}
+          onclick={() => (byStakes = !byStakes)}>{byStakes ? '▼ ' : ''}at stake, s</button
+        >
+      </th>
     </tr>
   </thead>
   <tbody>
-    {#each view.revision.pages as page (page.corner)}
+    {#each rows as page (page.corner)}
       <tr
         class="border-base-300 hover:bg-base-200 h-10 cursor-pointer border-b"
         onclick={() => open(page)}
@@ -91,6 +105,15 @@
           >{drive(page)} {@render own(page, ['throttle.first_m', 'throttle.full_m'])}</td
         >
         <td class="text-right">{page.time_s.toFixed(2)}</td>
+        <td class="text-right" data-stake>
+          <span class="flex items-center justify-end gap-1.5">
+            <span
+              class="bg-base-content inline-block h-2.5"
+              style:width="{(44 * weight(page)) / most}px"
+            ></span>
+            {weight(page).toFixed(2)}
+          </span>
+        </td>
       </tr>
     {/each}
   </tbody>

@@ -3,6 +3,7 @@
   import type { Snippet } from 'svelte';
   import type { OwnField } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
+  import { cost } from '../book/stakes';
   import PlateShape from '../strip/PlateShape.svelte';
   import type { Plate } from '../strip/plates';
   import SourceTag from '../ui/SourceTag.svelte';
@@ -17,11 +18,13 @@
     fields?: OwnField[];
     /** Name under which the page says whose its mark is. */
     tagged?: string;
+    /** What a slip here costs [s a lap], and which slip that is. */
+    slip?: { words: string; seconds: number | undefined };
     children: Snippet;
     /** A quieter second sentence. */
     more?: Snippet;
   }
-  const { letter, shape, title, fields = [], tagged, children, more }: Props = $props();
+  const { letter, shape, title, fields = [], tagged, slip, children, more }: Props = $props();
 
   const book = useBook();
   const page = usePage();
@@ -56,6 +59,12 @@
       </p>
     {/each}
   </div>
+  {#if slip?.seconds !== undefined}
+    <p class="figures w-[4.6rem] shrink-0 self-center text-right leading-tight" data-slip>
+      <span class="text-neutral block text-sm">{slip.words}</span>
+      <strong class="text-lg">{cost(slip.seconds)}</strong>
+    </p>
+  {/if}
   {#if source}
     <button
       class="btn btn-ghost w-10 self-center px-0"

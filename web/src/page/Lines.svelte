@@ -27,6 +27,9 @@
   const speed = $derived((mps: number) => preferences.speedText(mps));
   const length = $derived((m: number) => preferences.lengthText(m));
   const across = $derived((m: number) => preferences.acrossText(m));
+  /** A difference in speed, given in km/h as the stakes are worked out. */
+  const slower = (kmh: number) =>
+    `${Number(speedIn(kmh / 3.6, preferences.speed).toFixed(1))} ${preferences.speed}`;
   const own = (field: OwnField) => (p.sources[field] ?? 'model') !== 'model';
   const set = (field: OwnField, value: number) => book.setOwn(p.corner, field, value);
 
@@ -60,6 +63,7 @@
     title="Brake"
     fields={['brake.at_m', 'brake.initial_pct', 'brake.mark', 'brake.words']}
     tagged="brake.target"
+    slip={{ words: `${length(5)} early`, seconds: p.stakes?.brake5mEarly_s }}
   >
     {#if p.brake.at_m !== undefined}
       {#if p.brake.target?.own}<strong>{p.brake.target.own}</strong>:{/if}
@@ -152,6 +156,7 @@
     shape="ring"
     title={p.apexes.length > 1 ? 'Apexes' : 'Apex'}
     fields={['apexes.speed_mps']}
+    slip={{ words: `${slower(2)} slower`, seconds: p.stakes?.apex2kmhSlower_s }}
   >
     {#each p.apexes as a, i (i)}{i > 0 ? ', then ' : ''}{a.kind}, {across(
         toEdge(a.at_m, a.offset_m, p.direction),
@@ -167,7 +172,12 @@
     />
     at the slowest.
   </Line>
-  <Line letter="K" shape="plain" title="Kerbs">
+  <Line
+    letter="K"
+    shape="plain"
+    title="Kerbs"
+    slip={{ words: `${across(0.5)} off it`, seconds: p.stakes?.apexHalfMetreOff_s }}
+  >
     entry: {KERB_USE[p.kerbs.entry]} · apex: <strong>{KERB_USE[p.kerbs.apex]}</strong> · exit:
     <strong>{KERB_USE[p.kerbs.exit]}</strong>.
     {#snippet more()}
@@ -185,6 +195,7 @@
       shape="triangle"
       title="Drive"
       fields={['throttle.first_m', 'throttle.full_m']}
+      slip={{ words: `${length(10)} late`, seconds: p.stakes?.throttle10mLate_s }}
     >
       <Place
         field="throttle.first_m"
@@ -203,7 +214,12 @@
       {:else}.{/if}
     </Line>
   {/if}
-  <Line letter="E" shape="plain" title="Exit">
+  <Line
+    letter="E"
+    shape="plain"
+    title="Exit"
+    slip={{ words: `${slower(1)} slower`, seconds: p.stakes?.exit1kmhSlower_s }}
+  >
     {across(toEdge(p.exit.trackOut_m, p.exit.offset_m, outside))} from the {outside} line,
     <strong>{speed(p.exit.speed_mps)}</strong>.
     {#snippet more()}Metres from a line are those of the car's middle.{/snippet}

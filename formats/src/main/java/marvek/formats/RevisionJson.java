@@ -12,6 +12,7 @@ import marvek.core.page.LineChoice;
 import marvek.core.page.MarkReference;
 import marvek.core.page.OwnValues;
 import marvek.core.page.Reference;
+import marvek.core.page.Stakes;
 
 /** Writes a revision of a book: its conditions, its lap and the page of each corner. */
 public final class RevisionJson {
@@ -28,8 +29,17 @@ public final class RevisionJson {
       List<OwnValues> own,
       int layoutVersion) {}
 
-  /** The revision as the book format has it. */
+  /** The revision as the book format has it, without stakes. */
   public static ObjectNode write(Header header, Reference reference) {
+    return write(header, reference, List.of());
+  }
+
+  /**
+   * The revision as the book format has it.
+   *
+   * @param stakes one for each page, or none at all
+   */
+  public static ObjectNode write(Header header, Reference reference, List<Stakes> stakes) {
     ObjectNode node = JsonFiles.MAPPER.createObjectNode();
     node.put("number", header.number());
     if (header.parent() == null) {
@@ -49,13 +59,13 @@ public final class RevisionJson {
     lap.put("modelTime_s", rounded(reference.modelLap().timeS(), 4));
     node.set("ownValues", OwnValuesJson.write(header.own()));
     ArrayNode pages = node.putArray("pages");
-    for (CornerPage page : reference.pages()) {
-      pages.add(page(page));
+    for (int i = 0; i < reference.pages().size(); i++) {
+      pages.add(page(reference.pages().get(i), i < stakes.size() ? stakes.get(i) : null));
     }
     return node;
   }
 
-  private static ObjectNode page(CornerPage p) {
+  private static ObjectNode page(CornerPage p, Stakes stakes) {
     ObjectNode node = JsonFiles.MAPPER.createObjectNode();
     node.put("corner", p.corner()).put("name", p.name());
     node.put("direction", JsonPlace.spelled(p.direction()));
@@ -94,12 +104,29 @@ public final class RevisionJson {
     node.putObject("lowest")
         .put("at_m", metres(p.lowestSpeedAtM()))
         .put("speed_mps", speed(p.lowestSpeedMps()));
+    if (stakes != null) {
+      stakes(node.putObject("stakes"), stakes);
+    }
     sources(node.putObject("sources"), p);
     if (p.confidence() != null) {
       node.put("confidence", p.confidence());
     }
     node.put("notes", p.notes()).put("wayOut", p.wayOut());
     return node;
+  }
+
+  private static void stakes(ObjectNode node, Stakes s) {
+    seconds(node, "brake5mEarly_s", s.brake5mEarlyS());
+    seconds(node, "apex2kmhSlower_s", s.apex2kmhSlowerS());
+    seconds(node, "throttle10mLate_s", s.throttle10mLateS());
+    seconds(node, "apexHalfMetreOff_s", s.apexHalfMetreOffS());
+    seconds(node, "exit1kmhSlower_s", s.exit1kmhSlowerS());
+  }
+
+  private static void seconds(ObjectNode node, String name, Double value) {
+    if (value != null) {
+      node.put(name, rounded(value, 4));
+    }
   }
 
   private static void brake(ObjectNode node, CornerPage.Brake brake) {

@@ -104,6 +104,15 @@ public record Reference(
     return new Reference(basis.path(), modelLap, lap, basis.corners(), modelPages, pages, remarks);
   }
 
+  /**
+   * What slips cost in each corner of the model's own lap, in the order of the corners: own values
+   * do not change it.
+   */
+  public static List<Stakes> stakes(Basis basis, Conditions conditions) {
+    Reference model = on(basis, conditions, List.of());
+    return StakesRun.of(model.modelLap(), model.modelPages(), basis.circuit().zones());
+  }
+
   /** The marks of a circuit as they are seen on a lap, in the light of the conditions' hour. */
   public static MarkChooser marks(Basis basis, Conditions conditions, Lap lap) {
     Light light = Light.of(basis.circuit(), lap.path().road(), conditions).orElse(null);

@@ -2,6 +2,7 @@ package marvek.core.profile;
 
 import java.util.List;
 import marvek.core.circuit.Path;
+import marvek.core.conditions.Conditions;
 import marvek.core.vehicle.Vehicle;
 
 /** A solved lap: speed, forces, gears and time at each sample of its path. Immutable. */
@@ -23,7 +24,10 @@ public final class Lap {
   private final boolean[] shifting;
   private final boolean[] heldByCrest;
   private final int[] gear;
-  private final List<GearPlan.Change> changes;
+  private final GearPlan plan;
+  private final ForceModel forces;
+  private final Vehicle vehicle;
+  private final Conditions conditions;
   private final boolean converged;
 
   Lap(
@@ -31,6 +35,7 @@ public final class Lap {
       ForceModel forces,
       Driveline driveline,
       Vehicle vehicle,
+      Conditions conditions,
       GearPlan plan,
       double[] w,
       double[] limitW,
@@ -41,7 +46,10 @@ public final class Lap {
     this.mass = forces.massKg();
     this.maxBrake = vehicle.brakes().maxForceN();
     this.converged = converged;
-    this.changes = plan.changes();
+    this.plan = plan;
+    this.forces = forces;
+    this.vehicle = vehicle;
+    this.conditions = conditions;
     v = new double[n];
     limit = new double[n];
     time = new double[n + 1];
@@ -190,7 +198,23 @@ public final class Lap {
   }
 
   public List<GearPlan.Change> gearChanges() {
-    return changes;
+    return plan.changes();
+  }
+
+  GearPlan plan() {
+    return plan;
+  }
+
+  ForceModel forces() {
+    return forces;
+  }
+
+  public Vehicle vehicle() {
+    return vehicle;
+  }
+
+  public Conditions conditions() {
+    return conditions;
   }
 
   /** Whether the closed lap's speed at its start agreed with that at its end. */

@@ -22,6 +22,7 @@ public final class SpeedProfile {
   private final ForceModel forces;
   private final Driveline driveline;
   private final Vehicle vehicle;
+  private final Conditions conditions;
   private final ProfileOptions options;
   private final double[] limit;
   private final double[] gripLimit;
@@ -33,6 +34,7 @@ public final class SpeedProfile {
   private SpeedProfile(Path path, Vehicle vehicle, Conditions conditions, ProfileOptions options) {
     this.path = path;
     this.vehicle = vehicle;
+    this.conditions = conditions;
     this.options = options;
     this.forces = new ForceModel(path, vehicle, conditions);
     this.driveline = new Driveline(vehicle);
@@ -67,7 +69,7 @@ public final class SpeedProfile {
     driveForward(Acceleration.bestGear(forces, driveline, options), braking);
     GearPlan plan = GearSearch.choose(path, forces, driveline, vehicle, options, w, braking, start);
     driveForward(Acceleration.inGears(forces, driveline, options, plan), limitedByGears(plan));
-    return new Lap(path, forces, driveline, vehicle, plan, w, limit, converged);
+    return new Lap(path, forces, driveline, vehicle, conditions, plan, w, limit, converged);
   }
 
   private void lateralLimit() {

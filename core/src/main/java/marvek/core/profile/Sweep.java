@@ -51,12 +51,10 @@ final class Sweep {
    */
   double run(int start, double startW, double[] cap, double[] w) {
     w[start] = Math.min(startW, cap[start]);
-    int n = path.size();
     int i = start;
     for (int k = 0; k < path.elements(); k++) {
-      int to = forward ? (i + 1 == n ? 0 : i + 1) : (i == 0 ? n - 1 : i - 1);
-      double ds = path.elementAt(forward ? i : to);
-      double next = step(i, to, ds, w[i], cap[to]);
+      int to = neighbour(i);
+      double next = stepTo(i, to, w[i], cap[to]);
       if (to == start) {
         return next;
       }
@@ -64,6 +62,30 @@ final class Sweep {
       i = to;
     }
     return w[start];
+  }
+
+  /**
+   * Runs along a part of the path from a sample whose speed is given.
+   *
+   * @param count number of elements, fewer than the path has
+   * @param w holds the square of the speed at the start, receives those of the samples after it
+   */
+  void runPart(int start, int count, double[] cap, double[] w) {
+    int i = start;
+    for (int k = 0; k < count; k++) {
+      int to = neighbour(i);
+      w[to] = stepTo(i, to, w[i], cap[to]);
+      i = to;
+    }
+  }
+
+  private int neighbour(int i) {
+    int n = path.size();
+    return forward ? (i + 1 == n ? 0 : i + 1) : (i == 0 ? n - 1 : i - 1);
+  }
+
+  private double stepTo(int from, int to, double w0, double cap) {
+    return step(from, to, path.elementAt(forward ? from : to), w0, cap);
   }
 
   /** Heun's method, second order; implicit where the ellipse is steep. */

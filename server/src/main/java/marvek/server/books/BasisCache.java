@@ -1,12 +1,14 @@
 package marvek.server.books;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.DoubleConsumer;
 import marvek.core.conditions.Conditions;
 import marvek.core.page.LineChoice;
 import marvek.core.page.Reference;
+import marvek.core.page.Stakes;
 import marvek.server.cars.Cars;
 import marvek.server.circuits.CircuitChanged;
 import marvek.server.circuits.Circuits;
@@ -24,15 +26,20 @@ class BasisCache {
 
   private final Circuits circuits;
   private final Cars cars;
-  private final Map<Key, Reference.Basis> kept =
-      new LinkedHashMap<>(16, 0.75f, true) {
-        private static final long serialVersionUID = 1L;
+  private final Map<Key, Reference.Basis> kept = recent();
 
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Key, Reference.Basis> eldest) {
-          return size() > KEPT;
-        }
-      };
+  private final Map<StakesKey, List<Stakes>> keptStakes = recent();
+
+  private static <K, V> Map<K, V> recent() {
+    return new LinkedHashMap<>(16, 0.75f, true) {
+      private static final long serialVersionUID = 1L;
+
+      @Override
+      protected boolean removeEldestEntry(Map.Entry<K, V> eldest) {
+        return size() > KEPT;
+      }
+    };
+  }
 
   BasisCache(Circuits circuits, Cars cars) {
     this.circuits = circuits;
@@ -61,6 +68,37 @@ class BasisCache {
       kept.put(key, basis);
     }
     return basis;
+  }
+
+  /** What slips cost on a basis in some conditions; worked out once for both. */
+  List<Stakes> stakes(Reference.Basis basis, Conditions conditions) {
+    StakesKey key = new StakesKey(basis, conditions);
+    synchronized (keptStakes) {
+      List<Stakes> known = keptStakes.get(key);
+      if (known != null) {
+        return known;
+      }
+    }
+    List<Stakes> stakes = Reference.stakes(basis, conditions);
+    synchronized (keptStakes) {
+      keptStakes.put(key, stakes);
+    }
+    return stakes;
+  }
+
+  /** A basis is itself only: the same circuit read again is another one. */
+  private record StakesKey(Reference.Basis basis, Conditions conditions) {
+    @Override
+    public boolean equals(Object other) {
+      return other instanceof StakesKey key
+          && key.basis == basis
+          && key.conditions.equals(conditions);
+    }
+
+    @Override
+    public int hashCode() {
+      return 31 * System.identityHashCode(basis) + conditions.hashCode();
+    }
   }
 
   @EventListener

@@ -113,8 +113,10 @@ public class Books {
             draft.line(),
             share -> progress.at(0.1 + 0.7 * share));
     progress.at(0.8);
+    Reference reference = Reference.on(basis, draft.conditions(), draft.own());
+    progress.at(0.85);
     ObjectNode document =
-        RevisionJson.write(header, Reference.on(basis, draft.conditions(), draft.own()));
+        RevisionJson.write(header, reference, bases.stakes(basis, draft.conditions()));
     progress.at(0.95);
     return transaction.execute(
         status -> {
@@ -132,11 +134,6 @@ public class Books {
   private String defaultName(UUID circuitId, String carName) {
     String name = circuits.facts(circuitId).name() + " · " + carName;
     return name.substring(0, Math.min(120, name.length()));
-  }
-
-  private Reference reference(UUID circuitId, UUID carId, Draft draft) {
-    Reference.Basis basis = bases.get(circuitId, carId, draft.conditions(), draft.line());
-    return Reference.on(basis, draft.conditions(), draft.own());
   }
 
   private Reference.Basis basis(Book book, Draft draft) {
@@ -265,7 +262,10 @@ public class Books {
             draft.own(),
             basis.circuit().layoutVersion());
     return new Computed(
-        RevisionJson.write(header, reference), reference, basis, draft.conditions());
+        RevisionJson.write(header, reference, bases.stakes(basis, draft.conditions())),
+        reference,
+        basis,
+        draft.conditions());
   }
 
   /**
@@ -278,7 +278,8 @@ public class Books {
     Require.text("reason", reason, 500);
     Book book = book(bookId);
     revisionOf(bookId, parent);
-    Reference reference = reference(book.circuitId(), book.carId(), draft);
+    Reference.Basis basis = basis(book, draft);
+    Reference reference = Reference.on(basis, draft.conditions(), draft.own());
     int number = parent + 1;
     RevisionJson.Header header =
         new RevisionJson.Header(
@@ -290,7 +291,8 @@ public class Books {
             draft.line(),
             draft.own(),
             circuits.facts(book.circuitId()).version());
-    ObjectNode document = RevisionJson.write(header, reference);
+    ObjectNode document =
+        RevisionJson.write(header, reference, bases.stakes(basis, draft.conditions()));
     try {
       return transaction.execute(status -> store(bookId, header, book.circuitId(), document));
     } catch (DataIntegrityViolationException e) {

@@ -1,5 +1,6 @@
 package marvek.server.books;
 
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -94,7 +95,9 @@ public class LayoutMoves {
             draft.own(),
             version);
     List<PageCheck> touched = touched(old.reference(), reference, move);
-    transaction.executeWithoutResult(status -> store(book, circuitId, header, reference, touched));
+    ObjectNode document =
+        RevisionJson.write(header, reference, bases.stakes(basis, draft.conditions()));
+    transaction.executeWithoutResult(status -> store(book, circuitId, header, document, touched));
     return new Moved(header.number(), move.changes(), open(bookId));
   }
 
@@ -163,7 +166,7 @@ public class LayoutMoves {
       Book book,
       UUID circuitId,
       RevisionJson.Header header,
-      Reference reference,
+      ObjectNode document,
       List<PageCheck> touched) {
     revisions.saveAndFlush(
         new Revision(
@@ -172,7 +175,7 @@ public class LayoutMoves {
             header.parent(),
             header.createdAt(),
             circuitId,
-            JsonFiles.write(RevisionJson.write(header, reference))));
+            JsonFiles.write(document)));
     books.nowOn(book, circuitId);
     for (PageCheck check : touched) {
       checks.save(
