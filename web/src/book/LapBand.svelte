@@ -141,7 +141,7 @@
         class="quiet"
       >
         {s === 0
-          ? `start · ${preferences.speed} lowest in each corner; the bar is what is at stake`
+          ? `start · ${preferences.speed} lowest, bar: at stake`
           : s % 1000 === 0
             ? preferences.lengthText(s)
             : ''}

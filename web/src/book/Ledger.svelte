@@ -52,11 +52,11 @@
       <th>corner</th>
       <th>brake</th>
       <th>gears</th>
-      <th class="pr-3 text-right">lowest, {preferences.speed}</th>
+      <th class="pr-3 text-right whitespace-nowrap">lowest, {preferences.speed}</th>
       <th>apex kerb</th>
       <th>drive</th>
-      <th class="text-right">time, s</th>
-      <th class="w-28 text-right">
+      <th class="text-right whitespace-nowrap">time, s</th>
+      <th class="text-right whitespace-nowrap">
         <button
           class="link min-h-8 decoration-dotted"
           aria-pressed={byStakes}

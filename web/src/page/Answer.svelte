@@ -1,18 +1,22 @@
 <script lang="ts">
   import type { CornerPage } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
+  import { rankWords } from '../book/stakes';
   import { gain, lapTime } from '../units/format';
 
   const { page }: { page: CornerPage } = $props();
   const book = useBook();
   const before = $derived(book.base!.revision.pages.find((p) => p.corner === page.corner));
   const lapCost = $derived(book.view!.revision.lap.time_s - book.base!.revision.lap.time_s);
+  const rank = $derived(rankWords(book.view!.revision.pages, page));
   const cornerCost = $derived(page.time_s - (before?.time_s ?? page.time_s));
 </script>
 
 <!-- What the model says of the draft: the corner with its straight, and the lap. -->
 <p class="figures mt-1 text-lg" aria-live="polite" data-answer>
-  <strong class="text-2xl">{page.time_s.toFixed(2)} s</strong> to the next corner's first point
+  <strong class="text-2xl">{page.time_s.toFixed(2)} s</strong> to the next corner's first point{rank
+    ? ` · ${rank}`
+    : ''}
   {#if book.computing}
     · computing …
   {:else if book.changes > 0}

@@ -50,7 +50,7 @@
     {#if fields.length}<SourceTag {source} />{/if}
   </div>
   <div class="flex min-h-11 min-w-0 grow flex-col justify-center pb-1">
-    <div class="text-[1.05rem] leading-snug">{@render children()}</div>
+    <div class="text-base leading-snug">{@render children()}</div>
     {#if more}<div class="text-neutral text-[0.95rem] leading-snug">{@render more()}</div>{/if}
     {#each remarks as remark (remark.text)}
       <p class="text-warning font-semibold">
@@ -60,7 +60,7 @@
     {/each}
   </div>
   {#if slip?.seconds !== undefined}
-    <p class="figures w-[4.6rem] shrink-0 self-center text-right leading-tight" data-slip>
+    <p class="figures w-[4.2rem] shrink-0 self-center text-right leading-tight" data-slip>
       <span class="text-neutral block text-sm">{slip.words}</span>
       <strong class="text-lg">{cost(slip.seconds)}</strong>
     </p>

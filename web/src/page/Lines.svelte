@@ -91,7 +91,9 @@
       {#if p.brake.at_m !== undefined}
         From {speed(p.approach.speed_mps)}.
         {#if p.brake.safe}First time out: <strong>{markWords(p.brake.safe, length)}</strong>.{/if}
-        {#if standing(p.brake.target) && lengths(p.brake.target!)}{lengths(p.brake.target!)} off it.{/if}
+        {#if standing(p.brake.target) && lengths(p.brake.target!)}The point is {lengths(
+            p.brake.target!,
+          )} off it.{/if}
         {#if !p.brake.target || p.brake.target.weak}No mark is seen in time: look for one on the
           <a class="link" href="/circuits/{book.book!.circuitId}/walk">walk</a>.{/if}
         {@render cautions(p.brake.target)}
@@ -169,8 +171,7 @@
       max={500}
       own={own('apexes.speed_mps')}
       onchange={(v) => set('apexes.speed_mps', speedFrom(v, preferences.speed))}
-    />
-    at the slowest.
+    />.
   </Line>
   <Line
     letter="K"

@@ -1,6 +1,5 @@
 <script lang="ts">
   import { useBook } from '../book/book-state.svelte';
-  import { rankWords } from '../book/stakes';
   import { route } from '../router';
   import Plan from '../strip/Plan.svelte';
   import Strip from '../strip/Strip.svelte';
@@ -19,7 +18,6 @@
       view.revision.pages[0],
   );
   providePage(() => page);
-  const rank = $derived(rankWords(view.revision.pages, page));
   const corner = $derived(view.trace.corners.find((c) => c.number === page.corner));
 </script>
 
@@ -39,7 +37,7 @@
           <p class="figures text-neutral text-lg leading-snug">
             {describe(corner, (m) => preferences.lengthText(m))}{corner.linkWithNext
               ? ' · linked with the next'
-              : ''}{rank ? ` · ${rank}` : ''}
+              : ''}
           </p>
         {/if}
         <Answer {page} />

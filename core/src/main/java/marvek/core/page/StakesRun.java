@@ -3,8 +3,10 @@ package marvek.core.page;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.concurrent.CancellationException;
 import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
+import marvek.core.circuit.Side;
 import marvek.core.circuit.Zone;
 import marvek.core.page.CornerPage.Source;
 import marvek.core.profile.Lap;
@@ -46,7 +48,7 @@ public final class StakesRun {
     List<Stakes> stakes = new ArrayList<>();
     for (CornerPage page : pages) {
       if (Thread.currentThread().isInterrupted()) {
-        throw new java.util.concurrent.CancellationException("stakes cancelled");
+        throw new CancellationException("stakes cancelled");
       }
       stakes.add(worker.stakes(page));
     }
@@ -128,7 +130,7 @@ public final class StakesRun {
   private Double offTheApex(CornerPage page) {
     double apexM = page.apexes().get(0).atM();
     double[] offsets = lap.path().offsets();
-    int sign = page.direction() == marvek.core.circuit.Side.LEFT ? -1 : 1;
+    int sign = page.direction() == Side.LEFT ? -1 : 1;
     double before = Math.max(road.stepM(), road.distance(page.turnIn().atM(), apexM));
     double after = Math.max(road.stepM(), road.distance(apexM, page.exit().trackOutM()));
     if (before + after > road.lengthM() / 2) {
