@@ -7,6 +7,7 @@ import {
   change,
   countChanges,
   redo,
+  replace,
   setOwn,
   undo,
   type DraftState,
@@ -29,6 +30,8 @@ export class BookState {
   problem = $state<Problem>();
   computing = $state(false);
   private asked = 0;
+  /** Something was moved while the model was still at the place before. */
+  private behind = false;
 
   readonly changes = $derived(
     this.base && this.history ? countChanges(begin(this.base.revision).now, this.history.now) : 0,
@@ -72,6 +75,19 @@ export class BookState {
     this.apply(change(this.history!, setOwn(this.history!.now, corner, field, value)));
   }
 
+  /**
+   * A place while it is moved: one step of the history however far it goes, and the model is asked
+   * again only when it has answered.
+   *
+   * @param first whether a new step begins
+   */
+  moveOwn(corner: number, field: OwnField, station: number, first: boolean) {
+    const next = setOwn(this.history!.now, corner, field, station);
+    this.store(first ? change(this.history!, next) : replace(this.history!, next));
+    if (this.computing) this.behind = true;
+    else void this.compute();
+  }
+
   /** Several values of a corner in one step of the history. */
   setOwnAll(corner: number, values: { [field in OwnField]?: number | string | undefined }) {
     let next = this.history!.now;
@@ -99,10 +115,14 @@ export class BookState {
 
   private apply(next: History) {
     if (next === this.history) return;
+    this.store(next);
+    void this.compute();
+  }
+
+  private store(next: History) {
     this.history = next;
     const draft = { parent: this.base!.revision.number, now: next.now };
     localStorage.setItem(this.draftKey, JSON.stringify(draft));
-    void this.compute();
   }
 
   private draft() {
@@ -114,6 +134,7 @@ export class BookState {
   /** Asks the model; of answers that overtake each other only the last counts. */
   private async compute() {
     this.problem = undefined;
+    this.behind = false;
     if (this.changes === 0) {
       this.view = this.base;
       localStorage.removeItem(this.draftKey);
@@ -128,6 +149,7 @@ export class BookState {
       if (turn === this.asked) this.refuse(e);
     } finally {
       if (turn === this.asked) this.computing = false;
+      if (turn === this.asked && this.behind) void this.compute();
     }
   }
 

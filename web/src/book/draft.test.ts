@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Revision } from '../api/types';
-import { begin, change, countChanges, redo, setOwn, undo } from './draft';
+import { begin, change, countChanges, redo, replace, setOwn, undo } from './draft';
 
 const revision = {
   conditions: { surface: 'dry' },
@@ -23,6 +23,16 @@ describe('a draft', () => {
     const one = change(start, setOwn(start.now, 1, 'brake.at_m', 320));
     const other = change(undo(one), setOwn(start.now, 2, 'notes', 'dusty'));
     expect(redo(other)).toBe(other);
+  });
+
+  it('takes a drag as one step, however far it goes', () => {
+    const start = begin(revision);
+    const taken = change(start, setOwn(start.now, 1, 'brake.at_m', 320));
+    const further = replace(taken, setOwn(taken.now, 1, 'brake.at_m', 316));
+    const last = replace(further, setOwn(further.now, 1, 'brake.at_m', 311));
+    expect(last.now.ownValues[0]['brake.at_m']).toBe(311);
+    expect(undo(last).now).toEqual(start.now);
+    expect(redo(undo(last)).now).toEqual(last.now);
   });
 
   it('drops a corner whose last own value goes back to the model', () => {

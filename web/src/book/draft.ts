@@ -25,6 +25,11 @@ export function change(history: History, next: DraftState): History {
   return { past: [...history.past, history.now], now: next, future: [] };
 }
 
+/** Puts another state in the place of the last, as while something is still being moved. */
+export function replace(history: History, next: DraftState): History {
+  return { ...history, now: next, future: [] };
+}
+
 export function undo(history: History): History {
   const { past, now, future } = history;
   if (past.length === 0) return history;

@@ -3,6 +3,7 @@
   import { route } from '../router';
   import Plan from '../strip/Plan.svelte';
   import Strip from '../strip/Strip.svelte';
+  import { gain } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
   import Answer from './Answer.svelte';
   import CheckNotice from './CheckNotice.svelte';
@@ -18,13 +19,20 @@
       view.revision.pages[0],
   );
   providePage(() => page);
+  const lapCost = $derived(view.revision.lap.time_s - book.base!.revision.lap.time_s);
   const corner = $derived(view.trace.corners.find((c) => c.number === page.corner));
 </script>
 
 <svelte:head><title>{page.corner} {page.name} · {book.book!.name} · Marvek</title></svelte:head>
 <div class="flex gap-4 pb-20">
   <div class="sticky top-2 w-[620px] shrink-0 self-start">
-    <Strip {page} trace={view.trace} />
+    <Strip
+      {page}
+      trace={view.trace}
+      wanted={book.history!.now.ownValues.find((o) => o.corner === page.corner)}
+      onmove={(field, station, first) => book.moveOwn(page.corner, field, station, first)}
+      answer={gain(lapCost)}
+    />
   </div>
   <article class="min-w-0 grow">
     <div class="flex items-start gap-3">

@@ -1,11 +1,12 @@
 <script lang="ts">
-  import type { CornerPage, Trace } from '../api/types';
+  import type { CornerPage, OwnField, Trace } from '../api/types';
   import Car from './Car.svelte';
   import Columns from './Columns.svelte';
-  import { frameOf, provideFrame } from './frame';
+  import { frameOf, provideFrame, type StripFrame } from './frame';
   import Marks from './Marks.svelte';
   import Plates from './Plates.svelte';
   import Road from './Road.svelte';
+  import type { Wanted } from './plates';
   import { windowOf } from './window';
 
   interface Props {
@@ -14,16 +15,30 @@
     /** Size of the drawing [px]. */
     width?: number;
     height?: number;
+    /** Where the draft has the points. */
+    wanted?: Wanted;
+    /** Makes the plates movable; see {@link Plates}. */
+    onmove?: (field: OwnField, station: number, first: boolean) => void;
+    /** What the model says of the move. */
+    answer?: string;
   }
-  const { page, trace, width = 620, height = 690 }: Props = $props();
+  const { page, trace, width = 620, height = 690, wanted, onmove, answer }: Props = $props();
 
-  const frame = $derived(
+  const own = $derived(
     frameOf(trace, windowOf(page, trace), { width, height, left: 172, right: 234 }),
   );
+  /** The road stands still while a plate is held, or it would run away under the hand. */
+  let held = $state.raw<StripFrame>();
+  const frame = $derived(held ? { ...held, trace } : own);
   provideFrame(() => frame);
 </script>
 
-<svg viewBox="0 0 {width} {height}" class="block w-full" role="img" aria-labelledby="strip-title">
+<svg
+  viewBox="0 0 {width} {height}"
+  class="block w-full"
+  role={onmove ? 'group' : 'img'}
+  aria-labelledby="strip-title"
+>
   <title id="strip-title">
     The road through corner {page.corner}, {page.name}, from the bottom to the top as it is driven,
     with marks, line, brake pressure, throttle, gears and speeds
@@ -47,6 +62,6 @@
   <Road />
   <Car />
   <Marks {page} />
-  <Plates {page} />
+  <Plates {page} {wanted} {onmove} {answer} onhold={(on) => (held = on ? own : undefined)} />
   <Columns {page} />
 </svg>

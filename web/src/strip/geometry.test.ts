@@ -13,7 +13,7 @@ import {
   wedgePath,
 } from './geometry';
 import { breakLines, captions, dimensions, placedMarks } from './marks';
-import { placedPlates, platesOf } from './plates';
+import { movedStation, placedPlates, platesOf } from './plates';
 import { windowOf } from './window';
 import { zoneShape } from './zones';
 
@@ -172,6 +172,33 @@ describe('marks and plates', () => {
     for (let i = 1; i < placed.length; i++) {
       expect(placed[i].shownY - placed[i - 1].shownY).toBeGreaterThanOrEqual(25.9);
     }
+  });
+
+  it('shows a plate where the draft has it, the others where the page has them', () => {
+    const y = (plates: ReturnType<typeof placedPlates>, letter: string) =>
+      plates.find((p) => p.plate.letter === letter)!.y;
+    const moved = placedPlates(frame, page, { 'brake.at_m': page.brake.at_m! + 10 });
+    const still = placedPlates(frame, page);
+    const pixels = frame.along(0) - frame.along(10);
+    expect(y(still, 'B') - y(moved, 'B')).toBeCloseTo(pixels, 6);
+    expect(y(moved, 'T')).toBe(y(still, 'T'));
+  });
+
+  it('moves a plate ahead and back by metres, no further than the strip shows', () => {
+    const { from, length } = frame.window;
+    expect(movedStation(frame, page.turnIn.at_m, 5)).toBeCloseTo(page.turnIn.at_m + 5, 6);
+    expect(movedStation(frame, page.turnIn.at_m, -7.26)).toBeCloseTo(page.turnIn.at_m - 7.3, 6);
+    expect(movedStation(frame, page.turnIn.at_m, 9999)).toBeCloseTo(from + length, 1);
+    expect(movedStation(frame, page.turnIn.at_m, -9999)).toBeCloseTo(from, 1);
+  });
+
+  it('goes over the start line and round the lap', () => {
+    const turnIn = { ...page.turnIn, at_m: 12 };
+    const first = testPage({ turnIn, brake: { ...page.brake, at_m: 4 } });
+    const size = { width: 600, height: 700, left: 150, right: 200 };
+    const around = frameOf(trace, windowOf(first, trace), size);
+    expect(movedStation(around, 4, -10)).toBeCloseTo(994, 6);
+    expect(movedStation(around, 994, 10)).toBeCloseTo(4, 6);
   });
 });
 

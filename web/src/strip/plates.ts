@@ -2,7 +2,7 @@ import type { StripFrame } from './frame';
 import { spread } from './labels';
 import { valueAt } from './lap-axis';
 import { place } from './window';
-import type { CornerPage, MarkReference } from '../api/types';
+import type { CornerPage, MarkReference, OwnField } from '../api/types';
 
 /** A point of the page as it stands on the strip. */
 export interface Plate {
@@ -11,6 +11,11 @@ export interface Plate {
   station: number;
   shape: 'square' | 'diamond' | 'frame' | 'ring' | 'triangle' | 'flag' | 'plain';
   mark?: MarkReference;
+  /** The value that moving it changes; without one it stays. */
+  field?: Extract<
+    OwnField,
+    'brake.at_m' | 'turnIn.at_m' | 'trailBrake.release_m' | 'throttle.first_m' | 'throttle.full_m'
+  >;
 }
 
 /** The plates of a page in the order they are driven; what does not apply is left out. */
@@ -24,6 +29,7 @@ export function platesOf(page: CornerPage): Plate[] {
           station: page.brake.at_m,
           shape: 'square',
           mark: page.brake.target,
+          field: 'brake.at_m',
         },
     {
       letter: 'T',
@@ -31,12 +37,14 @@ export function platesOf(page: CornerPage): Plate[] {
       station: page.turnIn.at_m,
       shape: 'diamond',
       mark: page.turnIn.target,
+      field: 'turnIn.at_m',
     },
     page.trailBrake && {
       letter: 'R',
       name: 'release',
       station: page.trailBrake.release_m,
       shape: 'frame',
+      field: 'trailBrake.release_m',
     },
     ...page.apexes.map((apex, i): Plate => ({
       letter: 'A',
@@ -46,13 +54,28 @@ export function platesOf(page: CornerPage): Plate[] {
     })),
     page.throttle.first_m === undefined
       ? undefined
-      : { letter: 'D', name: 'drive', station: page.throttle.first_m, shape: 'triangle' },
+      : {
+          letter: 'D',
+          name: 'drive',
+          station: page.throttle.first_m,
+          shape: 'triangle',
+          field: 'throttle.first_m',
+        },
     page.throttle.full_m === undefined
       ? undefined
-      : { letter: 'F', name: 'flat', station: page.throttle.full_m, shape: 'flag' },
+      : {
+          letter: 'F',
+          name: 'flat',
+          station: page.throttle.full_m,
+          shape: 'flag',
+          field: 'throttle.full_m',
+        },
   ];
   return plates.filter((plate): plate is Plate => plate !== undefined);
 }
+
+/** Stations of points as the driver has them in the draft [m]. */
+export type Wanted = { [field in NonNullable<Plate['field']>]?: number };
 
 /** A plate on the strip: where its point is, and where it is drawn so that none covers another. */
 export interface PlacedPlate {
@@ -65,9 +88,21 @@ export interface PlacedPlate {
 
 const PLATE_PX = 26;
 
-/** Plates at their points; where points crowd, the plates move apart along the road and off the line. */
-export function placedPlates(frame: StripFrame, page: CornerPage): PlacedPlate[] {
-  const here = platesOf(page).flatMap((plate) => {
+/**
+ * Plates at their points; where points crowd, the plates move apart along the road and off the line.
+ *
+ * @param wanted places that the driver has moved points to, ahead of the model's answer
+ */
+export function placedPlates(
+  frame: StripFrame,
+  page: CornerPage,
+  wanted: Wanted = {},
+): PlacedPlate[] {
+  const all = platesOf(page).map((p) => ({
+    ...p,
+    station: (p.field && wanted[p.field]) ?? p.station,
+  }));
+  const here = all.flatMap((plate) => {
     const d = place(frame.window, frame.trace, plate.station);
     if (d === undefined) return [];
     const offset = valueAt(frame.trace, frame.trace.offset_m, plate.station);
@@ -79,4 +114,19 @@ export function placedPlates(frame: StripFrame, page: CornerPage): PlacedPlate[]
     frame.height,
   );
   return here.map((p, i) => ({ ...p, shownX: p.x, shownY: middles[i] }));
+}
+
+/**
+ * Station of a plate that is moved along the strip, to a tenth of a metre.
+ *
+ * @param from station where it was taken [m]
+ * @param metres how far ahead it is moved; what leaves the window stops at its end
+ */
+export function movedStation(frame: StripFrame, from: number, metres: number): number {
+  const { trace, window } = frame;
+  const begin = place(window, trace, from) ?? 0;
+  const d = Math.min(window.length, Math.max(0, begin + metres));
+  const station = Math.round((from + d - begin) * 10) / 10;
+  const lap = trace.length_m;
+  return trace.closed ? ((station % lap) + lap) % lap : Math.min(lap, Math.max(0, station));
 }

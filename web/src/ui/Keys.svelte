@@ -6,6 +6,7 @@
     ['← →', 'corner before, next corner'],
     ['B', 'the whole lap'],
     ['1 … 9', 'corner of that number'],
+    ['↑ ↓, Page ↑ ↓', 'a plate of the strip that has the focus: by 1 m, by 5 m'],
     ['Ctrl Z, Ctrl Y', 'undo, redo a change of the draft'],
     ['Ctrl S', 'keep the draft as a revision'],
     ['C', 'compare two revisions'],

@@ -188,6 +188,35 @@ class JourneyTest {
 
   @Test
   @Order(8)
+  void aPlateIsMovedAlongTheRoadByHandAndByKeyAndAnswered() {
+    browser.openBook();
+    browser.click("nav[aria-label='Corners'] a[aria-label^='Corner 4 ']");
+    browser.seeText("h1", "Long Hythe");
+    int kept = station("B");
+
+    browser.drag("[data-plate=B]", 0, 60);
+    browser.seeText("[data-answer]", "slower");
+    int dragged = station("B");
+    assertThat(dragged).isBetween(kept - 60, kept - 10);
+    browser.seeText("aside", "1 change");
+    browser.press("Undo");
+    browser.seeText("aside", "no changes");
+    assertThat(station("B")).isEqualTo(kept);
+
+    browser.see("[data-plate=B]").sendKeys(Keys.ARROW_DOWN, Keys.ARROW_DOWN);
+    browser.seeText("aside", "1 change");
+    assertThat(station("B")).isEqualTo(kept - 2);
+    browser.drag("[data-plate=B]", 0, -80);
+    browser.seeText("ol", "later than the model can brake from");
+  }
+
+  private int station(String plate) {
+    String css = "[data-plate=" + plate + "]";
+    return Integer.parseInt(browser.see(css).getDomAttribute("aria-valuenow"));
+  }
+
+  @Test
+  @Order(9)
   void aNewBookFromOnesOwnFiles() throws Exception {
     StringBuilder rows = new StringBuilder("x_m,y_m,width_left_m,width_right_m\n");
     for (int i = 0; i < 200; i++) {
