@@ -135,12 +135,14 @@ export class BookState {
   private async compute() {
     this.problem = undefined;
     this.behind = false;
+    const turn = ++this.asked;
     if (this.changes === 0) {
+      // An answer that is still on its way belongs to what was undone.
+      this.computing = false;
       this.view = this.base;
       localStorage.removeItem(this.draftKey);
       return;
     }
-    const turn = ++this.asked;
     this.computing = true;
     try {
       const view = await api.tryOut(this.id, this.draft());
