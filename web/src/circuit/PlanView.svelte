@@ -14,7 +14,7 @@
   const { width = 500, height = 372, light }: Props = $props();
 
   const circuit = useCircuit();
-  const road = $derived(circuit.view!.road);
+  const road = $derived(circuit.road!);
   let zoom = $state(1);
   let centre = $state(0);
   let svg = $state<SVGSVGElement>();

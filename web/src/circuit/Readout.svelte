@@ -5,7 +5,7 @@
   import { near } from './edits';
 
   const circuit = useCircuit();
-  const road = $derived(circuit.view!.road);
+  const road = $derived(circuit.road!);
   const at = $derived(circuit.cursor);
   const read = (column: number[]) => valueAt(road, column, at);
   const kappa = $derived(read(road.curvature_perM));

@@ -8,7 +8,7 @@
 
   const { onclose }: { onclose: () => void } = $props();
   const circuit = useCircuit();
-  const road = circuit.view!.road;
+  const road = circuit.road!;
   const shown = (m: number) => lengthIn(m, preferences.length);
   const metres = (v: number) => lengthFrom(v, preferences.length);
   let from = $state(wrapped(road, circuit.cursor - 25));
@@ -57,7 +57,7 @@
     max={shown(60)}
     onchange={(v) => (right = metres(v!))}
   />
-  <p class="text-neutral text-sm">Shown once the layout is kept.</p>
+  <p class="text-neutral text-sm">Kept with the layout, linear to the surveyed points beside it.</p>
   <div class="flex justify-end gap-2 pt-1">
     <button class="btn" onclick={onclose}>Back</button>
     <button class="btn btn-primary" onclick={take}>Set the width</button>

@@ -12,6 +12,7 @@ import {
   type Selection,
   type Thing,
   type ThingKind,
+  withWidths,
 } from './edits';
 import { back, begun, forward, stepped, type Steps } from './history';
 import type { CircuitEdits, CircuitView, LayoutChange } from './types';
@@ -49,6 +50,8 @@ export class CircuitState {
     return at && this.edits ? (this.edits[at.kind][at.index] as Thing | undefined) : undefined;
   });
   /** The circuit in the shape that the strip draws. */
+  /** The road with the widths of the draft. */
+  readonly road = $derived(this.view && withWidths(this.view.road, this.edits?.widths ?? []));
   readonly trace = $derived.by(() => this.asTrace());
 
   constructor(id: string) {
@@ -67,10 +70,10 @@ export class CircuitState {
   }
 
   private asTrace(): Trace | undefined {
-    if (!this.view || !this.edits) return undefined;
+    if (!this.view || !this.edits || !this.road) return undefined;
     const { marks, kerbs, zones, hazards } = this.edits;
     return {
-      ...this.view.road,
+      ...this.road,
       offset_m: [],
       speed_mps: [],
       brake_pct: [],

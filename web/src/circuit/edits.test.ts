@@ -13,6 +13,7 @@ import {
   renumbered,
   replace,
   splitCorner,
+  withWidths,
   wrapped,
 } from './edits';
 import { back, begun, forward, stepped } from './history';
@@ -40,6 +41,27 @@ const edits: CircuitEdits = {
   corners: [corner(1, 100, 200), corner(2, 280, 380), corner(3, 900, 20)],
   widths: [],
 };
+
+describe('widths measured anew', () => {
+  it('hold over their stretch, a side left out as it was', () => {
+    const wide = withWidths(road, [{ fromM: 100, toM: 140, leftM: 8, rightM: null }]);
+    expect(wide.left_m.filter((w) => w === 8)).toHaveLength(21);
+    expect([wide.left_m[49], wide.left_m[50], wide.left_m[70], wide.left_m[71]]).toEqual([
+      5, 8, 8, 5,
+    ]);
+    expect(wide.right_m).toEqual(road.right_m);
+    expect(road.left_m[60]).toBe(5);
+  });
+
+  it('go over the start line, and the later one counts', () => {
+    const wide = withWidths(road, [
+      { fromM: 980, toM: 20, leftM: 7, rightM: 7 },
+      { fromM: 0, toM: 20, leftM: 4 },
+    ]);
+    expect([wide.left_m[495], wide.left_m[5], wide.left_m[20]]).toEqual([7, 4, 5]);
+    expect([wide.right_m[495], wide.right_m[5], wide.right_m[20]]).toEqual([7, 7, 6]);
+  });
+});
 
 describe('things along the road', () => {
   it('wrap round a closed lap and stop at the ends of an open road', () => {

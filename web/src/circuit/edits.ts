@@ -1,6 +1,6 @@
 import type { Hazard, Kerb, Mark, RoadColumns, Zone } from '../api/types';
 import { ahead, valueAt } from '../strip/lap-axis';
-import type { CircuitEdits, DrawnCorner } from './types';
+import type { CircuitEdits, DrawnCorner, WidthEdit } from './types';
 
 /** Lists of things that stand, lie or wait along the road. */
 export type ThingKind = 'marks' | 'kerbs' | 'zones' | 'hazards' | 'corners';
@@ -259,4 +259,21 @@ function awayFrom(road: RoadColumns, thing: Thing, station: number): number {
   const end = begin + ahead(road, thing.fromM, thing.toM);
   if (begin <= 0 && end >= 0) return 0;
   return begin > 0 ? begin : end;
+}
+
+/** The road as it is drawn while widths measured anew are not kept yet: each set over its stretch. */
+export function withWidths(road: RoadColumns, widths: WidthEdit[]): RoadColumns {
+  if (widths.length === 0) return road;
+  const left_m = [...road.left_m];
+  const right_m = [...road.right_m];
+  for (const { fromM, toM, leftM, rightM } of widths) {
+    const stretch = ahead(road, fromM, toM);
+    for (let i = 0; i < left_m.length; i++) {
+      const past = ahead(road, fromM, i * road.step_m);
+      if (past < 0 || past > stretch) continue;
+      left_m[i] = leftM ?? left_m[i];
+      right_m[i] = rightM ?? right_m[i];
+    }
+  }
+  return { ...road, left_m, right_m };
 }
