@@ -1,6 +1,8 @@
 package marvek.core.line;
 
+import java.util.Arrays;
 import java.util.List;
+import java.util.concurrent.CancellationException;
 import java.util.function.DoubleConsumer;
 import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
@@ -24,24 +26,21 @@ public final class SmoothLine {
   /** Keeps the programme strictly convex; far below the weight of any bend. */
   private static final double REGULARISATION = 1e-12;
 
-  /** Room given to bounds that meet, so that the interior is not empty. */
-  private static final double LEAST_ROOM_M = 0.002;
+  /** The first round moves the line by about a thousand times what counts as still. */
+  private static final double FIRST_MOVE_SHARE = 1000;
 
-  private final Road road;
+  private final Stretch stretch;
+  private final Bounds bounds;
+  private final double[] weight;
   private final int n;
-  private final double[] low;
-  private final double[] high;
+  private int rounds;
+  private double lastMoveM = Double.POSITIVE_INFINITY;
 
-  private SmoothLine(Road road, Corridor corridor) {
-    this.road = road;
-    this.n = road.size();
-    low = new double[n];
-    high = new double[n];
-    for (int i = 0; i < n; i++) {
-      double pinch = Math.max(0, LEAST_ROOM_M - (corridor.leftAt(i) - corridor.rightAt(i)));
-      low[i] = corridor.rightAt(i) - pinch / 2;
-      high[i] = corridor.leftAt(i) + pinch / 2;
-    }
+  private SmoothLine(Stretch stretch, Bounds bounds, double[] weight) {
+    this.stretch = stretch;
+    this.bounds = bounds;
+    this.weight = weight;
+    this.n = stretch.size();
   }
 
   /**
@@ -66,22 +65,37 @@ public final class SmoothLine {
    */
   public static Result find(
       Road road, Corridor corridor, List<Zone> zones, DoubleConsumer progress) {
-    return new SmoothLine(road, corridor).find(zones, progress);
+    Stretch whole = Stretch.whole(road);
+    double[] none = new double[road.size()];
+    SmoothLine search = new SmoothLine(whole, Bounds.of(whole, corridor, none), null);
+    double[] d = search.run(none, progress);
+    Path path = Path.at(road, d, zones);
+    return new Result(
+        path,
+        path.curvatureSquaredPerM(),
+        search.rounds,
+        search.lastMoveM,
+        search.lastMoveM <= STILL_M);
   }
 
-  private Result find(List<Zone> zones, DoubleConsumer progress) {
-    double[] d = new double[n];
-    for (int i = 0; i < n; i++) {
-      d[i] = Math.max(low[i], Math.min(high[i], 0));
-    }
+  /**
+   * Offsets along a stretch that bend least within bounds.
+   *
+   * @param weight what a bend counts at each position; null where all count the same
+   * @param start offsets to begin from
+   */
+  static double[] along(Stretch stretch, Bounds bounds, double[] weight, double[] start) {
+    return new SmoothLine(stretch, bounds, weight).run(start, share -> {});
+  }
+
+  private double[] run(double[] start, DoubleConsumer progress) {
+    double[] d = bounds.within(start);
     double value = objective(d);
-    double move = Double.POSITIVE_INFINITY;
-    int round = 0;
-    while (round < MAX_ROUNDS && move > STILL_M) {
+    while (rounds < MAX_ROUNDS && lastMoveM > STILL_M) {
       if (Thread.currentThread().isInterrupted()) {
-        throw new java.util.concurrent.CancellationException("line search cancelled");
+        throw new CancellationException("line search cancelled");
       }
-      round++;
+      rounds++;
       double[] wanted = programme(d, value);
       double share = 1;
       double[] next = between(d, wanted, share);
@@ -91,17 +105,16 @@ public final class SmoothLine {
         next = between(d, wanted, share);
         nextValue = objective(next);
       }
-      move = 0;
-      for (int i = 0; i < n; i++) {
-        move = Math.max(move, Math.abs(next[i] - d[i]));
+      lastMoveM = 0;
+      for (int k = 0; k < n; k++) {
+        lastMoveM = Math.max(lastMoveM, Math.abs(next[k] - d[k]));
       }
       d = next;
       value = nextValue;
       // Moves shrink about tenfold a round, from metres to millimetres.
-      progress.accept(Math.min(1, Math.max(round / (double) MAX_ROUNDS, share(move))));
+      progress.accept(Math.min(1, Math.max(rounds / (double) MAX_ROUNDS, share(lastMoveM))));
     }
-    Path path = Path.at(road, d, zones);
-    return new Result(path, path.curvatureSquaredPerM(), round, move, move <= STILL_M);
+    return d;
   }
 
   private static double share(double move) {
@@ -109,10 +122,7 @@ public final class SmoothLine {
         0, 1 - Math.log(Math.max(move, STILL_M) / STILL_M) / Math.log(FIRST_MOVE_SHARE));
   }
 
-  /** The first round moves the line by about a thousand times what counts as still. */
-  private static final double FIRST_MOVE_SHARE = 1000;
-
-  private static double[] between(double[] a, double[] b, double share) {
+  static double[] between(double[] a, double[] b, double share) {
     double[] mixed = new double[a.length];
     for (int i = 0; i < a.length; i++) {
       mixed[i] = a[i] + share * (b[i] - a[i]);
@@ -120,109 +130,62 @@ public final class SmoothLine {
     return mixed;
   }
 
-  private double px(double[] d, int i) {
-    return road.xAt(i) + d[i] * road.normalXAt(i);
+  /** The bend of a line at a position of a stretch. */
+  static Bend bend(Stretch stretch, double[] d, int k) {
+    int before = stretch.position(k - 1);
+    int after = stretch.position(k + 1);
+    return new Bend(
+        stretch.road(),
+        stretch.at(before),
+        stretch.at(k),
+        stretch.at(after),
+        d[before],
+        d[k],
+        d[after]);
   }
 
-  private double py(double[] d, int i) {
-    return road.yAt(i) + d[i] * road.normalYAt(i);
+  private double weightAt(int k) {
+    return weight == null ? 1 : weight[k];
   }
 
   private double objective(double[] d) {
     double sum = 0;
-    int first = road.closed() ? 0 : 1;
-    for (int i = first; i < n - first; i++) {
-      double r = new Bend(d, i).residual();
-      sum += r * r;
+    for (int k = stretch.edge(); k < n - stretch.edge(); k++) {
+      double r = bend(stretch, d, k).residual();
+      sum += weightAt(k) * r * r;
     }
     return sum;
   }
 
-  /** Gauss-Newton model of the objective at d, minimised within the corridor. */
+  /** Gauss-Newton model of the objective at d, minimised within the bounds. */
   private double[] programme(double[] d, double value) {
     double[] h0 = new double[n];
     double[] h1 = new double[n];
     double[] h2 = new double[n];
     double[] g = new double[n];
-    java.util.Arrays.fill(h0, REGULARISATION);
-    int edge = road.closed() ? 0 : 1;
+    Arrays.fill(h0, REGULARISATION);
     double[] j = new double[3];
-    for (int i = edge; i < n - edge; i++) {
-      Bend bend = new Bend(d, i);
-      bend.derivatives(j);
-      int a = road.wrap(i - 1);
-      int b = road.wrap(i + 1);
+    for (int k = stretch.edge(); k < n - stretch.edge(); k++) {
+      Bend bend = bend(stretch, d, k);
+      bend.residualDerivatives(j);
+      int a = stretch.position(k - 1);
+      int b = stretch.position(k + 1);
+      double weighed = 2 * weightAt(k);
       // Residual of the model at offsets x: r + J(x − d), so its constant part is r − J·d.
-      double constant = bend.residual() - j[0] * d[a] - j[1] * d[i] - j[2] * d[b];
-      h0[a] += 2 * j[0] * j[0];
-      h0[i] += 2 * j[1] * j[1];
-      h0[b] += 2 * j[2] * j[2];
-      h1[a] += 2 * j[0] * j[1];
-      h1[i] += 2 * j[1] * j[2];
-      h2[a] += 2 * j[0] * j[2];
-      g[a] += 2 * j[0] * constant;
-      g[i] += 2 * j[1] * constant;
-      g[b] += 2 * j[2] * constant;
+      double constant = bend.residual() - j[0] * d[a] - j[1] * d[k] - j[2] * d[b];
+      h0[a] += weighed * j[0] * j[0];
+      h0[k] += weighed * j[1] * j[1];
+      h0[b] += weighed * j[2] * j[2];
+      h1[a] += weighed * j[0] * j[1];
+      h1[k] += weighed * j[1] * j[2];
+      h2[a] += weighed * j[0] * j[2];
+      g[a] += weighed * j[0] * constant;
+      g[k] += weighed * j[1] * constant;
+      g[b] += weighed * j[2] * constant;
     }
+    stretch.hold(h0, g, d);
     double tolerance = 1e-8 * Math.max(value, 1e-9) / n;
-    return new BoxedQuadraticProgramme(h0, h1, h2, road.closed())
-        .minimise(g, low, high, d, tolerance);
-  }
-
-  /** Curvature at sample i from three neighbouring points, weighed by its share of the length. */
-  private final class Bend {
-    private final int a;
-    private final int i;
-    private final int b;
-    private final double ux;
-    private final double uy;
-    private final double vx;
-    private final double vy;
-    private final double u;
-    private final double v;
-    private final double c;
-    private final double kappa;
-    private final double root;
-
-    Bend(double[] d, int i) {
-      this.i = i;
-      a = road.wrap(i - 1);
-      b = road.wrap(i + 1);
-      double x = px(d, i);
-      double y = py(d, i);
-      ux = x - px(d, a);
-      uy = y - py(d, a);
-      vx = px(d, b) - x;
-      vy = py(d, b) - y;
-      u = Math.sqrt(ux * ux + uy * uy);
-      v = Math.sqrt(vx * vx + vy * vy);
-      c = Math.sqrt((ux + vx) * (ux + vx) + (uy + vy) * (uy + vy));
-      kappa = 2 * (ux * vy - uy * vx) / (u * v * c);
-      root = Math.sqrt(0.5 * (u + v));
-    }
-
-    double residual() {
-      return kappa * root;
-    }
-
-    /** Derivatives of the residual by the offsets at i−1, i and i+1. */
-    void derivatives(double[] j) {
-      double ax = -road.normalXAt(a);
-      double ay = -road.normalYAt(a);
-      j[0] = derivative(ax, ay, 0, 0);
-      double nx = road.normalXAt(i);
-      double ny = road.normalYAt(i);
-      j[1] = derivative(nx, ny, -nx, -ny);
-      j[2] = derivative(0, 0, road.normalXAt(b), road.normalYAt(b));
-    }
-
-    private double derivative(double dux, double duy, double dvx, double dvy) {
-      double cross = dux * vy - duy * vx + ux * dvy - uy * dvx;
-      double du = (ux * dux + uy * duy) / u;
-      double dv = (vx * dvx + vy * dvy) / v;
-      double dc = ((ux + vx) * (dux + dvx) + (uy + vy) * (duy + dvy)) / c;
-      double dKappa = 2 * cross / (u * v * c) - kappa * (du / u + dv / v + dc / c);
-      return dKappa * root + kappa * 0.25 * (du + dv) / root;
-    }
+    return new BoxedQuadraticProgramme(h0, h1, h2, stretch.closed())
+        .minimise(g, bounds.low(), bounds.high(), d, tolerance);
   }
 }

@@ -18,6 +18,12 @@ public final class ForceModel {
   /** Load sensitivity never takes more than nine tenths of the grip. */
   private static final double LEAST_LOAD_FACTOR = 0.1;
 
+  /** More than this above what cornering takes is not told apart. */
+  private static final double MOST_NEEDED = 2;
+
+  private static final double ALL_BUT = 0.999;
+  private static final int NEEDED_HALVINGS = 12;
+
   private final int size;
   private final double mass;
   private final double halfRhoCdA;
@@ -72,6 +78,43 @@ public final class ForceModel {
     for (int i = 0; i < size; i++) {
       prepare(path, conditions, i);
     }
+  }
+
+  /** The same forces on a path that bends a share less at every sample; lengths stay. */
+  private ForceModel(ForceModel other, Path path, double less) {
+    size = other.size;
+    mass = other.mass;
+    halfRhoCdA = other.halfRhoCdA;
+    halfRhoClA = other.halfRhoClA;
+    aeroFront = other.aeroFront;
+    rolling = other.rolling;
+    muX = other.muX;
+    muY = other.muY;
+    sensitivity = other.sensitivity;
+    referenceLoad = other.referenceLoad;
+    frontShare = other.frontShare;
+    heightRatio = other.heightRatio;
+    brakeShare = other.brakeShare;
+    maxBrake = other.maxBrake;
+    motorcycle = other.motorcycle;
+    drive = other.drive;
+    weightNormal = other.weightNormal;
+    weightAlong = other.weightAlong;
+    weightAcross = other.weightAcross;
+    grip = other.grip;
+    headwind = other.headwind;
+    normalPerW = new double[size];
+    lateralPerW = new double[size];
+    for (int i = 0; i < size; i++) {
+      double banking = path.road().bankingAt(i);
+      lateralPerW[i] = (1 - less) * other.lateralPerW[i];
+      normalPerW[i] = other.normalPerW[i] - less * mass * path.curvatureAt(i) * Math.sin(banking);
+    }
+  }
+
+  /** Forces on a path that bends a share less at every sample, to see what bending does. */
+  ForceModel bentLess(Path path, double share) {
+    return new ForceModel(this, path, share);
   }
 
   private void prepare(Path path, Conditions conditions, int i) {
@@ -158,9 +201,25 @@ public final class ForceModel {
 
   /** Longitudinal friction that cornering leaves: the friction ellipse of each tyre. */
   private double muLeft(int i, double w, double normal) {
+    return muBeside(i, normal, lateralDemandN(i, w));
+  }
+
+  private double muBeside(int i, double normal, double lateralN) {
     double local = grip[i] * loadFactor(normal);
-    double use = Math.abs(lateralDemandN(i, w)) / (muY * local * normal);
+    double use = Math.abs(lateralN) / (muY * local * normal);
     return use >= 1 ? 0 : muX * local * Math.sqrt(1 - use * use);
+  }
+
+  /** Largest driving force of the tyres beside a side force of one's own choice [N]. */
+  public double tractionBesideN(int i, double w, double lateralN) {
+    double normal = normalN(i, w);
+    return normal > 0 ? tractionWith(muBeside(i, normal, lateralN), w, normal) : 0;
+  }
+
+  /** Largest braking force beside a side force of one's own choice [N]. */
+  public double brakeBesideN(int i, double w, double lateralN) {
+    double normal = normalN(i, w);
+    return normal > 0 ? brakeWith(muBeside(i, normal, lateralN), w, normal, brakeShare) : 0;
   }
 
   /** Largest driving force that the tyres and the lifting front wheel allow [N]. */
@@ -172,7 +231,10 @@ public final class ForceModel {
     if (!(normal > 0)) {
       return 0;
     }
-    double mu = muLeft(i, w, normal);
+    return tractionWith(muLeft(i, w, normal), w, normal);
+  }
+
+  private double tractionWith(double mu, double w, double normal) {
     double downforce = halfRhoClA * w;
     double mechanical = normal - downforce;
     double front = mechanical * frontShare + aeroFront * downforce;
@@ -201,7 +263,31 @@ public final class ForceModel {
     if (!(normal > 0)) {
       return 0;
     }
-    double mu = muLeft(i, w, normal);
+    return brakeWith(muLeft(i, w, normal), w, normal, brakeShare);
+  }
+
+  /** Largest braking force straight on with another front share of the brakes [N]. */
+  public double straightBrakeN(int i, double w, double share) {
+    double normal = normalN(i, w);
+    return normal > 0 ? brakeWith(muBeside(i, normal, 0), w, normal, share) : 0;
+  }
+
+  /**
+   * Share of the load on the front axle under a braking force of the tyres; the front share of the
+   * brakes that uses both axles alike. Without downforce {@code (b + z·h)/l}, z the force as a
+   * share of the weight.
+   *
+   * <p>Source: Gillespie, <i>Fundamentals of Vehicle Dynamics</i>, ch. 3, and the adhesion curves
+   * of UN Regulation No. 13-H, annex 5 (both from memory).
+   */
+  public double frontLoadShare(int i, double w, double brakingN) {
+    double normal = normalN(i, w);
+    double downforce = halfRhoClA * w;
+    double front = (normal - downforce) * frontShare + aeroFront * downforce;
+    return (front + brakingN * heightRatio) / normal;
+  }
+
+  private double brakeWith(double mu, double w, double normal, double share) {
     double downforce = halfRhoClA * w;
     double front = (normal - downforce) * frontShare + aeroFront * downforce;
     double rear = normal - front;
@@ -210,8 +296,8 @@ public final class ForceModel {
       limit = rear / heightRatio;
     }
     if (!motorcycle) {
-      double frontGain = brakeShare - mu * heightRatio;
-      double rearGain = 1 - brakeShare + mu * heightRatio;
+      double frontGain = share - mu * heightRatio;
+      double rearGain = 1 - share + mu * heightRatio;
       // Multiplied out: a division only for the axle that does limit.
       if (frontGain > 0 && mu * front < limit * frontGain) {
         limit = mu * front / frontGain;
@@ -221,6 +307,56 @@ public final class ForceModel {
       }
     }
     return limit > 0 ? limit : 0;
+  }
+
+  /**
+   * Share of the grip that a use of the tyres asks for: cornering and braking or driving together
+   * by the ellipse, each against what it could have alone; 1 at the limit, infinite where the car
+   * is lifted.
+   *
+   * @param brakeN braking force asked for [N], not negative
+   * @param driveN driving force asked for [N], not negative
+   */
+  public double gripNeeded(int i, double w, double brakeN, double driveN) {
+    double normal = normalN(i, w);
+    if (!(normal > 0)) {
+      return Double.POSITIVE_INFINITY;
+    }
+    double lateral = lateralUse(i, w);
+    double mu = muX * grip[i] * loadFactor(normal);
+    double asked = Math.max(brakeN, driveN);
+    double low = Math.max(1e-3, lateral);
+    double high = low + MOST_NEEDED;
+    if (!(asked > 0)) {
+      return lateral;
+    }
+    // Where a lifting wheel or the brake system is the limit, more friction would give no more.
+    double most = along(high, lateral, mu, w, normal, brakeN > 0);
+    double over = Math.max(1, asked / most);
+    asked = Math.min(asked, ALL_BUT * most);
+    for (int k = 0; k < NEEDED_HALVINGS; k++) {
+      double middle = (low + high) / 2;
+      if (along(middle, lateral, mu, w, normal, brakeN > 0) < asked) {
+        low = middle;
+      } else {
+        high = middle;
+      }
+    }
+    return over * (low + high) / 2;
+  }
+
+  /** What is left along the path on tyres with another share of the grip. */
+  private double along(
+      double share, double lateral, double mu, double w, double normal, boolean brakes) {
+    double use = lateral / share;
+    double left = use >= 1 ? 0 : share * mu * Math.sqrt(1 - use * use);
+    return brakes ? brakeWith(left, w, normal, brakeShare) : tractionWith(left, w, normal);
+  }
+
+  /** Side force that the tyres can give [N]. */
+  public double lateralLimitN(int i, double w) {
+    double normal = normalN(i, w);
+    return normal > 0 ? muY * grip[i] * loadFactor(normal) * normal : 0;
   }
 
   /**
