@@ -53,6 +53,48 @@ public final class Road {
     largestMoveStation = fit.arcLength(0, fit.parameterOf(fit.largestMoveIndex()));
   }
 
+  /** A part of another road, as an open road of its own. */
+  private Road(Road whole, int first, int count) {
+    closed = false;
+    step = whole.step;
+    size = count;
+    length = (count - 1) * step;
+    x = taken(whole, whole.x, first);
+    y = taken(whole, whole.y, first);
+    z = taken(whole, whole.z, first);
+    normalX = taken(whole, whole.normalX, first);
+    normalY = taken(whole, whole.normalY, first);
+    curvature = taken(whole, whole.curvature, first);
+    grade = taken(whole, whole.grade, first);
+    verticalCurvature = taken(whole, whole.verticalCurvature, first);
+    banking = taken(whole, whole.banking, first);
+    widthLeft = taken(whole, whole.widthLeft, first);
+    widthRight = taken(whole, whole.widthRight, first);
+    noise = whole.noise;
+    largestMove = whole.largestMove;
+    largestMoveStation = 0;
+  }
+
+  private double[] taken(Road whole, double[] values, int first) {
+    double[] part = new double[size];
+    for (int k = 0; k < size; k++) {
+      part[k] = values[whole.wrap(first + k)];
+    }
+    return part;
+  }
+
+  /**
+   * A part of this road as an open road whose stations begin at 0.
+   *
+   * @param first sample that becomes the first
+   * @param count number of samples, from 3 up to those of this road
+   * @throws marvek.core.InvalidValueException if it has fewer or more
+   */
+  public Road part(int first, int count) {
+    Require.within("samples of a part", count, 3, size);
+    return new Road(this, first, count);
+  }
+
   /** The road through a survey at the default step: 1 m, or 2 m above 10 km. */
   public static Road through(Survey survey) {
     return through(survey, 1.0);

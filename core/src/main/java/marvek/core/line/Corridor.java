@@ -123,6 +123,17 @@ public final class Corridor {
     }
   }
 
+  /** The corridor of a part of its road, see {@link Road#part}. */
+  Corridor part(Road whole, int first, int count) {
+    double[] partRight = new double[count];
+    double[] partLeft = new double[count];
+    for (int k = 0; k < count; k++) {
+      partRight[k] = right[whole.wrap(first + k)];
+      partLeft[k] = left[whole.wrap(first + k)];
+    }
+    return new Corridor(partRight, partLeft);
+  }
+
   /** Largest offset to the left [m]. */
   public double leftAt(int i) {
     return left[i];

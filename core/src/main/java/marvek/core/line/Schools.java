@@ -1,0 +1,221 @@
+package marvek.core.line;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import marvek.core.InvalidValueException;
+import marvek.core.circuit.Zone;
+import marvek.core.corner.Corner;
+import marvek.core.profile.Lap;
+
+/**
+ * The schools of one corner as lines of their own: each is the smooth line through what is left of
+ * the road when what the school does not want is closed, driven by the model over the whole lap, so
+ * that the straight after the corner counts. Before and after the corner the lines join the present
+ * one.
+ */
+public final class Schools {
+  /** A late apex lies at 60 to 75 % of the turn (common practice): closed until here. */
+  private static final double LATE_SHARE = 0.68;
+
+  private static final double KEPT_OFF = 0.4;
+
+  /** Where in the turn a V is turned, and what a bend counts there. */
+  private static final double V_FROM = 0.35;
+
+  private static final double V_TO = 0.80;
+  private static final double V_WEIGHT = 0.3;
+
+  /** Share of the road that the shortest way and the defender leave outside. */
+  private static final double LEFT_OUTSIDE = 0.6;
+
+  /** Long enough for two apexes: turned by so much over so many metres. */
+  private static final double DOUBLE_ANGLE_DEG = 100;
+
+  private static final double DOUBLE_LENGTH_M = 80;
+
+  /** Between two apexes the inside is left by this share of the road. */
+  private static final double BETWEEN_APEXES = 0.3;
+
+  /** Rounds in which a school's own line is brought to its least time, and the fastest one. */
+  private static final int SCHOOL_ROUNDS = 8;
+
+  private static final int V_ROUNDS = 4;
+
+  private static final int FASTEST_ROUNDS = 20;
+
+  private final Section section;
+  private final Turn turn;
+  private final Bounds road;
+  private final double[] start;
+
+  private Schools(Section section, Turn turn) {
+    this.section = section;
+    this.turn = turn;
+    this.start = turn.stretch().taken(section.present().path().offsets());
+    this.road = Bounds.of(turn.stretch(), section.corridor(), section.present().path().offsets());
+  }
+
+  private static Schools around(
+      Lap present, Corridor corridor, List<Zone> zones, List<Corner> corners, int index) {
+    Turn turn = Turn.of(corners, index, present);
+    Section section = Section.around(present, corridor, zones, turn.stretch());
+    return new Schools(section, turn.on(section));
+  }
+
+  /**
+   * A school's line, driven.
+   *
+   * @param lap on the part of the circuit that the line touches, with stations of its own
+   * @param first sample of the whole lap that is the part's first
+   * @param lostS against the present line, over the corner and what follows
+   * @param offsetsM the whole lap's offsets with this line in its place
+   */
+  public record Tried(School school, Lap lap, int first, double lostS, double[] offsetsM) {
+    public Tried {
+      offsetsM = offsetsM.clone();
+    }
+
+    @Override
+    public double[] offsetsM() {
+      return offsetsM.clone();
+    }
+  }
+
+  /**
+   * All schools that apply to a corner, quickest first.
+   *
+   * @param present lap of the model on the present line
+   * @param index of the corner among the circuit's
+   */
+  public static List<Tried> of(
+      Lap present, Corridor corridor, List<Zone> zones, List<Corner> corners, int index) {
+    Schools worker = around(present, corridor, zones, corners, index);
+    List<Tried> tried =
+        new ArrayList<>(
+            Arrays.stream(School.values())
+                .filter(school -> school != School.FASTEST && worker.applies(school))
+                .parallel()
+                .map(school -> worker.tried(school, worker.shaped(school)))
+                .toList());
+    tried.add(worker.tried(School.FASTEST, worker.fastest(tried)));
+    tried.sort(Comparator.comparingDouble(Tried::lostS));
+    return tried;
+  }
+
+  /** Offsets of the whole lap with the line of one school in its place, as {@link #of} finds it. */
+  public static double[] line(
+      Lap present,
+      Corridor corridor,
+      List<Zone> zones,
+      List<Corner> corners,
+      int index,
+      School school) {
+    if (school == School.FASTEST) {
+      return of(present, corridor, zones, corners, index).stream()
+          .filter(t -> t.school() == school)
+          .findFirst()
+          .orElseThrow()
+          .offsetsM();
+    }
+    Schools worker = around(present, corridor, zones, corners, index);
+    if (!worker.applies(school)) {
+      throw new InvalidValueException(
+          "line",
+          "(double-apex) needs a corner of at least "
+              + (int) DOUBLE_ANGLE_DEG
+              + "° and "
+              + (int) DOUBLE_LENGTH_M
+              + " m");
+    }
+    return worker.section.put(worker.shaped(school));
+  }
+
+  private Tried tried(School school, Lap lap) {
+    double lost = lap.timeS() - section.present().timeS();
+    return new Tried(school, lap, section.first(), lost, section.put(lap));
+  }
+
+  /** Whether a school makes sense: two apexes only where the corner is long. */
+  private boolean applies(School school) {
+    Corner corner = turn.corner();
+    return school != School.DOUBLE_APEX
+        || Math.abs(corner.angleDeg()) >= DOUBLE_ANGLE_DEG && corner.lengthM() >= DOUBLE_LENGTH_M;
+  }
+
+  /** The smooth line through what the school leaves open, brought to its least time there. */
+  private Lap shaped(School school) {
+    Bounds open = bounds(school);
+    double[] smooth = SmoothLine.along(turn.stretch(), open, weights(school), start);
+    Lap lap = section.driven(turn.stretch().put(section.present().path().offsets(), smooth));
+    return school == School.ROUNDED
+        ? lap
+        : refined(lap, open, school == School.V ? V_ROUNDS : SCHOOL_ROUNDS);
+  }
+
+  private Lap refined(Lap lap, Bounds open, int rounds) {
+    return FastestLine.refine(lap, turn.stretch(), open, section.zones(), rounds, share -> {})
+        .lap();
+  }
+
+  private Bounds bounds(School school) {
+    int inside = turn.inside();
+    return switch (school) {
+      case ROUNDED, V, FASTEST -> road;
+      case LATE_APEX -> road.closed(inside, this::closedUntilLate);
+      case TIGHT -> road.closed(-inside, this::closedOutside);
+      case DOUBLE_APEX -> road.closed(inside, this::closedBetween);
+      case DEFEND -> road.closed(-inside, this::closedOnEntry);
+    };
+  }
+
+  /** A wall along the inside that ends at the late apex. */
+  private double closedUntilLate(int k) {
+    if (turn.before(k)) {
+      return KEPT_OFF * Math.max(0, 2 * turn.approachShare(k) - 1);
+    }
+    return Math.max(0, KEPT_OFF * (1 - turn.turnedAt(k) / LATE_SHARE));
+  }
+
+  /** The whole turn long, given free little by little before and after it. */
+  private double closedOutside(int k) {
+    double near = turn.before(k) ? turn.approachShare(k) : turn.runOutShare(k);
+    return LEFT_OUTSIDE * Math.max(0, 1 - 2 * (1 - near));
+  }
+
+  private double closedBetween(int k) {
+    double fromMiddle = Math.abs(turn.turnedAt(k) - 0.5);
+    return turn.withinCorner(k) ? Math.max(0, BETWEEN_APEXES * (1 - fromMiddle / 0.25)) : 0;
+  }
+
+  private double closedOnEntry(int k) {
+    if (turn.before(k)) {
+      return LEFT_OUTSIDE * Math.min(1, 1.3 * turn.approachShare(k));
+    }
+    return Math.max(0, LEFT_OUTSIDE * (1 - turn.turnedAt(k) / 0.3));
+  }
+
+  private double[] weights(School school) {
+    if (school != School.V) {
+      return null;
+    }
+    double[] weight = new double[turn.stretch().size()];
+    for (int k = 0; k < weight.length; k++) {
+      double within = (turn.turnedAt(k) - V_FROM) / (V_TO - V_FROM);
+      boolean turning = turn.withinCorner(k) && within > 0 && within < 1;
+      double cheap = turning ? Math.sin(Math.PI * within) : 0;
+      weight[k] = 1 - (1 - V_WEIGHT) * cheap * cheap;
+    }
+    return weight;
+  }
+
+  /** From the quickest of all lines so far, so that none of them is quicker. */
+  private Lap fastest(List<Tried> schools) {
+    Lap best = section.present();
+    for (Tried school : schools) {
+      best = school.lap().timeS() < best.timeS() ? school.lap() : best;
+    }
+    return refined(best, road, FASTEST_ROUNDS);
+  }
+}
