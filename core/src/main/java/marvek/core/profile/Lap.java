@@ -201,11 +201,27 @@ public final class Lap {
     return plan.changes();
   }
 
+  /**
+   * The same lap at other speeds, as driven by hand instead of by the model.
+   *
+   * @param speedsMps one for each sample
+   */
+  public Lap withSpeeds(double[] speedsMps) {
+    double[] w = new double[v.length];
+    double[] limitW = new double[v.length];
+    for (int i = 0; i < w.length; i++) {
+      w[i] = speedsMps[i] * speedsMps[i];
+      limitW[i] = limit[i] * limit[i];
+    }
+    return new Lap(path, forces, driveline, vehicle, conditions, plan, w, limitW, converged);
+  }
+
   GearPlan plan() {
     return plan;
   }
 
-  ForceModel forces() {
+  /** The forces that the lap was solved with. */
+  public ForceModel forces() {
     return forces;
   }
 
