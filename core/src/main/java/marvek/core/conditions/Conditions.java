@@ -156,4 +156,36 @@ public record Conditions(
         humidityPct,
         at);
   }
+
+  public Conditions withFuelKg(double kg) {
+    return new Conditions(
+        surface,
+        tyres,
+        gripUsed,
+        kg,
+        pedalChangeS,
+        brakeBuildUpS,
+        airTemperatureC,
+        pressureHpa,
+        windSpeedMps,
+        windFromDeg,
+        humidityPct,
+        at);
+  }
+
+  public Conditions withSurface(Surface other) {
+    return new Conditions(
+        other,
+        tyres,
+        gripUsed,
+        fuelKg,
+        pedalChangeS,
+        brakeBuildUpS,
+        airTemperatureC,
+        pressureHpa,
+        windSpeedMps,
+        windFromDeg,
+        humidityPct,
+        at);
+  }
 }

@@ -88,6 +88,15 @@ public final class Engine {
     return torqueNm[i] + f * (torqueNm[i + 1] - torqueNm[i]);
   }
 
+  /** The same engine with its torque changed by a factor at every speed. */
+  public Engine scaled(double factor) {
+    double[] torque = torqueNm.clone();
+    for (int i = 0; i < torque.length; i++) {
+      torque[i] *= factor;
+    }
+    return new Engine(rpm, torque, idleRpm, limiterRpm, engineBrakingNm);
+  }
+
   public int points() {
     return rpm.length;
   }

@@ -45,6 +45,16 @@ public final class Gearbox {
     return ratios.length;
   }
 
+  /** The same gears behind another final drive. */
+  public Gearbox withFinalDrive(double other) {
+    return new Gearbox(ratios, other, efficiency, upshiftS, downshiftS);
+  }
+
+  /** The same gears with another time for changing up. */
+  public Gearbox withUpshiftS(double seconds) {
+    return new Gearbox(ratios, finalDrive, efficiency, seconds, downshiftS);
+  }
+
   /** Ratio of a gear, without the final drive. */
   public double ratio(int gear) {
     return ratios[gear - 1];

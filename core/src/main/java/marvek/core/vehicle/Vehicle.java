@@ -77,10 +77,41 @@ public record Vehicle(
 
   /** The same vehicle with another friction of its tyres. */
   public Vehicle withTyre(Tyre other) {
+    return with(massKg, engine, gearbox, other, brakes, aero);
+  }
+
+  /** The same vehicle heavier, or lighter, by some kilograms at its centre of gravity. */
+  public Vehicle heavierBy(double kg) {
+    return with(massKg + kg, engine, gearbox, tyre, brakes, aero);
+  }
+
+  public Vehicle withEngine(Engine other) {
+    return with(massKg, other, gearbox, tyre, brakes, aero);
+  }
+
+  public Vehicle withGearbox(Gearbox other) {
+    return with(massKg, engine, other, tyre, brakes, aero);
+  }
+
+  public Vehicle withBrakes(Brakes other) {
+    return with(massKg, engine, gearbox, tyre, other, aero);
+  }
+
+  public Vehicle withAero(Aero other) {
+    return with(massKg, engine, gearbox, tyre, brakes, other);
+  }
+
+  private Vehicle with(
+      double mass,
+      Engine otherEngine,
+      Gearbox otherGearbox,
+      Tyre otherTyre,
+      Brakes otherBrakes,
+      Aero otherAero) {
     return new Vehicle(
         name,
         kind,
-        massKg,
+        mass,
         driverKg,
         wheelbaseM,
         cgHeightM,
@@ -90,11 +121,11 @@ public record Vehicle(
         lengthM,
         drive,
         driveFrontShare,
-        engine,
-        gearbox,
-        other,
-        brakes,
-        aero,
+        otherEngine,
+        otherGearbox,
+        otherTyre,
+        otherBrakes,
+        otherAero,
         rollingResistance);
   }
 }

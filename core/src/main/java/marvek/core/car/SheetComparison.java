@@ -1,0 +1,137 @@
+package marvek.core.car;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.function.Function;
+import marvek.core.conditions.Conditions;
+import marvek.core.profile.Lap;
+import marvek.core.profile.SpeedProfile;
+import marvek.core.vehicle.Vehicle;
+
+/** Two setup sheets of a car laid side by side: what differs, and what the model can say of it. */
+public final class SheetComparison {
+  private SheetComparison() {}
+
+  /**
+   * A value that differs.
+   *
+   * @param field name as in the sheet's file
+   * @param lostS what the second sheet's value costs on the lap in the first one's place; null
+   *     where the model does not know
+   * @param words what the model can or cannot say
+   */
+  public record Difference(String field, String first, String second, Double lostS, String words) {}
+
+  /**
+   * All differences and what the second sheet as a whole costs.
+   *
+   * @param lostS by what the model can compute of it
+   */
+  public record Result(double lostS, List<Difference> differences) {
+    public Result {
+      differences = List.copyOf(differences);
+    }
+  }
+
+  private record Field(String name, Function<SetupSheet, Object> value, String words) {}
+
+  private static final String MEASURE =
+      "The model's grip does not depend on it: drive both and compare the laps.";
+
+  private static final List<Field> COMPUTED =
+      List.of(
+          new Field(
+              "brakeFrontShare", SetupSheet::brakeFrontShare, "Braking only; see the balance."),
+          new Field("finalDrive", SetupSheet::finalDrive, "With the gears changed to suit."),
+          new Field("cdA_m2", SetupSheet::cdAM2, "Drag alone."),
+          new Field("clA_m2", SetupSheet::clAM2, "Downforce alone."),
+          new Field(
+              "aeroFrontShare",
+              SetupSheet::aeroFrontShare,
+              "On traction and braking; how the car turns the model does not know."),
+          new Field("fuel_kg", SetupSheet::fuelKg, "As mass; where the tank lies is left out."));
+
+  private static final List<Field> KEPT =
+      List.of(
+          new Field("pressureFront_kpa", SetupSheet::pressureFrontKpa, MEASURE),
+          new Field("pressureRear_kpa", SetupSheet::pressureRearKpa, MEASURE),
+          new Field("barFront", SetupSheet::barFront, "Moves grip between the axles. " + MEASURE),
+          new Field("barRear", SetupSheet::barRear, "Moves grip between the axles. " + MEASURE),
+          new Field("rideHeightFront_mm", SetupSheet::rideHeightFrontMm, MEASURE),
+          new Field("rideHeightRear_mm", SetupSheet::rideHeightRearMm, MEASURE),
+          new Field(
+              "wing",
+              SetupSheet::wing,
+              "A setting, not a force: give the drag and downforce areas to have it computed."),
+          new Field("tyres", SetupSheet::tyres, MEASURE));
+
+  /**
+   * Compares on a line.
+   *
+   * @param car without either sheet
+   * @param on a lap that gives the line and the conditions
+   */
+  public static Result of(Vehicle car, Lap on, SetupSheet first, SetupSheet second) {
+    double base = seconds(car, on, first);
+    List<Difference> differences = new ArrayList<>();
+    for (Field field : COMPUTED) {
+      if (differ(field, first, second)) {
+        double alone = seconds(car, on, with(first, second, field.name())) - base;
+        differences.add(difference(field, first, second, alone));
+      }
+    }
+    for (Field field : KEPT) {
+      if (differ(field, first, second)) {
+        differences.add(difference(field, first, second, null));
+      }
+    }
+    return new Result(seconds(car, on, second) - base, differences);
+  }
+
+  private static boolean differ(Field field, SetupSheet first, SetupSheet second) {
+    return !Objects.equals(field.value().apply(first), field.value().apply(second));
+  }
+
+  private static Difference difference(
+      Field field, SetupSheet first, SetupSheet second, Double lostS) {
+    return new Difference(
+        field.name(),
+        told(field.value().apply(first)),
+        told(field.value().apply(second)),
+        lostS,
+        field.words());
+  }
+
+  private static String told(Object value) {
+    return value == null || value.equals("") ? "" : value.toString();
+  }
+
+  private static double seconds(Vehicle car, Lap on, SetupSheet sheet) {
+    Conditions day =
+        sheet.fuelKg() == null ? on.conditions() : on.conditions().withFuelKg(sheet.fuelKg());
+    return SpeedProfile.solve(on.path(), sheet.onto(car), day).timeS();
+  }
+
+  /** The first sheet with one computed value of the second. */
+  private static SetupSheet with(SetupSheet a, SetupSheet b, String field) {
+    return new SetupSheet(
+        a.name(),
+        a.date(),
+        field.equals("brakeFrontShare") ? b.brakeFrontShare() : a.brakeFrontShare(),
+        field.equals("finalDrive") ? b.finalDrive() : a.finalDrive(),
+        field.equals("cdA_m2") ? b.cdAM2() : a.cdAM2(),
+        field.equals("clA_m2") ? b.clAM2() : a.clAM2(),
+        field.equals("aeroFrontShare") ? b.aeroFrontShare() : a.aeroFrontShare(),
+        field.equals("fuel_kg") ? b.fuelKg() : a.fuelKg(),
+        a.pressureFrontKpa(),
+        a.pressureRearKpa(),
+        a.barFront(),
+        a.barRear(),
+        a.rideHeightFrontMm(),
+        a.rideHeightRearMm(),
+        a.wing(),
+        a.tyres(),
+        a.notes());
+  }
+}
