@@ -39,6 +39,7 @@ public final class BookJson {
    * @param circuit circuit GeoJSON of the layout version that the newest revision is made for
    * @param earlierLayouts those of earlier revisions, oldest first; as a rule there are none
    * @param car car JSON
+   * @param setupSheets of the car, oldest first
    * @param revisions in the order of their numbers, which run from 1
    */
   public record Parts(
@@ -46,6 +47,7 @@ public final class BookJson {
       JsonNode circuit,
       List<JsonNode> earlierLayouts,
       JsonNode car,
+      List<JsonNode> setupSheets,
       List<ObjectNode> revisions) {}
 
   /** Puts the parts together. */
@@ -58,6 +60,10 @@ public final class BookJson {
       parts.earlierLayouts().forEach(layouts::add);
     }
     book.set("car", parts.car());
+    if (!parts.setupSheets().isEmpty()) {
+      ArrayNode sheets = book.putArray("setupSheets");
+      parts.setupSheets().forEach(sheets::add);
+    }
     ArrayNode revisions = book.putArray("revisions");
     parts.revisions().forEach(revisions::add);
     return book;
@@ -79,12 +85,18 @@ public final class BookJson {
       earlier.add(layout);
     }
     within("/car", () -> CarJson.read(tree.get("car")));
+    List<JsonNode> sheets = new ArrayList<>();
+    for (JsonNode sheet : tree.path("setupSheets")) {
+      SetupSheetJson.read(sheet, "/setupSheets/" + sheets.size());
+      sheets.add(sheet);
+    }
     List<ObjectNode> revisions = new ArrayList<>();
     for (JsonPlace place : top.array("revisions")) {
       checkRevision(place, revisions.size() + 1);
       revisions.add((ObjectNode) place.node());
     }
-    return new Parts(top.text("name"), tree.get("circuit"), earlier, tree.get("car"), revisions);
+    return new Parts(
+        top.text("name"), tree.get("circuit"), earlier, tree.get("car"), sheets, revisions);
   }
 
   private static void checkLayoutVersion(
@@ -141,5 +153,6 @@ public final class BookJson {
     }
     ConditionsJson.read(place.node().get("conditions"), place.at("conditions").pointer());
     OwnValuesJson.read(place.node().path("ownValues"), place.at("ownValues").pointer());
+    SetupSheetJson.read(place.node().path("setup"), place.at("setup").pointer());
   }
 }

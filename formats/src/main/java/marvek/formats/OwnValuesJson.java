@@ -6,6 +6,8 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
 import marvek.core.InvalidValueException;
+import marvek.core.circuit.Kerb;
+import marvek.core.line.School;
 import marvek.core.page.CornerPage;
 import marvek.core.page.OwnValues;
 
@@ -37,24 +39,27 @@ public final class OwnValuesJson {
 
   private static OwnValues readOne(JsonPlace p) {
     try {
-      return new OwnValues(
-          p.integer("corner"),
-          p.optionalNumber("brake.at_m"),
-          p.optionalNumber("brake.initial_pct"),
-          p.has("gears.corner") ? p.integer("gears.corner") : null,
-          p.optionalNumber("turnIn.at_m"),
-          p.optionalNumber("trailBrake.release_m"),
-          p.optionalNumber("apexes.speed_mps"),
-          p.optionalNumber("throttle.first_m"),
-          p.optionalNumber("throttle.full_m"),
-          p.has("confidence") ? p.integer("confidence") : null,
-          p.text("notes", null),
-          p.text("wayOut", null),
-          p.oneOf("source", CornerPage.Source.class, CornerPage.Source.DRIVER),
-          p.text("brake.mark", null),
-          p.text("brake.words", null),
-          p.text("turnIn.mark", null),
-          p.text("turnIn.words", null));
+      return OwnValues.in(p.integer("corner"))
+          .line(p.oneOf("line", School.class, null))
+          .brakeAtM(p.optionalNumber("brake.at_m"))
+          .initialPct(p.optionalNumber("brake.initial_pct"))
+          .cornerGear(p.has("gears.corner") ? p.integer("gears.corner") : null)
+          .turnInM(p.optionalNumber("turnIn.at_m"))
+          .turnInPct(p.optionalNumber("trailBrake.atTurnIn_pct"))
+          .releaseM(p.optionalNumber("trailBrake.release_m"))
+          .apexSpeedMps(p.optionalNumber("apexes.speed_mps"))
+          .apexOffsetM(p.optionalNumber("apexes.offset_m"))
+          .kerbApex(p.oneOf("kerbs.apex", Kerb.Use.class, null))
+          .kerbExit(p.oneOf("kerbs.exit", Kerb.Use.class, null))
+          .throttleFirstM(p.optionalNumber("throttle.first_m"))
+          .throttleFullM(p.optionalNumber("throttle.full_m"))
+          .confidence(p.has("confidence") ? p.integer("confidence") : null)
+          .notes(p.text("notes", null))
+          .wayOut(p.text("wayOut", null))
+          .source(p.oneOf("source", CornerPage.Source.class, CornerPage.Source.DRIVER))
+          .brakeMark(p.text("brake.mark", null), p.text("brake.words", null))
+          .turnInMark(p.text("turnIn.mark", null), p.text("turnIn.words", null))
+          .build();
     } catch (InvalidValueException e) {
       throw BadFileException.atPointer(p.pointer() + "/" + e.field(), e.getMessage() + ".");
     }
@@ -65,12 +70,17 @@ public final class OwnValuesJson {
     ArrayNode list = JsonFiles.MAPPER.createArrayNode();
     for (OwnValues o : own) {
       ObjectNode node = list.addObject().put("corner", o.corner());
+      put(node, "line", spelled(o.line()));
       put(node, "brake.at_m", o.brakeAtM());
       put(node, "brake.initial_pct", o.initialPct());
       put(node, "gears.corner", o.cornerGear());
       put(node, "turnIn.at_m", o.turnInM());
+      put(node, "trailBrake.atTurnIn_pct", o.turnInPct());
       put(node, "trailBrake.release_m", o.releaseM());
       put(node, "apexes.speed_mps", o.apexSpeedMps());
+      put(node, "apexes.offset_m", o.apexOffsetM());
+      put(node, "kerbs.apex", spelled(o.kerbApex()));
+      put(node, "kerbs.exit", spelled(o.kerbExit()));
       put(node, "throttle.first_m", o.throttleFirstM());
       put(node, "throttle.full_m", o.throttleFullM());
       put(node, "brake.mark", o.brakeMark());
@@ -83,6 +93,10 @@ public final class OwnValuesJson {
       node.put("source", JsonPlace.spelled(o.source()));
     }
     return list;
+  }
+
+  private static String spelled(Enum<?> constant) {
+    return constant == null ? null : JsonPlace.spelled(constant);
   }
 
   private static void put(ObjectNode node, String name, Object value) {

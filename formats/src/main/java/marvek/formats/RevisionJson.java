@@ -4,10 +4,13 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.time.Instant;
 import java.util.List;
+import marvek.core.car.SetupSheet;
 import marvek.core.circuit.Kerb;
 import marvek.core.conditions.Conditions;
 import marvek.core.page.CornerPage;
 import marvek.core.page.CornerPage.Source;
+import marvek.core.page.Driven;
+import marvek.core.page.Lean;
 import marvek.core.page.LineChoice;
 import marvek.core.page.MarkReference;
 import marvek.core.page.OwnValues;
@@ -27,6 +30,7 @@ public final class RevisionJson {
       Conditions conditions,
       LineChoice line,
       List<OwnValues> own,
+      SetupSheet setup,
       int layoutVersion) {}
 
   /** The revision as the book format has it, without stakes. */
@@ -52,6 +56,9 @@ public final class RevisionJson {
     node.put("layoutVersion", header.layoutVersion());
     node.set("conditions", ConditionsJson.write(header.conditions()));
     node.put("line", JsonPlace.spelled(header.line()));
+    if (header.setup() != null) {
+      node.set("setup", SetupSheetJson.write(header.setup()));
+    }
     ObjectNode lap = node.putObject("lap");
     lap.put("time_s", rounded(reference.lap().timeS(), 4));
     lap.put("topSpeed_mps", rounded(reference.lap().topSpeedMps(), 3));
@@ -60,7 +67,11 @@ public final class RevisionJson {
     node.set("ownValues", OwnValuesJson.write(header.own()));
     ArrayNode pages = node.putArray("pages");
     for (int i = 0; i < reference.pages().size(); i++) {
-      pages.add(page(reference.pages().get(i), i < stakes.size() ? stakes.get(i) : null));
+      ObjectNode page = page(reference.pages().get(i), i < stakes.size() ? stakes.get(i) : null);
+      driven(page.putObject("driven"), reference.driven().get(i));
+      Lean.deg(reference.lap(), reference.pages().get(i))
+          .ifPresent(lean -> page.put("lean_deg", rounded(lean, 1)));
+      pages.add(page);
     }
     return node;
   }
@@ -113,6 +124,24 @@ public final class RevisionJson {
     }
     node.put("notes", p.notes()).put("wayOut", p.wayOut());
     return node;
+  }
+
+  private static void driven(ObjectNode node, Driven d) {
+    node.put("made", d.made()).put("gripNeeded", rounded(d.gripNeeded(), 3));
+    node.put("gripAt_m", metres(d.gripAtM())).put("wide_m", metres(d.wideM()));
+    place(node, "wideAt_m", d.wideAtM());
+    node.put("beyond_m", metres(d.beyondM()));
+    place(node, "beyondAt_m", d.beyondAtM());
+    node.put("locked_m", metres(d.lockedM()));
+    place(node, "lockedAt_m", d.lockedAtM());
+    node.put("spun_m", metres(d.spunM()));
+    place(node, "spunAt_m", d.spunAtM());
+  }
+
+  private static void place(ObjectNode node, String name, Double station) {
+    if (station != null) {
+      node.put(name, metres(station));
+    }
   }
 
   private static void stakes(ObjectNode node, Stakes s) {
@@ -225,7 +254,12 @@ public final class RevisionJson {
     source(node, p, "brake.target", p.brake().target() != null);
     source(node, p, "turnIn.at_m", true);
     source(node, p, "turnIn.target", p.turnIn().target() != null);
+    source(node, p, "line", p.sources().containsKey("line"));
+    source(node, p, "trailBrake.atTurnIn_pct", p.trailBrake() != null);
     source(node, p, "trailBrake.release_m", p.trailBrake() != null);
+    source(node, p, "apexes.offset_m", true);
+    source(node, p, "kerbs.apex", true);
+    source(node, p, "kerbs.exit", true);
     source(node, p, "apexes.speed_mps", true);
     source(node, p, "throttle.first_m", p.throttle().firstM() != null);
     source(node, p, "throttle.full_m", p.throttle().fullM() != null);

@@ -9,7 +9,6 @@ import java.time.Instant;
 import java.util.List;
 import marvek.core.circuit.Circuit;
 import marvek.core.conditions.Conditions;
-import marvek.core.page.CornerPage.Source;
 import marvek.core.page.LineChoice;
 import marvek.core.page.OwnValues;
 import marvek.core.page.Reference;
@@ -25,21 +24,7 @@ class BookJsonTest {
     Circuit circuit = CircuitGeoJson.read(DemoFiles.circuit()).value();
     Vehicle car = CarJson.read(DemoFiles.car()).value();
     List<OwnValues> own =
-        List.of(
-            new OwnValues(
-                1,
-                300.0,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                3,
-                "ridges",
-                null,
-                Source.DRIVER));
+        List.of(OwnValues.in(1).brakeAtM(300.0).confidence(3).notes("ridges").build());
     Reference.Basis basis = Reference.basis(circuit, car, Conditions.DEFAULT, LineChoice.SMOOTH);
     Reference reference = Reference.on(basis, Conditions.DEFAULT, own);
     revision =
@@ -52,6 +37,7 @@ class BookJsonTest {
                 Conditions.DEFAULT,
                 LineChoice.SMOOTH,
                 own,
+                null,
                 3),
             reference);
   }
@@ -59,7 +45,12 @@ class BookJsonTest {
   private static ObjectNode book() {
     return BookJson.write(
         new BookJson.Parts(
-            "Demo", DemoFiles.circuit(), List.of(), DemoFiles.car(), List.of(revision.deepCopy())));
+            "Demo",
+            DemoFiles.circuit(),
+            List.of(),
+            DemoFiles.car(),
+            List.of(),
+            List.of(revision.deepCopy())));
   }
 
   private static BadFileException refused(JsonNode tree) {

@@ -67,24 +67,31 @@ public final class CarriedOver {
         o -> successors(old(o)).get(successors(old(o)).size() - 1) == corner;
     Predicate<OwnValues> isMiddle = o -> tightest(old(o)) == corner;
     OwnValues joined =
-        new OwnValues(
-            corner.number(),
-            moved(first(sources, isFirst, OwnValues::brakeAtM)),
-            first(sources, isFirst, OwnValues::initialPct),
-            first(sources, isMiddle, OwnValues::cornerGear),
-            moved(first(sources, isFirst, OwnValues::turnInM)),
-            moved(last(sources, isMiddle, OwnValues::releaseM)),
-            first(sources, isMiddle, OwnValues::apexSpeedMps),
-            moved(last(sources, isLast, OwnValues::throttleFirstM)),
-            moved(last(sources, isLast, OwnValues::throttleFullM)),
-            first(sources, o -> true, OwnValues::confidence),
-            together(sources, OwnValues::notes),
-            together(sources, OwnValues::wayOut),
-            sources.get(0).source(),
-            first(sources, isFirst, OwnValues::brakeMark),
-            first(sources, isFirst, OwnValues::brakeWords),
-            first(sources, isFirst, OwnValues::turnInMark),
-            first(sources, isFirst, OwnValues::turnInWords));
+        OwnValues.in(corner.number())
+            .line(first(sources, isMiddle, OwnValues::line))
+            .brakeAtM(moved(first(sources, isFirst, OwnValues::brakeAtM)))
+            .initialPct(first(sources, isFirst, OwnValues::initialPct))
+            .cornerGear(first(sources, isMiddle, OwnValues::cornerGear))
+            .turnInM(moved(first(sources, isFirst, OwnValues::turnInM)))
+            .turnInPct(first(sources, isFirst, OwnValues::turnInPct))
+            .releaseM(moved(last(sources, isMiddle, OwnValues::releaseM)))
+            .apexSpeedMps(first(sources, isMiddle, OwnValues::apexSpeedMps))
+            .apexOffsetM(first(sources, isMiddle, OwnValues::apexOffsetM))
+            .kerbApex(first(sources, isMiddle, OwnValues::kerbApex))
+            .kerbExit(last(sources, isLast, OwnValues::kerbExit))
+            .throttleFirstM(moved(last(sources, isLast, OwnValues::throttleFirstM)))
+            .throttleFullM(moved(last(sources, isLast, OwnValues::throttleFullM)))
+            .confidence(first(sources, o -> true, OwnValues::confidence))
+            .notes(together(sources, OwnValues::notes))
+            .wayOut(together(sources, OwnValues::wayOut))
+            .source(sources.get(0).source())
+            .brakeMark(
+                first(sources, isFirst, OwnValues::brakeMark),
+                first(sources, isFirst, OwnValues::brakeWords))
+            .turnInMark(
+                first(sources, isFirst, OwnValues::turnInMark),
+                first(sources, isFirst, OwnValues::turnInWords))
+            .build();
     return Optional.of(joined);
   }
 

@@ -141,6 +141,27 @@ final class OwnPages {
               : new CornerPage.TrailBrake(
                   trail.atTurnInPct(), trail.halfPct(), trail.nearApexPct(), own.releaseM());
     }
+    if (own.turnInPct() != null && trail != null) {
+      sources.put("trailBrake.atTurnIn_pct", own.source());
+      trail =
+          new CornerPage.TrailBrake(
+              own.turnInPct(), trail.halfPct(), trail.nearApexPct(), trail.releaseM());
+    }
+    if (own.line() != null) {
+      sources.put("line", own.source());
+    }
+    if (own.apexOffsetM() != null) {
+      sources.put("apexes.offset_m", own.source());
+    }
+    CornerPage.Kerbs kerbs = page.kerbs();
+    if (own.kerbApex() != null) {
+      sources.put("kerbs.apex", own.source());
+      kerbs = new CornerPage.Kerbs(kerbs.entry(), own.kerbApex(), kerbs.exit());
+    }
+    if (own.kerbExit() != null) {
+      sources.put("kerbs.exit", own.source());
+      kerbs = new CornerPage.Kerbs(kerbs.entry(), kerbs.apex(), own.kerbExit());
+    }
     double lowest = page.lowestSpeedMps();
     if (own.apexSpeedMps() != null) {
       sources.put("apexes.speed_mps", own.source());
@@ -169,7 +190,7 @@ final class OwnPages {
         turnIn,
         trail,
         page.apexes(),
-        page.kerbs(),
+        kerbs,
         page.limits(),
         throttle,
         page.exit(),

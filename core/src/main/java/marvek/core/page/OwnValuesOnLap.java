@@ -3,14 +3,13 @@ package marvek.core.page;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import marvek.core.circuit.Road;
 import marvek.core.profile.Lap;
 import marvek.core.profile.ProfileOptions;
 
 /**
  * Turns a driver's own values into limits on the model: what is slower or earlier than the model
- * can be run; what is beyond it is said, not computed.
+ * can be run. What is beyond the model is left to {@link PageDrive}.
  */
 final class OwnValuesOnLap {
   /** Differences below this are the same place. */
@@ -83,14 +82,8 @@ final class OwnValuesOnLap {
       return;
     }
     double earlier = road.offsetBetween(atM, page.brake().atM());
-    if (earlier < -SAME_PLACE_M) {
-      remark(
-          page,
-          "brake.at_m",
-          String.format(
-              Locale.ROOT,
-              "%.0f m later than the model can brake from: the lap is computed with the model's point.",
-              -earlier));
+    if (earlier < SAME_PLACE_M) {
+      // Later than the model: that is driven, and shows whether the corner is still made.
       return;
     }
     int shift = (int) Math.round(earlier / road.stepM());
@@ -108,11 +101,7 @@ final class OwnValuesOnLap {
   }
 
   private void apexSpeed(CornerPage page, double speedMps) {
-    if (speedMps > page.lowestSpeedMps() + SAME_SPEED_MPS) {
-      remark(
-          page,
-          "apexes.speed_mps",
-          "Faster than the model can go here: the lap is computed with the model's speed.");
+    if (speedMps > page.lowestSpeedMps() - SAME_SPEED_MPS) {
       return;
     }
     double share = speedMps / page.lowestSpeedMps();
@@ -133,14 +122,7 @@ final class OwnValuesOnLap {
       return;
     }
     double later = road.offsetBetween(page.throttle().firstM(), firstM);
-    if (later < -SAME_PLACE_M) {
-      remark(
-          page,
-          "throttle.first_m",
-          String.format(
-              Locale.ROOT,
-              "%.0f m before the model has grip to spare: the lap is computed with the model's point.",
-              -later));
+    if (later < SAME_PLACE_M) {
       return;
     }
     int from = road.indexOf(page.throttle().firstM());

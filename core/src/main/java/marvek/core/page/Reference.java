@@ -3,6 +3,8 @@ package marvek.core.page;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
 import java.util.function.DoubleConsumer;
 import marvek.core.InvalidValueException;
 import marvek.core.circuit.Circuit;
@@ -13,6 +15,10 @@ import marvek.core.corner.Corner;
 import marvek.core.corner.CornerFinder;
 import marvek.core.light.Light;
 import marvek.core.line.Corridor;
+import marvek.core.line.FastestLine;
+import marvek.core.line.LinkSweep;
+import marvek.core.line.School;
+import marvek.core.line.Schools;
 import marvek.core.line.SmoothLine;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
@@ -25,6 +31,7 @@ import marvek.core.vehicle.Vehicle;
  * @param lap the lap with the driver's own values, as far as the model can follow them
  * @param modelPages the model's pages, without own values
  * @param pages the pages with own values in their places
+ * @param driven what comes of driving each of the pages
  * @param remarks what the model could not follow
  */
 public record Reference(
@@ -34,10 +41,32 @@ public record Reference(
     List<Corner> corners,
     List<CornerPage> modelPages,
     List<CornerPage> pages,
+    List<Driven> driven,
     List<Remark> remarks) {
 
-  /** The road and the line on it: what a change of own values does not touch. */
-  public record Basis(Circuit circuit, Vehicle vehicle, Path path, List<Corner> corners) {}
+  /**
+   * The road and the line on it: what a change of own points does not touch.
+   *
+   * @param line how the whole line was chosen
+   * @param schools corners that are driven in a way of their own, by number
+   */
+  public record Basis(
+      Circuit circuit,
+      Vehicle vehicle,
+      Path path,
+      List<Corner> corners,
+      LineChoice line,
+      Map<Integer, School> schools) {
+    public Basis {
+      corners = List.copyOf(corners);
+      schools = Map.copyOf(schools);
+    }
+
+    /** The same road and line for a car set up otherwise. */
+    public Basis with(Vehicle other) {
+      return new Basis(circuit, other, path, corners, line, schools);
+    }
+  }
 
   /** Finds line and corners: the slow part. */
   public static Basis basis(
@@ -57,11 +86,53 @@ public record Reference(
       LineChoice line,
       DoubleConsumer progress) {
     Road road = circuit.road();
+    checkWidth(road, vehicle);
     return new Basis(
         circuit,
         vehicle,
         path(circuit, road, vehicle, conditions, line, progress),
-        CornerFinder.find(circuit, road));
+        CornerFinder.find(circuit, road),
+        line,
+        Map.of());
+  }
+
+  /** Slower than this a car is as good as standing [m/s]. */
+  private static final double STANDING_MPS = 1;
+
+  private static void checkWidth(Road road, Vehicle vehicle) {
+    for (int i = 0; i < road.size(); i++) {
+      double width = road.widthLeftAt(i) + road.widthRightAt(i);
+      if (width < vehicle.bodyWidthM()) {
+        throw new InvalidValueException(
+            "bodyWidth_m",
+            String.format(
+                Locale.ROOT,
+                "(%.2f m) is more than the road's %.2f m, %.0f m from the start line: check the"
+                    + " widths there, or the car's",
+                vehicle.bodyWidthM(),
+                width,
+                road.stationAt(i)));
+      }
+    }
+  }
+
+  /** The model's lap, refused in words where the car would come to a stand. */
+  private static Lap moving(Lap lap) {
+    for (int i = 0; i < lap.size(); i++) {
+      if (lap.speedAt(i) < STANDING_MPS) {
+        boolean tight = lap.limitSpeedAt(i) < 2 * STANDING_MPS;
+        String place =
+            String.format(
+                Locale.ROOT, "%.0f m from the start line", lap.path().road().stationAt(i));
+        throw tight
+            ? new InvalidValueException(
+                "corner", "cannot be made by this car at any speed, " + place + ": is it so tight?")
+            : new InvalidValueException(
+                "engine.torqueCurve",
+                "is too weak for this circuit: the car comes to a stand " + place);
+      }
+    }
+    return lap;
   }
 
   private static Path path(
@@ -74,34 +145,162 @@ public record Reference(
     if (line == LineChoice.CENTRELINE) {
       return Path.centreline(road, circuit.zones());
     }
-    Corridor corridor =
-        Corridor.of(circuit, road, vehicle, conditions.isWet(), Corridor.DEFAULT_MARGIN_M);
-    return SmoothLine.find(road, corridor, circuit.zones(), progress).path();
+    Corridor corridor = corridor(circuit, road, vehicle, conditions);
+    if (line == LineChoice.SMOOTH) {
+      return SmoothLine.find(road, corridor, circuit.zones(), progress).path();
+    }
+    DoubleConsumer first = share -> progress.accept(SMOOTH_PART * share);
+    DoubleConsumer then = share -> progress.accept(SMOOTH_PART + (1 - SMOOTH_PART) * share);
+    Path smooth = SmoothLine.find(road, corridor, circuit.zones(), first).path();
+    Lap lap = SpeedProfile.solve(smooth, vehicle, conditions);
+    return FastestLine.find(lap, corridor, circuit.zones(), then).path();
+  }
+
+  private static Corridor corridor(
+      Circuit circuit, Road road, Vehicle vehicle, Conditions conditions) {
+    return Corridor.of(circuit, road, vehicle, conditions.isWet(), Corridor.DEFAULT_MARGIN_M);
+  }
+
+  /** Of the search for the fastest line the smooth one takes about this share. */
+  private static final double SMOOTH_PART = 0.1;
+
+  /** The schools that own values ask for, by corner. */
+  public static Map<Integer, School> schoolsOf(List<OwnValues> own) {
+    Map<Integer, School> schools = new TreeMap<>();
+    own.stream().filter(o -> o.line() != null).forEach(o -> schools.put(o.corner(), o.line()));
+    return schools;
+  }
+
+  /**
+   * A basis with some corners driven in a way of their own, one after the other in driving order.
+   *
+   * @param basis without schools
+   * @throws InvalidValueException if a corner does not exist or a school does not apply to it
+   */
+  public static Basis withSchools(
+      Basis basis, Conditions conditions, Map<Integer, School> schools) {
+    Corridor corridor = corridor(basis.circuit(), basis.path().road(), basis.vehicle(), conditions);
+    Path path = basis.path();
+    for (Map.Entry<Integer, School> entry : schools.entrySet()) {
+      Lap lap = SpeedProfile.solve(path, basis.vehicle(), conditions);
+      double[] offsets =
+          Schools.line(
+              lap,
+              corridor,
+              basis.circuit().zones(),
+              basis.corners(),
+              indexOf(basis.corners(), entry.getKey()),
+              entry.getValue());
+      path = Path.at(path.road(), offsets, basis.circuit().zones());
+    }
+    return new Basis(
+        basis.circuit(), basis.vehicle(), path, basis.corners(), basis.line(), schools);
+  }
+
+  /**
+   * Index of a corner by its number.
+   *
+   * @throws InvalidValueException if there is none
+   */
+  public static int indexOf(List<Corner> corners, int number) {
+    for (int c = 0; c < corners.size(); c++) {
+      if (corners.get(c).number() == number) {
+        return c;
+      }
+    }
+    throw new InvalidValueException("corner", "(" + number + ") does not exist on this circuit");
+  }
+
+  /** All schools of one corner on the line of a basis, quickest first. */
+  public static List<SchoolLine> schools(Basis basis, Conditions conditions, int corner) {
+    int index = indexOf(basis.corners(), corner);
+    Road road = basis.path().road();
+    Lap lap = SpeedProfile.solve(basis.path(), basis.vehicle(), conditions);
+    Corridor corridor = corridor(basis.circuit(), road, basis.vehicle(), conditions);
+    List<Schools.Tried> tried =
+        Schools.of(lap, corridor, basis.circuit().zones(), basis.corners(), index);
+    return SchoolLine.of(tried, road, basis.corners().get(index));
+  }
+
+  /** Positions across the road that a sweep of a link tries. */
+  private static final int LINK_POSITIONS = 41;
+
+  /**
+   * The link after a corner swept across the road.
+   *
+   * @throws InvalidValueException if the corner is not linked with the next
+   */
+  public static LinkSweep.Result link(Basis basis, Conditions conditions, int corner) {
+    int index = indexOf(basis.corners(), corner);
+    if (!basis.corners().get(index).linkWithNext()) {
+      throw new InvalidValueException(
+          "corner", "(" + corner + ") is not linked with the next; see the circuit's corners");
+    }
+    Lap lap = SpeedProfile.solve(basis.path(), basis.vehicle(), conditions);
+    Corridor corridor = corridor(basis.circuit(), basis.path().road(), basis.vehicle(), conditions);
+    return LinkSweep.of(
+        lap, corridor, basis.circuit().zones(), basis.corners(), index, LINK_POSITIONS);
   }
 
   /** No point of a corner lies farther from it; more is a slip of the finger (own assumption). */
   private static final double FARTHEST_POINT_M = 900;
 
-  /** Solves the lap on a basis and writes its pages. */
+  /**
+   * Solves the lap on a basis and writes its pages: the model's, then the line and the limits that
+   * the driver's own values are, then what driving the pages makes of the rest.
+   *
+   * @param own without schools other than the basis has
+   */
   public static Reference on(Basis basis, Conditions conditions, List<OwnValues> own) {
-    Lap modelLap = SpeedProfile.solve(basis.path(), basis.vehicle(), conditions);
+    Map<Integer, School> schools = schoolsOf(own);
+    if (!schools.equals(basis.schools())) {
+      return on(withSchools(basis, conditions, schools), conditions, own);
+    }
+    Lap modelLap = moving(SpeedProfile.solve(basis.path(), basis.vehicle(), conditions));
     MarkChooser marks = marks(basis, conditions, modelLap);
-    List<CornerPage> modelPages =
-        PageWriter.write(
-            basis.circuit(), basis.vehicle(), conditions, modelLap, basis.corners(), marks);
+    List<CornerPage> modelPages = written(basis, conditions, modelLap, marks);
     if (own.isEmpty()) {
+      List<Driven> driven = PageDrive.of(modelLap, basis.circuit(), modelPages, own).driven();
       List<Remark> crests = crests(modelLap, modelPages);
       return new Reference(
-          basis.path(), modelLap, modelLap, basis.corners(), modelPages, modelPages, crests);
+          basis.path(),
+          modelLap,
+          modelLap,
+          basis.corners(),
+          modelPages,
+          modelPages,
+          driven,
+          crests);
     }
     checkCornersExist(modelPages, own);
     checkStations(basis.path().road(), modelPages, own);
-    OwnValuesOnLap.Limits limits = OwnValuesOnLap.of(modelLap, modelPages, own);
-    Lap lap = SpeedProfile.solve(basis.path(), basis.vehicle(), conditions, limits.options());
-    List<CornerPage> pages = OwnPages.of(lap, modelLap, modelPages, own, marks);
-    List<Remark> remarks = new ArrayList<>(limits.remarks());
-    remarks.addAll(crests(lap, modelPages));
-    return new Reference(basis.path(), modelLap, lap, basis.corners(), modelPages, pages, remarks);
+    OwnLine.Result line = OwnLine.of(basis, modelLap, modelPages, own);
+    boolean sameLine = line.path() == basis.path();
+    Lap onLine = sameLine ? modelLap : SpeedProfile.solve(line.path(), basis.vehicle(), conditions);
+    List<CornerPage> linePages = sameLine ? modelPages : written(basis, conditions, onLine, marks);
+    OwnValuesOnLap.Limits limits = OwnValuesOnLap.of(onLine, linePages, own);
+    Lap planned = SpeedProfile.solve(line.path(), basis.vehicle(), conditions, limits.options());
+    PageDrive.Result drive = PageDrive.of(planned, basis.circuit(), linePages, own);
+    List<CornerPage> pages = OwnPages.of(drive.lap(), onLine, linePages, own, marks);
+    List<Remark> remarks = new ArrayList<>(line.remarks());
+    remarks.addAll(limits.remarks());
+    remarks.addAll(drive.remarks());
+    remarks.addAll(crests(drive.lap(), modelPages));
+    return new Reference(
+        line.path(),
+        modelLap,
+        drive.lap(),
+        basis.corners(),
+        modelPages,
+        pages,
+        drive.driven(),
+        remarks);
+  }
+
+  private static List<CornerPage> written(
+      Basis basis, Conditions conditions, Lap lap, MarkChooser marks) {
+    return PageWriter.write(
+        basis.circuit(), basis.vehicle(), conditions, lap, basis.corners(), marks);
   }
 
   /**
@@ -109,8 +308,17 @@ public record Reference(
    * do not change it.
    */
   public static List<Stakes> stakes(Basis basis, Conditions conditions) {
-    Reference model = on(basis, conditions, List.of());
-    return StakesRun.of(model.modelLap(), model.modelPages(), basis.circuit().zones());
+    Lap lap = SpeedProfile.solve(basis.path(), basis.vehicle(), conditions);
+    List<CornerPage> pages = written(basis, conditions, lap, marks(basis, conditions, lap));
+    return StakesRun.of(lap, pages, basis.circuit().zones());
+  }
+
+  /** The gears of one corner of the model's own lap explained. */
+  public static CornerGears gears(Basis basis, Conditions conditions, int corner) {
+    int index = indexOf(basis.corners(), corner);
+    Lap lap = moving(SpeedProfile.solve(basis.path(), basis.vehicle(), conditions));
+    List<CornerPage> pages = written(basis, conditions, lap, marks(basis, conditions, lap));
+    return CornerGears.of(lap, pages, index);
   }
 
   /** The marks of a circuit as they are seen on a lap, in the light of the conditions' hour. */

@@ -8,7 +8,6 @@ import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
 import marvek.core.circuit.Zone;
-import marvek.core.page.CornerPage.Source;
 import marvek.core.profile.Lap;
 import marvek.core.profile.LocalRun;
 import marvek.core.profile.ProfileOptions;
@@ -88,20 +87,11 @@ public final class StakesRun {
 
   private static OwnValues slip(
       CornerPage page, Double brakeAtM, Double apexSpeed, Double throttleFirstM) {
-    return new OwnValues(
-        page.corner(),
-        brakeAtM,
-        null,
-        null,
-        null,
-        null,
-        apexSpeed,
-        throttleFirstM,
-        null,
-        null,
-        null,
-        null,
-        Source.DRIVER);
+    return OwnValues.in(page.corner())
+        .brakeAtM(brakeAtM)
+        .apexSpeedMps(apexSpeed)
+        .throttleFirstM(throttleFirstM)
+        .build();
   }
 
   /** Where the corner's work begins: its brake point, without one its turn-in. */

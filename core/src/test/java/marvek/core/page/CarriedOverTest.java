@@ -7,7 +7,6 @@ import marvek.core.TestRoads;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
 import marvek.core.corner.Corner;
-import marvek.core.page.CornerPage.Source;
 import org.junit.jupiter.api.Test;
 
 class CarriedOverTest {
@@ -32,8 +31,15 @@ class CarriedOverTest {
   }
 
   private static OwnValues own(int corner, double brake, double throttle, String notes) {
-    return new OwnValues(
-        corner, brake, 70.0, 2, null, null, 20.0, throttle, null, 3, notes, null, Source.DRIVER);
+    return OwnValues.in(corner)
+        .brakeAtM(brake)
+        .initialPct(70.0)
+        .cornerGear(2)
+        .apexSpeedMps(20.0)
+        .throttleFirstM(throttle)
+        .confidence(3)
+        .notes(notes)
+        .build();
   }
 
   private static List<OwnValues> carried(

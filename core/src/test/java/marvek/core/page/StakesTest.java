@@ -10,7 +10,6 @@ import marvek.core.TestVehicles;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
-import marvek.core.page.CornerPage.Source;
 import marvek.core.profile.Lap;
 import marvek.core.profile.LocalRun;
 import marvek.core.profile.ProfileOptions;
@@ -167,20 +166,9 @@ class StakesTest {
     double last = 0;
     for (double early : new double[] {2, 5, 10, 20}) {
       OwnValues slip =
-          new OwnValues(
-              page.corner(),
-              lap.path().road().wrapStation(page.brake().atM() - early),
-              null,
-              null,
-              null,
-              null,
-              null,
-              null,
-              null,
-              null,
-              null,
-              null,
-              Source.DRIVER);
+          OwnValues.in(page.corner())
+              .brakeAtM(lap.path().road().wrapStation(page.brake().atM() - early))
+              .build();
       double cost = Reference.on(BASIS, Conditions.DEFAULT, List.of(slip)).lap().timeS();
       assertThat(cost - lap.timeS()).isGreaterThan(last);
       last = cost - lap.timeS();

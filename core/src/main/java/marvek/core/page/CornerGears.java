@@ -1,0 +1,235 @@
+package marvek.core.page;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import marvek.core.circuit.Road;
+import marvek.core.profile.GearPlan;
+import marvek.core.profile.Lap;
+import marvek.core.profile.ProfileOptions;
+import marvek.core.profile.SpeedProfile;
+
+/**
+ * The gears of one corner explained: what another gear in it costs, whether the last change before
+ * it is worth its time, and every change up to the next corner.
+ *
+ * @param inCorner the gear that the model takes and its neighbours
+ * @param before the last change up before the braking; null where there is none on a short straight
+ * @param changes from this corner's slowest place to the next one's
+ */
+public record CornerGears(
+    int corner, List<InCorner> inCorner, HoldOrChange before, List<Change> changes) {
+  /** A straight on which the change up takes longer than this to the brakes asks no question. */
+  private static final double SHORT_S = 4;
+
+  /** Below this share of the limiter a change up is a short one. */
+  private static final double SHORT_SHIFT = 0.95;
+
+  /** Above this share of the engine's force at the tyres' limit, a little less of it is free. */
+  private static final double TRACTION_LIMITED = 0.995;
+
+  /**
+   * A gear held through the corner.
+   *
+   * @param lostS against the model's choice
+   * @param rpm engine speed at the slowest place
+   * @param rearAsked force of the engine at full throttle as a share of what the driven wheels can
+   *     take half-way from the first throttle to the full one: above 1 it has to be fed in
+   * @param chosen whether the model takes it
+   */
+  public record InCorner(
+      int gear,
+      double lostS,
+      double rpm,
+      double rearAsked,
+      boolean beyondLimiter,
+      boolean chosen) {}
+
+  /**
+   * Whether to change up once more before the brakes.
+   *
+   * @param atM where the change is made, or the limiter met
+   * @param holdLostS what holding the lower gear costs; 0 if that is what the model does
+   * @param changeLostS what changing up costs; 0 if that is what the model does
+   */
+  public record HoldOrChange(
+      double atM, int gear, double secondsToBrakes, double holdLostS, double changeLostS) {}
+
+  /**
+   * A change of gear.
+   *
+   * @param rpm engine speed before it
+   * @param costS drive lost while it is made
+   * @param early whether it comes well before the limiter
+   * @param free whether grip, not the engine, is the limit there
+   */
+  public record Change(
+      double atM, int from, int to, double rpm, double costS, boolean early, boolean free) {}
+
+  public CornerGears {
+    inCorner = List.copyOf(inCorner);
+    changes = List.copyOf(changes);
+  }
+
+  /**
+   * Explains the gears of one of a lap's pages.
+   *
+   * @param number index of the page
+   */
+  public static CornerGears of(Lap lap, List<CornerPage> pages, int number) {
+    return new Worker(lap, pages, number).explained();
+  }
+
+  private static final class Worker {
+    private final Lap lap;
+    private final Road road;
+    private final List<CornerPage> pages;
+    private final CornerPage page;
+    private final int slowest;
+    private final int nextSlowest;
+
+    Worker(Lap lap, List<CornerPage> pages, int number) {
+      this.lap = lap;
+      this.road = lap.path().road();
+      this.pages = pages;
+      this.page = pages.get(number);
+      this.slowest = road.indexOf(page.lowestSpeedAtM());
+      CornerPage next = pages.get((number + 1) % pages.size());
+      boolean last = !road.closed() && number + 1 == pages.size();
+      this.nextSlowest = last ? road.size() - 1 : road.indexOf(next.lowestSpeedAtM());
+    }
+
+    CornerGears explained() {
+      return new CornerGears(page.corner(), inCorner(), before().orElse(null), changes());
+    }
+
+    private List<InCorner> inCorner() {
+      int chosen = lap.gearAt(slowest);
+      List<InCorner> all = new ArrayList<>();
+      for (int gear = chosen - 1; gear <= chosen + 1; gear++) {
+        if (gear >= 1 && gear <= lap.driveline().gears()) {
+          all.add(held(gear, gear == chosen));
+        }
+      }
+      return all;
+    }
+
+    private InCorner held(int gear, boolean chosen) {
+      double v = lap.speedAt(slowest);
+      OwnValues own = OwnValues.in(page.corner()).cornerGear(gear).build();
+      double lost = chosen ? 0 : lost(OwnValuesOnLap.of(lap, pages, List.of(own)).options());
+      int at = page.throttle().firstM() == null ? slowest : road.indexOf(page.throttle().firstM());
+      double speed = lap.speedAt(at);
+      double traction = lap.forces().tractionN(at, speed * speed);
+      double engine = lap.driveline().forceN(gear, Math.min(speed, limiter(gear)));
+      return new InCorner(
+          gear,
+          lost,
+          lap.driveline().rpm(gear, v),
+          traction > 0 ? engine / traction : 0,
+          v > limiter(gear),
+          chosen);
+    }
+
+    /** Half-way from the first throttle to the full one: where the drive has to be fed in. */
+    private int feeding() {
+      Double first = page.throttle().firstM();
+      if (first == null) {
+        return slowest;
+      }
+      Double full = page.throttle().fullM();
+      double half = full == null ? 10 : Math.max(0, road.distance(first, full)) / 2;
+      return road.indexOf(road.wrapStation(first + half));
+    }
+
+    private double limiter(int gear) {
+      return lap.driveline().limiterSpeedMps(gear);
+    }
+
+    private double lost(ProfileOptions options) {
+      return SpeedProfile.solve(lap.path(), lap.vehicle(), lap.conditions(), options).timeS()
+          - lap.timeS();
+    }
+
+    /** The last change up before the brakes, or the limiter that is held on to. */
+    private Optional<HoldOrChange> before() {
+      if (page.brake().atM() == null) {
+        return Optional.empty();
+      }
+      int brakes = road.indexOf(page.brake().atM());
+      int most = samplesIn(brakes);
+      for (int k = 1; k < most; k++) {
+        int i = road.wrap(brakes - k);
+        if (lap.timeBetween(i, brakes) > SHORT_S || lap.gearAt(i) > lap.gearAt(brakes)) {
+          break;
+        }
+        if (lap.gearAt(i) < lap.gearAt(brakes)) {
+          return Optional.of(question(road.wrap(i + 1), brakes, lap.gearAt(i), true));
+        }
+      }
+      int gear = lap.gearAt(brakes);
+      boolean onLimiter = lap.speedAt(brakes) >= 0.99 * limiter(gear);
+      if (!onLimiter || gear == lap.driveline().gears()) {
+        return Optional.empty();
+      }
+      int k = 1;
+      while (k < most && lap.speedAt(road.wrap(brakes - k)) >= 0.99 * limiter(gear)) {
+        k++;
+      }
+      return Optional.of(question(road.wrap(brakes - k + 1), brakes, gear, false));
+    }
+
+    private int samplesIn(int brakes) {
+      return road.closed() ? road.size() / 2 : brakes;
+    }
+
+    private HoldOrChange question(int at, int brakes, int gear, boolean changes) {
+      int[] wanted = new int[lap.size()];
+      for (int k = 0; k <= ahead(at, brakes); k++) {
+        wanted[road.wrap(at + k)] = changes ? gear : gear + 1;
+      }
+      double other = lost(ProfileOptions.NONE.withHeldGear(wanted));
+      return new HoldOrChange(
+          road.stationAt(at),
+          gear,
+          lap.timeBetween(at, brakes),
+          changes ? other : 0,
+          changes ? 0 : other);
+    }
+
+    private int ahead(int from, int to) {
+      return road.closed() ? Math.floorMod(to - from, road.size()) : Math.max(0, to - from);
+    }
+
+    private List<Change> changes() {
+      List<Change> all = new ArrayList<>();
+      int reach = ahead(slowest, nextSlowest);
+      for (GearPlan.Change change : lap.gearChanges()) {
+        boolean here =
+            ahead(slowest, change.sample()) <= reach
+                && (road.closed() || change.sample() >= slowest);
+        if (here && change.to() > change.from()) {
+          all.add(told(change));
+        }
+      }
+      all.sort(java.util.Comparator.comparingInt(c -> ahead(slowest, road.indexOf(c.atM()))));
+      return all;
+    }
+
+    private Change told(GearPlan.Change change) {
+      int before = road.wrap(change.sample() - 1);
+      double v = lap.speedAt(before);
+      double rpm = lap.driveline().rpm(change.from(), v);
+      double traction = lap.forces().tractionN(before, v * v);
+      double engine = lap.driveline().forceN(change.to(), v);
+      return new Change(
+          road.stationAt(change.sample()),
+          change.from(),
+          change.to(),
+          rpm,
+          change.costS(),
+          rpm < SHORT_SHIFT * lap.vehicle().engine().limiterRpm(),
+          engine >= TRACTION_LIMITED * traction);
+    }
+  }
+}

@@ -1,0 +1,25 @@
+package marvek.core.page;
+
+/**
+ * What comes of driving a page as it is written. Stations in metres; null where there is none.
+ *
+ * @param made whether the car stays within the road and the kerbs that may be used
+ * @param gripNeeded largest share of the tyres' grip that is asked for, 1 at the limit
+ * @param wideM how far the car runs beside its line at most, to the outside
+ * @param beyondM how far its body goes beyond what may be used, 0 if it does not
+ * @param lockedM metres with a locked wheel
+ * @param spunM metres with a spinning wheel
+ */
+public record Driven(
+    int corner,
+    boolean made,
+    double gripNeeded,
+    double gripAtM,
+    double wideM,
+    Double wideAtM,
+    double beyondM,
+    Double beyondAtM,
+    double lockedM,
+    Double lockedAtM,
+    double spunM,
+    Double spunAtM) {}

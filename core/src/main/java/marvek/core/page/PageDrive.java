@@ -1,0 +1,315 @@
+package marvek.core.page;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import marvek.core.circuit.Circuit;
+import marvek.core.circuit.Path;
+import marvek.core.circuit.Road;
+import marvek.core.line.Corridor;
+import marvek.core.page.PageControls.Points;
+import marvek.core.profile.Drive;
+import marvek.core.profile.ForceModel;
+import marvek.core.profile.Lap;
+
+/**
+ * Drives the pages of a lap as they are written: whether each corner is made, what it asks of the
+ * tyres, and what the driver's own points do to the speeds.
+ */
+final class PageDrive {
+  /** The drive begins so far before the corner's first point. */
+  private static final double RUN_UP_M = 40;
+
+  /** Braking that ends up to here after the slowest place still belongs to the corner. */
+  private static final double END_TOLERANCE_M = 15;
+
+  /** A lift shorter than this within a braking zone does not end it. */
+  private static final double BRIDGED_M = 8;
+
+  /** Nobody brakes longer than this for a corner. */
+  private static final double LONGEST_ZONE_M = 600;
+
+  /** Beyond the road by less than this is a matter of the survey, not of the driver. */
+  private static final double LEAST_BEYOND_M = 0.1;
+
+  private static final double LEAST_WIDE_M = 0.05;
+
+  /** More of the grip than this is a slide. */
+  private static final double SLIDING = 1.02;
+
+  private final Lap lap;
+  private final Path path;
+  private final Road road;
+  private final Corridor room;
+  private final List<CornerPage> pages;
+  private final ForceModel wholeGrip;
+  private final double[] speeds;
+  private final List<Driven> driven = new ArrayList<>();
+  private final List<Remark> remarks = new ArrayList<>();
+
+  private PageDrive(Lap lap, Circuit circuit, List<CornerPage> pages) {
+    this.lap = lap;
+    this.path = lap.path();
+    this.road = path.road();
+    this.pages = pages;
+    this.room = Corridor.of(circuit, road, lap.vehicle(), lap.conditions().isWet(), 0);
+    this.wholeGrip = Drive.wholeGrip(lap);
+    this.speeds = new double[lap.size()];
+    for (int i = 0; i < speeds.length; i++) {
+      speeds[i] = lap.speedAt(i);
+    }
+  }
+
+  /**
+   * All pages driven.
+   *
+   * @param lap with what the driver's own points do to it
+   * @param driven one for each page
+   * @param remarks what is not made, at the driver's own values that ask for it
+   */
+  record Result(Lap lap, List<Driven> driven, List<Remark> remarks) {}
+
+  /**
+   * Drives the pages of a lap.
+   *
+   * @param lap the model with those own values that it can follow
+   * @param pages the model's pages, whose points the driver's own stand against
+   */
+  static Result of(Lap lap, Circuit circuit, List<CornerPage> pages, List<OwnValues> own) {
+    PageDrive worker = new PageDrive(lap, circuit, pages);
+    boolean changed = false;
+    for (int p = 0; p < pages.size(); p++) {
+      changed |= worker.drive(p, own);
+    }
+    Lap result = changed ? lap.withSpeeds(worker.speeds) : lap;
+    return new Result(result, worker.driven, worker.remarks);
+  }
+
+  /** The controls of a page as the lap itself drives it, from a sample on; for checks. */
+  static PageControls controls(
+      Lap lap, Circuit circuit, List<CornerPage> pages, CornerPage page, int start) {
+    PageDrive worker = new PageDrive(lap, circuit, pages);
+    int slowest = worker.road.indexOf(page.lowestSpeedAtM());
+    int[] zone = worker.brakingZone(slowest);
+    return PageControls.of(lap, start, worker.points(page, zone, start, slowest));
+  }
+
+  /** Drives one page; answers whether that changed the lap. */
+  private boolean drive(int number, List<OwnValues> own) {
+    CornerPage page = pages.get(number);
+    int slowest = road.indexOf(page.lowestSpeedAtM());
+    int[] zone = brakingZone(slowest);
+    int begin = zone == null ? road.indexOf(page.turnIn().atM()) : zone[0];
+    int start = begin(begin, actingWayM(zone) + RUN_UP_M);
+    Points points = points(page, zone, start, slowest);
+    int count = countTo(number, start);
+    PageControls plain = PageControls.of(lap, start, points);
+    PageControls wanted = plain;
+    for (OwnValues values : own) {
+      wanted = values.corner() == page.corner() ? wanted.with(page, values) : wanted;
+    }
+    Drive.Result asLap = Drive.of(lap, wholeGrip, plain, start, count);
+    if (wanted.asTheLap()) {
+      driven.add(told(page, asLap, start, reach(page, start, count)));
+      return false;
+    }
+    Drive.Result asWanted = Drive.of(lap, wholeGrip, wanted, start, count);
+    Driven told = told(page, asWanted, start, reach(page, start, count));
+    driven.add(told);
+    if (!told.made()) {
+      // The time of a car that is off the road says nothing: the lap stays the model's here.
+      say(page, own, notMade(told));
+      return false;
+    }
+    if (told.gripNeeded() > SLIDING) {
+      say(page, own, sliding(told));
+    }
+    // The share between the two drives, so that what the foot's time costs in both does not count.
+    for (int k = 0; k <= count; k++) {
+      speeds[road.wrap(start + k)] *= asWanted.speedsMps()[k] / asLap.speedsMps()[k];
+    }
+    return true;
+  }
+
+  private static String notMade(Driven told) {
+    return String.format(
+        Locale.ROOT,
+        "Not made: the car would be %.1f m beyond what may be used, %.0f m from the start line."
+            + " Times stay the model's.",
+        told.beyondM(),
+        told.beyondAtM());
+  }
+
+  private static String sliding(Driven told) {
+    return String.format(
+        Locale.ROOT,
+        "Made, but asks for %.0f %% of the tyres' grip, %.0f m from the start line: the car slides.",
+        100 * told.gripNeeded(),
+        told.gripAtM());
+  }
+
+  /** Says it at each of the driver's own values that ask for more than the model. */
+  private void say(CornerPage page, List<OwnValues> own, String text) {
+    for (OwnValues values : own) {
+      if (values.corner() == page.corner()) {
+        for (String field : PageControls.beyondTheModel(page, values)) {
+          remarks.add(new Remark(page.corner(), field, text));
+        }
+      }
+    }
+  }
+
+  private double actingWayM(int[] zone) {
+    if (zone == null) {
+      return 0;
+    }
+    double s = lap.conditions().pedalChangeS() + lap.conditions().brakeBuildUpS() / 2;
+    return lap.speedAt(zone[0]) * s;
+  }
+
+  private int begin(int sample, double metresBefore) {
+    int back = samples(metresBefore);
+    return road.closed() ? road.wrap(sample - back) : Math.max(0, sample - back);
+  }
+
+  private int samples(double metres) {
+    return (int) Math.round(metres / road.stepM());
+  }
+
+  private int ahead(int from, int to) {
+    return road.closed() ? Math.floorMod(to - from, road.size()) : Math.max(0, to - from);
+  }
+
+  /** First sample on the brakes for a corner and first one off them; null without braking. */
+  private int[] brakingZone(int slowest) {
+    int k = -samples(END_TOLERANCE_M);
+    int most = samples(LONGEST_ZONE_M);
+    while (k < most && !brakes(slowest - k)) {
+      // Off the brake long before the slowest place: the corner is driven on the throttle.
+      if (k > samples(LONGEST_ZONE_M / 4) || !road.closed() && slowest - k <= 0) {
+        return null;
+      }
+      k++;
+    }
+    int end = slowest - k + 1;
+    int off = 0;
+    while (k < most && off <= samples(BRIDGED_M) && (road.closed() || slowest - k > 0)) {
+      off = brakes(slowest - k) ? 0 : off + 1;
+      k++;
+    }
+    int begin = slowest - k + off + 1;
+    return begin >= end ? null : new int[] {road.wrap(begin), road.wrap(end)};
+  }
+
+  private boolean brakes(int sample) {
+    boolean there = road.closed() || sample >= 0 && sample < road.size();
+    return there && lap.brakeGAt(road.wrap(sample)) > BrakingZone.LEAST_G;
+  }
+
+  private Points points(CornerPage page, int[] zone, int start, int slowest) {
+    double step = road.stepM();
+    double brake = zone == null ? Double.POSITIVE_INFINITY : step * ahead(start, zone[0]);
+    double release = zone == null ? Double.POSITIVE_INFINITY : step * ahead(start, zone[1]);
+    int first = zone == null ? -1 : firstThrottle(zone[1]);
+    double firstM =
+        zone == null
+            ? page.throttle().firstM() == null
+                ? Double.POSITIVE_INFINITY
+                : metres(start, page.throttle().firstM())
+            : step * ahead(start, first);
+    double fullM =
+        page.throttle().fullM() == null ? firstM + 1 : metres(start, page.throttle().fullM());
+    return new Points(
+        brake - actingWayM(zone),
+        brake,
+        metres(start, page.turnIn().atM()),
+        release,
+        firstM,
+        Math.max(firstM + 1, fullM),
+        zone == null ? 0 : lap.speedAt(slowest));
+  }
+
+  private double metres(int start, double stationM) {
+    return road.offsetBetween(road.stationAt(start), stationM);
+  }
+
+  private int firstThrottle(int released) {
+    int most = samples(LONGEST_ZONE_M);
+    for (int k = 0; k < most; k++) {
+      int i = road.wrap(released + k);
+      if (lap.throttleShareAt(i) > 0.02) {
+        return i;
+      }
+    }
+    return released;
+  }
+
+  /** To the slowest place of the next corner: what is lost at the exit is lost down to there. */
+  private int countTo(int number, int start) {
+    boolean last = number + 1 == pages.size();
+    if (last && !road.closed()) {
+      return road.size() - 1 - start;
+    }
+    CornerPage next = pages.get((number + 1) % pages.size());
+    int count = ahead(start, road.indexOf(next.lowestSpeedAtM()));
+    return pages.size() == 1 ? road.size() - 1 : count;
+  }
+
+  /** The corner itself ends where the throttle is full and the car is out at the edge. */
+  private int reach(CornerPage page, int start, int count) {
+    double out = metres(start, page.exit().trackOutM());
+    double full = page.throttle().fullM() == null ? out : metres(start, page.throttle().fullM());
+    return Math.min(count, samples(Math.max(out, full) + END_TOLERANCE_M));
+  }
+
+  private Driven told(CornerPage page, Drive.Result drive, int start, int reach) {
+    double wide = 0;
+    int wideAt = 0;
+    double beyond = 0;
+    int beyondAt = 0;
+    int hardest = 0;
+    for (int k = 0; k <= reach; k++) {
+      if (drive.wideM()[k] > wide) {
+        wide = drive.wideM()[k];
+        wideAt = k;
+      }
+      hardest = drive.gripNeeded()[k] > drive.gripNeeded()[hardest] ? k : hardest;
+      double past = beyondAt(road.wrap(start + k), drive.wideM()[k]);
+      if (past > beyond) {
+        beyond = past;
+        beyondAt = k;
+      }
+    }
+    return new Driven(
+        page.corner(),
+        beyond <= LEAST_BEYOND_M,
+        drive.gripNeeded()[hardest],
+        station(start, hardest),
+        wide,
+        wide > LEAST_WIDE_M ? station(start, wideAt) : null,
+        beyond > LEAST_BEYOND_M ? beyond : 0,
+        beyond > LEAST_BEYOND_M ? station(start, beyondAt) : null,
+        drive.lockedM(),
+        place(start, drive.lockedAtM()).orElse(null),
+        drive.spunM(),
+        place(start, drive.spunAtM()).orElse(null));
+  }
+
+  private Double station(int start, int position) {
+    return road.stationAt(road.wrap(start + position));
+  }
+
+  private Optional<Double> place(int start, double metres) {
+    return Double.isNaN(metres)
+        ? Optional.empty()
+        : Optional.of(road.wrapStation(road.stationAt(start) + metres));
+  }
+
+  /** How far the car is beyond what may be used, its line and what it runs wide together. */
+  private double beyondAt(int i, double wideM) {
+    double outward = path.curvatureAt(i) > 0 ? -wideM : wideM;
+    double offset = path.offsetAt(i) + outward;
+    return Math.max(offset - room.leftAt(i), room.rightAt(i) - offset);
+  }
+}

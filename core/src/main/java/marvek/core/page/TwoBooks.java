@@ -1,0 +1,86 @@
+package marvek.core.page;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Two references of the same circuit laid side by side, corner by corner: what is a straight for
+ * one vehicle and a corner for the other.
+ */
+public final class TwoBooks {
+  private TwoBooks() {}
+
+  /** What a corner is to a vehicle. */
+  public enum Kind {
+    /** The throttle stays open. */
+    STRAIGHT,
+    /** A lift is enough. */
+    LIFT,
+    /** It takes the brakes. */
+    BRAKES
+  }
+
+  /**
+   * One vehicle in one corner.
+   *
+   * @param brakeAtM where the driver acts; null without brakes
+   * @param approachMps speed where the corner's work begins
+   * @param leanDeg lean at the slowest place, of two wheels; null of four
+   */
+  public record Side(
+      Kind kind,
+      Double brakeAtM,
+      double approachMps,
+      double lowestMps,
+      double exitMps,
+      int gear,
+      double timeS,
+      Double leanDeg) {}
+
+  /**
+   * One corner.
+   *
+   * @param brakesLaterM how much later the second brakes than the first; null unless both do
+   */
+  public record Row(int corner, String name, Side first, Side second, Double brakesLaterM) {}
+
+  /** Corners that both references have, in driving order. */
+  public static List<Row> of(Reference first, Reference second) {
+    List<Row> rows = new ArrayList<>();
+    for (CornerPage page : first.pages()) {
+      other(second, page).ifPresent(found -> rows.add(row(first, page, second, found)));
+    }
+    return rows;
+  }
+
+  private static Optional<CornerPage> other(Reference reference, CornerPage page) {
+    return reference.pages().stream().filter(p -> p.corner() == page.corner()).findFirst();
+  }
+
+  private static Row row(Reference a, CornerPage pageA, Reference b, CornerPage pageB) {
+    Double atA = pageA.brake().atM();
+    Double atB = pageB.brake().atM();
+    Double later = atA == null || atB == null ? null : a.path().road().offsetBetween(atA, atB);
+    return new Row(pageA.corner(), pageA.name(), side(a, pageA), side(b, pageB), later);
+  }
+
+  private static Side side(Reference reference, CornerPage page) {
+    return new Side(
+        kind(page),
+        page.brake().atM(),
+        page.approach().speedMps(),
+        page.lowestSpeedMps(),
+        page.exit().speedMps(),
+        page.gears().corner(),
+        page.timeS(),
+        Lean.deg(reference.lap(), page).orElse(null));
+  }
+
+  static Kind kind(CornerPage page) {
+    if (page.brake().atM() != null) {
+      return Kind.BRAKES;
+    }
+    return page.brake().style() == CornerPage.BrakeStyle.NONE ? Kind.STRAIGHT : Kind.LIFT;
+  }
+}

@@ -1,0 +1,164 @@
+package marvek.core.page;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import marvek.core.InvalidValueException;
+import marvek.core.TestRoads;
+import marvek.core.TestVehicles;
+import marvek.core.circuit.Circuit;
+import marvek.core.circuit.Survey;
+import marvek.core.conditions.Conditions;
+import marvek.core.line.School;
+import marvek.core.vehicle.Engine;
+import marvek.core.vehicle.Vehicle;
+import org.junit.jupiter.api.Test;
+
+/** What a page answers beside its own words: schools, gears, the other vehicle. */
+class AnswersTest {
+  private static final Circuit VARIED = Circuit.bare("varied", TestRoads.varied(5));
+  private static final Reference.Basis BASIS = basis(TestVehicles.clubCar());
+  private static final Reference MODEL = Reference.on(BASIS, Conditions.DEFAULT, List.of());
+
+  private static Reference.Basis basis(Vehicle car) {
+    return Reference.basis(VARIED, car, Conditions.DEFAULT, LineChoice.SMOOTH);
+  }
+
+  @Test
+  void aSchoolThatIsPickedIsWhatThePageSays() {
+    List<SchoolLine> schools = Reference.schools(BASIS, Conditions.DEFAULT, 3);
+    SchoolLine late =
+        schools.stream().filter(s -> s.school() == School.LATE_APEX).findFirst().orElseThrow();
+    Reference driven =
+        Reference.on(
+            BASIS, Conditions.DEFAULT, List.of(OwnValues.in(3).line(School.LATE_APEX).build()));
+    assertThat(driven.lap().timeS() - MODEL.lap().timeS()).isCloseTo(late.lostS(), within(0.02));
+    CornerPage page = driven.pages().get(2);
+    assertThat(page.brake().atM()).isCloseTo(late.brakeAtM(), within(1.5));
+    assertThat(page.lowestSpeedMps()).isCloseTo(late.lowestMps(), within(0.1));
+    assertThat(page.sources()).containsKey("line");
+  }
+
+  @Test
+  void tiesAreThoseWithinThreeHundredths() {
+    List<SchoolLine> schools = Reference.schools(BASIS, Conditions.DEFAULT, 3);
+    double best = schools.get(0).lostS();
+    for (SchoolLine line : schools) {
+      assertThat(line.tie()).isEqualTo(line.lostS() - best <= 0.03);
+    }
+  }
+
+  @Test
+  void theFastestLineOfTheLapIsAChoiceAndNeverSlower() {
+    Reference.Basis fastest =
+        Reference.basis(VARIED, TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.FASTEST);
+    Reference reference = Reference.on(fastest, Conditions.DEFAULT, List.of());
+    assertThat(reference.lap().timeS()).isLessThan(MODEL.lap().timeS());
+    assertThat(reference.driven()).allSatisfy(d -> assertThat(d.made()).isTrue());
+  }
+
+  @Test
+  void anotherGearInTheCornerCosts() {
+    CornerGears gears = Reference.gears(BASIS, Conditions.DEFAULT, 3);
+    assertThat(gears.inCorner()).hasSizeBetween(2, 3);
+    for (CornerGears.InCorner held : gears.inCorner()) {
+      if (held.chosen()) {
+        assertThat(held.lostS()).isZero();
+      } else {
+        assertThat(held.lostS()).isGreaterThan(-0.01);
+      }
+    }
+    assertThat(gears.inCorner())
+        .extracting(CornerGears.InCorner::rpm)
+        .isSortedAccordingTo((a, b) -> Double.compare(b, a));
+    assertThat(gears.changes())
+        .isNotEmpty()
+        .allSatisfy(c -> assertThat(c.to()).isEqualTo(c.from() + 1));
+  }
+
+  /** Whether to hold or to change: what the model does costs nothing, the other way not less. */
+  @Test
+  void holdingOrChangingUpIsAnsweredWhereItIsAsked() {
+    int asked = 0;
+    for (CornerPage page : MODEL.pages()) {
+      CornerGears gears = Reference.gears(BASIS, Conditions.DEFAULT, page.corner());
+      if (gears.before() != null) {
+        asked++;
+        CornerGears.HoldOrChange b = gears.before();
+        assertThat(Math.min(Math.abs(b.holdLostS()), Math.abs(b.changeLostS()))).isZero();
+        assertThat(b.holdLostS() + b.changeLostS()).isGreaterThan(-0.03);
+        assertThat(b.secondsToBrakes()).isBetween(0.0, 4.0);
+      }
+    }
+    assertThat(asked).isPositive();
+  }
+
+  @Test
+  void whatIsAStraightForOneIsACornerForTheOther() {
+    Reference bike = Reference.on(basis(TestVehicles.motorcycle()), Conditions.DEFAULT, List.of());
+    List<TwoBooks.Row> rows = TwoBooks.of(MODEL, bike);
+    assertThat(rows).hasSameSizeAs(MODEL.pages());
+    assertThat(rows.stream().mapToDouble(r -> r.first().timeS()).sum())
+        .isCloseTo(MODEL.lap().timeS(), within(0.01));
+    for (TwoBooks.Row row : rows) {
+      assertThat(row.first().leanDeg()).isNull();
+      assertThat(row.second().leanDeg()).isBetween(5.0, 60.0);
+      boolean both = row.first().brakeAtM() != null && row.second().brakeAtM() != null;
+      assertThat(row.brakesLaterM() != null).isEqualTo(both);
+    }
+  }
+
+  /** atan(μ) is the most that a rider without width can lean: 51.6° at μ = 1.26. */
+  @Test
+  void theLeanAtTheLimitIsThatOfTheFriction() {
+    Circuit circle = Circuit.bare("circle", TestRoads.circle(60, 4));
+    Vehicle bike = TestVehicles.motorcycle();
+    Reference.Basis basis =
+        Reference.basis(circle, bike, Conditions.DEFAULT, LineChoice.CENTRELINE);
+    Reference reference = Reference.on(basis, Conditions.DEFAULT, List.of());
+    double lean = Lean.deg(reference.lap(), reference.pages().get(0)).orElseThrow();
+    double byHand = Math.toDegrees(Math.atan(1.3 * Conditions.DEFAULT.gripFactor()));
+    assertThat(lean).isCloseTo(byHand, within(0.3));
+  }
+
+  @Test
+  void aCarWiderThanTheRoadIsSaidWithThePlace() {
+    Survey s = TestRoads.varied(5);
+    double[][] c = new double[6][s.size()];
+    for (int i = 0; i < s.size(); i++) {
+      c[0][i] = s.xAt(i);
+      c[1][i] = s.yAt(i);
+      c[3][i] = i == 40 ? 0.8 : 6;
+      c[4][i] = i == 40 ? 0.8 : 6;
+    }
+    Survey narrow = new Survey(c[0], c[1], c[2], c[3], c[4], c[5], true);
+    assertThatThrownBy(
+            () ->
+                Reference.basis(
+                    Circuit.bare("narrow", narrow),
+                    TestVehicles.clubCar(),
+                    Conditions.DEFAULT,
+                    LineChoice.SMOOTH))
+        .isInstanceOf(InvalidValueException.class)
+        .hasMessageContaining("200 m from the start line");
+  }
+
+  @Test
+  void aCarThatComesToAStandOnAHillIsSaidWithThePlace() {
+    Survey hill =
+        TestRoads.changed(
+            TestRoads.varied(5), (p, i) -> new double[] {p[0], p[1], 90 * Math.sin(p[0] / 150.0)});
+    Circuit circuit = Circuit.bare("hill", hill);
+    Vehicle weak =
+        TestVehicles.clubCar()
+            .withEngine(new Engine(new double[] {1000}, new double[] {6}, 500, 7000, 0));
+    Reference.Basis basis =
+        Reference.basis(circuit, weak, Conditions.DEFAULT, LineChoice.CENTRELINE);
+    assertThatThrownBy(() -> Reference.on(basis, Conditions.DEFAULT, List.of()))
+        .isInstanceOf(InvalidValueException.class)
+        .hasMessageContaining("too weak")
+        .hasMessageContaining("from the start line");
+  }
+}

@@ -1,0 +1,214 @@
+package marvek.core.page;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import marvek.core.TestRoads;
+import marvek.core.TestVehicles;
+import marvek.core.circuit.Circuit;
+import marvek.core.circuit.Road;
+import marvek.core.conditions.Conditions;
+import marvek.core.profile.Controls;
+import marvek.core.profile.Drive;
+import marvek.core.profile.Lap;
+import marvek.core.vehicle.Vehicle;
+import org.junit.jupiter.api.Test;
+
+class PageDriveTest {
+  private static final Circuit VARIED = Circuit.bare("varied", TestRoads.varied(5));
+
+  private static Reference.Basis basis(Vehicle car) {
+    return Reference.basis(VARIED, car, Conditions.DEFAULT, LineChoice.SMOOTH);
+  }
+
+  private static final Reference.Basis BASIS = basis(TestVehicles.clubCar());
+  private static final Reference MODEL = Reference.on(BASIS, Conditions.DEFAULT, List.of());
+  private static final Road ROAD = BASIS.path().road();
+
+  private static Reference with(OwnValues own) {
+    return Reference.on(BASIS, Conditions.DEFAULT, List.of(own));
+  }
+
+  private static CornerPage page(int corner) {
+    return MODEL.modelPages().get(corner - 1);
+  }
+
+  private static Driven driven(Reference reference, int corner) {
+    return reference.driven().get(corner - 1);
+  }
+
+  /**
+   * Page 6 of the design: the model's own page is made, and asks for what the driver means to use.
+   */
+  @Test
+  void theModelsOwnPagesAreMadeWithTheGripThatIsMeantToBeUsed() {
+    for (Vehicle vehicle : List.of(TestVehicles.clubCar(), TestVehicles.motorcycle())) {
+      Reference model = Reference.on(basis(vehicle), Conditions.DEFAULT, List.of());
+      assertThat(model.driven()).hasSameSizeAs(model.pages());
+      for (Driven driven : model.driven()) {
+        assertThat(driven.made()).as("%s", driven).isTrue();
+        assertThat(driven.gripNeeded()).as("%s", driven).isBetween(0.9, 1.03);
+        assertThat(driven.lockedM() + driven.spunM()).as("%s", driven).isZero();
+      }
+    }
+  }
+
+  /** The same property, on the times: within 0.05 s of the model's. */
+  @Test
+  void drivingTheModelsOwnPagesTakesTheModelsTimes() {
+    Lap lap = MODEL.modelLap();
+    for (CornerPage page : MODEL.modelPages()) {
+      if (page.brake().atM() == null) {
+        continue;
+      }
+      int start = ROAD.indexOf(ROAD.wrapStation(page.brake().atM() - 40));
+      int count = (int) ROAD.distance(ROAD.stationAt(start), page.exit().trackOutM());
+      Drive.Result drive =
+          Drive.of(
+              lap, Drive.wholeGrip(lap), OwnDrive.asTheLap(lap, MODEL, page, start), start, count);
+      double seconds = 0;
+      double model = 0;
+      for (int k = 0; k < count; k++) {
+        int i = ROAD.wrap(start + k);
+        double ds = lap.path().elementAt(i);
+        seconds += 2 * ds / (drive.speedsMps()[k] + drive.speedsMps()[k + 1]);
+        model += 2 * ds / (lap.speedAt(i) + lap.speedAt(ROAD.wrap(i + 1)));
+      }
+      assertThat(seconds).as("corner %d", page.corner()).isCloseTo(model, within(0.05));
+    }
+  }
+
+  /** Gives the test the controls that the page's driver has. */
+  private static final class OwnDrive {
+    static Controls asTheLap(Lap lap, Reference model, CornerPage page, int start) {
+      return PageDrive.controls(lap, VARIED, model.modelPages(), page, start);
+    }
+  }
+
+  @Test
+  void noChangeCostsNothing() {
+    CornerPage p = page(3);
+    OwnValues same =
+        OwnValues.in(3)
+            .brakeAtM(p.brake().atM())
+            .initialPct(p.brake().initialPct())
+            .turnInM(p.turnIn().atM())
+            .turnInPct(p.trailBrake().atTurnInPct())
+            .releaseM(p.trailBrake().releaseM())
+            .apexOffsetM(p.apexes().get(0).offsetM())
+            .throttleFirstM(p.throttle().firstM())
+            .throttleFullM(p.throttle().fullM())
+            .build();
+    Reference driven = with(same);
+    assertThat(driven.lap().timeS()).isCloseTo(MODEL.lap().timeS(), within(0.01));
+    assertThat(driven(driven, 3).made()).isTrue();
+  }
+
+  @Test
+  void brakingLaterAsksForMoreGripUntilTheCornerIsNotMade() {
+    double needed = driven(MODEL, 3).gripNeeded();
+    double beyond = 0;
+    boolean made = true;
+    for (double later : new double[] {4, 10, 20, 40}) {
+      Driven driven =
+          driven(with(OwnValues.in(3).brakeAtM(page(3).brake().atM() + later).build()), 3);
+      assertThat(driven.gripNeeded()).isGreaterThan(needed);
+      assertThat(driven.beyondM()).isGreaterThanOrEqualTo(beyond);
+      assertThat(made || !driven.made()).as("what is not made is not made later").isTrue();
+      needed = driven.gripNeeded();
+      beyond = driven.beyondM();
+      made = driven.made();
+    }
+    assertThat(made).isFalse();
+    assertThat(beyond).isGreaterThan(1);
+  }
+
+  /**
+   * Physics by hand: a car that needs twice the grip runs wide by half the missing g, squared time.
+   */
+  @Test
+  void whatIsMissingIsIntegratedTwice() {
+    Reference far = with(OwnValues.in(3).brakeAtM(page(3).brake().atM() + 40).build());
+    Driven driven = driven(far, 3);
+    assertThat(driven.wideM()).isGreaterThan(driven.beyondM());
+    assertThat(driven.wideAtM()).isNotNull();
+    assertThat(ROAD.offsetBetween(page(3).turnIn().atM(), driven.wideAtM())).isPositive();
+  }
+
+  @Test
+  void morePressureThanTheTyresTakeLocksAWheel() {
+    Reference hard =
+        Reference.on(
+            BASIS,
+            Conditions.DEFAULT.withGripUsed(0.6),
+            List.of(OwnValues.in(3).initialPct(100.0).build()));
+    Driven driven = driven(hard, 3);
+    assertThat(driven.lockedM()).isPositive();
+    assertThat(driven.lockedAtM()).isNotNull();
+  }
+
+  @Test
+  void aLateReleaseCosts() {
+    double release = page(3).trailBrake().releaseM();
+    double last = MODEL.lap().timeS();
+    for (double later : new double[] {5, 10, 20}) {
+      double time = with(OwnValues.in(3).releaseM(release + later).build()).lap().timeS();
+      assertThat(time).isGreaterThanOrEqualTo(last - 1e-3);
+      last = time;
+    }
+  }
+
+  /** With less pressure from the same point the car comes in too fast. */
+  @Test
+  void lessPressureAsksForMoreGripInTheCornerUntilItIsNotMade() {
+    double pct = page(3).brake().initialPct();
+    Driven little = driven(with(OwnValues.in(3).initialPct(0.98 * pct).build()), 3);
+    assertThat(little.gripNeeded()).isGreaterThan(driven(MODEL, 3).gripNeeded());
+    Reference soft = with(OwnValues.in(3).initialPct(0.7 * pct).build());
+    assertThat(driven(soft, 3).made()).isFalse();
+    assertThat(soft.remarks())
+        .anySatisfy(r -> assertThat(r.field()).isEqualTo("brake.initial_pct"));
+    assertThat(soft.lap().timeS()).isCloseTo(MODEL.lap().timeS(), within(1e-6));
+  }
+
+  @Test
+  void throttleTooEarlyAsksForMoreGrip() {
+    Driven driven =
+        driven(with(OwnValues.in(3).throttleFirstM(page(3).throttle().firstM() - 15).build()), 3);
+    assertThat(driven.gripNeeded()).isGreaterThan(driven(MODEL, 3).gripNeeded() + 0.01);
+  }
+
+  /**
+   * Common practice: half a metre off the apex of a slow corner costs hundredths to a tenth or two.
+   */
+  @Test
+  void offTheApexCostsAndMoreCostsMore() {
+    CornerPage p = page(3);
+    double offset = p.apexes().get(0).offsetM();
+    double outward = -Math.signum(offset);
+    double last = 0;
+    for (double off : new double[] {0.5, 1.0, 2.0}) {
+      double cost =
+          with(OwnValues.in(3).apexOffsetM(offset + outward * off).build()).lap().timeS()
+              - MODEL.lap().timeS();
+      assertThat(cost).isGreaterThan(last);
+      last = cost;
+    }
+    assertThat(last).isLessThan(1);
+  }
+
+  @Test
+  void aTurnInMovedTooFarIsSaidAndLimited() {
+    Reference moved = with(OwnValues.in(3).turnInM(page(3).turnIn().atM() + 60).build());
+    assertThat(moved.remarks()).anySatisfy(r -> assertThat(r.field()).isEqualTo("turnIn.at_m"));
+    assertThat(moved.lap().timeS()).isFinite();
+  }
+
+  @Test
+  void aKerbThatIsNotThereIsSaid() {
+    Reference kerb = with(OwnValues.in(3).kerbExit(marvek.core.circuit.Kerb.Use.FULL).build());
+    assertThat(kerb.remarks()).anySatisfy(r -> assertThat(r.field()).isEqualTo("kerbs.exit"));
+    assertThat(kerb.lap().timeS()).isCloseTo(MODEL.lap().timeS(), within(1e-3));
+  }
+}
