@@ -90,4 +90,17 @@ class CarPicturesTest {
     assertThat(picture.finalDrives()).extracting(GearPicture.FinalDrive::ratio).isSorted();
     assertThat(picture.finalDrives()).anySatisfy(f -> assertThat(f.lostS()).isNotZero());
   }
+
+  /** By hand: 85 N·m at 9000 rpm fall to 80 at 13000: 80 · 13000 · 2π/60 = 108.9 kW there. */
+  @Test
+  void theFiguresOfAMotorcycle() {
+    Figures figures = Figures.of(lap(TestVehicles.motorcycle(), TestVehicles.FULL_GRIP));
+    assertThat(figures.massKg()).isEqualTo(250);
+    assertThat(figures.powerW()).isBetween(108_800.0, 118_000.0);
+    assertThat(figures.leanLimitDeg()).isCloseTo(Math.toDegrees(Math.atan(1.3)), within(1e-9));
+    // b/h = a/h = 0.71/0.62 with the weight in the middle of 1.42 m.
+    assertThat(figures.wheelieG()).isCloseTo(1.145, within(1e-3));
+    assertThat(figures.stoppieG()).isCloseTo(1.145, within(1e-3));
+    assertThat(Figures.of(lap(TestVehicles.clubCar(), Conditions.DEFAULT)).leanLimitDeg()).isZero();
+  }
 }

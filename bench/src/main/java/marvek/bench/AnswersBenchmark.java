@@ -1,0 +1,115 @@
+package marvek.bench;
+
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import marvek.core.car.BrakeBalance;
+import marvek.core.car.Sensitivities;
+import marvek.core.circuit.Circuit;
+import marvek.core.circuit.Road;
+import marvek.core.conditions.Conditions;
+import marvek.core.corner.Corner;
+import marvek.core.corner.CornerFinder;
+import marvek.core.line.Corridor;
+import marvek.core.line.FastestLine;
+import marvek.core.line.LinkSweep;
+import marvek.core.line.Schools;
+import marvek.core.page.CornerGears;
+import marvek.core.page.LineChoice;
+import marvek.core.page.OwnValues;
+import marvek.core.page.Reference;
+import marvek.core.profile.Lap;
+import marvek.core.profile.SpeedProfile;
+import marvek.core.vehicle.Vehicle;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+
+/** What a page, a car and a line answer, on the demo circuit; beside one lap solve. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.MILLISECONDS)
+@Warmup(iterations = 4, time = 2)
+@Measurement(iterations = 4, time = 2)
+@Fork(2)
+public class AnswersBenchmark {
+  private static final int HAIRPIN = 3;
+  private static final int LINKED = 5;
+
+  private Circuit circuit;
+  private Vehicle car;
+  private Corridor corridor;
+  private List<Corner> corners;
+  private Reference.Basis basis;
+  private Lap lap;
+  private OwnValues later;
+
+  /** Reads the demo and finds its smooth line once. */
+  @Setup
+  public void prepare() {
+    circuit = Demo.circuit();
+    car = Demo.car();
+    Road road = circuit.road();
+    corridor = Corridor.of(circuit, road, car, false, Corridor.DEFAULT_MARGIN_M);
+    corners = CornerFinder.find(circuit, road);
+    basis = Reference.basis(circuit, car, Conditions.DEFAULT, LineChoice.SMOOTH);
+    lap = SpeedProfile.solve(basis.path(), car, Conditions.DEFAULT);
+    Reference model = Reference.on(basis, Conditions.DEFAULT, List.of());
+    double brake = model.modelPages().get(HAIRPIN).brake().atM();
+    later = OwnValues.in(corners.get(HAIRPIN).number()).brakeAtM(brake + 5).build();
+  }
+
+  /** The measure of all others. */
+  @Benchmark
+  public Lap lapSolve() {
+    return SpeedProfile.solve(basis.path(), car, Conditions.DEFAULT);
+  }
+
+  /** A brake point moved 5 m later: lap, pages and every page driven. */
+  @Benchmark
+  public Reference whatIf() {
+    return Reference.on(basis, Conditions.DEFAULT, List.of(later));
+  }
+
+  /** Time-optimal refinement of the whole line. */
+  @Benchmark
+  public FastestLine.Result fastestLine() {
+    return FastestLine.find(lap, corridor, circuit.zones(), share -> {});
+  }
+
+  /** All schools of the hairpin. */
+  @Benchmark
+  public List<Schools.Tried> schoolsOfACorner() {
+    return Schools.of(lap, corridor, circuit.zones(), corners, HAIRPIN);
+  }
+
+  /** A link swept over 41 positions. */
+  @Benchmark
+  public LinkSweep.Result linkSweep() {
+    return LinkSweep.of(lap, corridor, circuit.zones(), corners, LINKED, 41);
+  }
+
+  /** The gears of one corner explained. */
+  @Benchmark
+  public CornerGears gearsOfACorner() {
+    return Reference.gears(basis, Conditions.DEFAULT, corners.get(HAIRPIN).number());
+  }
+
+  /** Brake balance of all zones of a lap. */
+  @Benchmark
+  public BrakeBalance.Result brakeBalance() {
+    return BrakeBalance.of(lap);
+  }
+
+  /** What seven changes of the car do to the lap. */
+  @Benchmark
+  public List<Sensitivities.Effect> sensitivities() {
+    return Sensitivities.of(lap);
+  }
+}
