@@ -22,6 +22,8 @@ class InterfacePages {
     "/books/{id}",
     "/books/{id}/corner/{number}",
     "/books/{id}/compare",
+    "/books/{id}/car",
+    "/books/{id}/beside/{other}",
     "/circuits",
     "/circuits/new",
     "/circuits/{id}",

@@ -116,7 +116,7 @@ class BookTest {
     assertThat(far.body().path("detail").asText()).contains("beyond the lap");
     Scripts.Answer none = scripts.post(path, draft(2, List.of(Map.of("corner", 77))));
     assertThat(none.status().value()).isEqualTo(422);
-    Scripts.Answer line = scripts.post(path, Map.of("parent", 2, "line", "fastest"));
+    Scripts.Answer line = scripts.post(path, Map.of("parent", 2, "line", "shortest"));
     assertThat(line.status().value()).isEqualTo(422);
     Scripts.Answer typed = scripts.post(path, Map.of("conditions", Map.of("gripUsed", "a lot")));
     assertThat(typed.status().value()).isEqualTo(422);

@@ -5,10 +5,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.DoubleConsumer;
+import marvek.core.car.SetupSheet;
 import marvek.core.conditions.Conditions;
+import marvek.core.line.School;
 import marvek.core.page.LineChoice;
 import marvek.core.page.Reference;
 import marvek.core.page.Stakes;
+import marvek.core.vehicle.Vehicle;
 import marvek.server.cars.Cars;
 import marvek.server.circuits.CircuitChanged;
 import marvek.server.circuits.Circuits;
@@ -28,6 +31,8 @@ class BasisCache {
   private final Cars cars;
   private final Map<Key, Reference.Basis> kept = recent();
 
+  private final Map<SetKey, Reference.Basis> keptSet = recent();
+
   private final Map<StakesKey, List<Stakes>> keptStakes = recent();
 
   private static <K, V> Map<K, V> recent() {
@@ -46,24 +51,92 @@ class BasisCache {
     this.cars = cars;
   }
 
-  private record Key(UUID circuit, UUID car, boolean wet, LineChoice line) {}
-
-  Reference.Basis get(UUID circuit, UUID car, Conditions conditions, LineChoice line) {
-    return get(circuit, car, conditions, line, share -> {});
+  /**
+   * What a line depends on. The smooth one is the same for every day but a wet one; the fastest one
+   * follows grip, air and setup, though not the hour or the driver's feet.
+   */
+  private record Key(
+      UUID circuit, UUID car, boolean wet, LineChoice line, Conditions day, SetupSheet setup) {
+    static Key of(UUID circuit, UUID car, Draft draft) {
+      Conditions c = draft.conditions();
+      boolean fastest = draft.line() == LineChoice.FASTEST;
+      return new Key(
+          circuit,
+          car,
+          c.isWet(),
+          draft.line(),
+          fastest ? lineDay(c) : null,
+          fastest ? draft.setup() : null);
+    }
   }
 
-  Reference.Basis get(
-      UUID circuit, UUID car, Conditions conditions, LineChoice line, DoubleConsumer progress) {
-    Key key = new Key(circuit, car, conditions.isWet(), line);
+  private static Conditions lineDay(Conditions c) {
+    return new Conditions(
+        c.surface(),
+        c.tyres(),
+        c.gripUsed(),
+        c.fuelKg(),
+        0,
+        0,
+        c.airTemperatureC(),
+        c.pressureHpa(),
+        c.windSpeedMps(),
+        c.windFromDeg(),
+        c.humidityPct());
+  }
+
+  /** A line with a setup and with corners in ways of their own. */
+  private record SetKey(
+      Key line, SetupSheet setup, Map<Integer, School> schools, Conditions schoolDay) {}
+
+  Reference.Basis get(UUID circuit, UUID car, Draft draft) {
+    return get(circuit, car, draft, share -> {});
+  }
+
+  Reference.Basis get(UUID circuit, UUID car, Draft draft, DoubleConsumer progress) {
+    Key key = Key.of(circuit, car, draft);
+    Map<Integer, School> schools = Reference.schoolsOf(draft.own());
+    if (draft.setup() == null && schools.isEmpty()) {
+      return line(key, draft, progress);
+    }
+    SetKey setKey =
+        new SetKey(
+            key, draft.setup(), schools, schools.isEmpty() ? null : lineDay(draft.conditions()));
+    synchronized (keptSet) {
+      Reference.Basis known = keptSet.get(setKey);
+      if (known != null) {
+        return known;
+      }
+    }
+    Reference.Basis basis = line(key, draft, progress);
+    if (draft.setup() != null) {
+      basis = basis.with(draft.setup().onto(cars.load(car).vehicle()));
+    }
+    if (!schools.isEmpty()) {
+      basis = Reference.withSchools(basis, draft.conditions(), schools);
+    }
+    synchronized (keptSet) {
+      keptSet.put(setKey, basis);
+    }
+    return basis;
+  }
+
+  private Reference.Basis line(Key key, Draft draft, DoubleConsumer progress) {
     synchronized (kept) {
       Reference.Basis basis = kept.get(key);
       if (basis != null) {
         return basis;
       }
     }
+    Vehicle car = cars.load(key.car()).vehicle();
     Reference.Basis basis =
         Reference.basis(
-            circuits.load(circuit).circuit(), cars.load(car).vehicle(), conditions, line, progress);
+            circuits.load(key.circuit()).circuit(),
+            draft.setup() == null ? car : draft.setup().onto(car),
+            draft.conditions(),
+            draft.line(),
+            progress);
+    basis = basis.with(car);
     synchronized (kept) {
       kept.put(key, basis);
     }
@@ -105,6 +178,9 @@ class BasisCache {
   void forget(CircuitChanged changed) {
     synchronized (kept) {
       kept.keySet().removeIf(key -> key.circuit().equals(changed.circuitId()));
+    }
+    synchronized (keptSet) {
+      keptSet.keySet().removeIf(key -> key.line().circuit().equals(changed.circuitId()));
     }
   }
 }

@@ -44,16 +44,23 @@ class BookController {
       @NotNull UUID carId,
       String name,
       JsonNode conditions,
-      String line) {}
+      String line,
+      JsonNode setup) {}
 
-  record DraftBody(Integer parent, JsonNode conditions, String line, JsonNode ownValues) {}
+  record DraftBody(
+      Integer parent, JsonNode conditions, String line, JsonNode ownValues, JsonNode setup) {
+    Draft draft() {
+      return Draft.read(conditions, line, ownValues, setup);
+    }
+  }
 
   record KeepBody(
       @NotNull Integer parent,
       String reason,
       JsonNode conditions,
       String line,
-      JsonNode ownValues) {}
+      JsonNode ownValues,
+      JsonNode setup) {}
 
   /** Points to the job that goes on. */
   record JobStarted(UUID job, String status, double progress) {}
@@ -70,7 +77,7 @@ class BookController {
 
   @PostMapping("/api/books")
   ResponseEntity<Object> create(@Valid @RequestBody NewBook body) {
-    Draft draft = Draft.read(body.conditions(), body.line(), null);
+    Draft draft = Draft.read(body.conditions(), body.line(), null, body.setup());
     Job<Books.Created> job =
         jobs.start(
             progress ->
@@ -85,9 +92,7 @@ class BookController {
     if (job.await(PATIENCE_MS)) {
       return ResponseEntity.status(HttpStatus.CREATED).body(job.result());
     }
-    return ResponseEntity.accepted()
-        .location(URI.create("/api/jobs/" + job.id()))
-        .body(new JobStarted(job.id(), job.status().name(), job.progress()));
+    return accepted(job);
   }
 
   @GetMapping("/api/books/{id}")
@@ -107,8 +112,28 @@ class BookController {
 
   @PostMapping("/api/books/{id}/try")
   Tried tryOut(@PathVariable UUID id, @RequestBody DraftBody body) {
-    Draft draft = Draft.read(body.conditions(), body.line(), body.ownValues());
-    return tried(books.tryOut(id, body.parent(), draft));
+    return tried(books.tryOut(id, body.parent(), body.draft()));
+  }
+
+  /**
+   * Searches a draft's line, so that trying it out is quick; what takes longer than a second goes
+   * on as a job with progress, to be cancelled.
+   */
+  @PostMapping("/api/books/{id}/line")
+  ResponseEntity<Object> searchLine(@PathVariable UUID id, @RequestBody DraftBody body) {
+    Draft draft = body.draft();
+    books.get(id);
+    Job<Books.Created> job = jobs.start(progress -> books.searchLine(id, draft, progress));
+    if (job.await(PATIENCE_MS)) {
+      return ResponseEntity.ok(job.result());
+    }
+    return accepted(job);
+  }
+
+  private static ResponseEntity<Object> accepted(Job<Books.Created> job) {
+    return ResponseEntity.accepted()
+        .location(URI.create("/api/jobs/" + job.id()))
+        .body(new JobStarted(job.id(), job.status().name(), job.progress()));
   }
 
   private static Tried tried(Books.Computed computed) {
@@ -120,7 +145,7 @@ class BookController {
   @PostMapping("/api/books/{id}/revisions")
   @ResponseStatus(HttpStatus.CREATED)
   Books.RevisionLine keep(@PathVariable UUID id, @Valid @RequestBody KeepBody body) {
-    Draft draft = Draft.read(body.conditions(), body.line(), body.ownValues());
+    Draft draft = Draft.read(body.conditions(), body.line(), body.ownValues(), body.setup());
     return books.keep(id, body.parent(), body.reason(), draft, Instant.now());
   }
 

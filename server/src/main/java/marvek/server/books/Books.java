@@ -18,6 +18,7 @@ import marvek.formats.JsonFiles;
 import marvek.formats.RevisionJson;
 import marvek.server.accounts.CurrentDriver;
 import marvek.server.cars.Cars;
+import marvek.server.cars.SetupSheets;
 import marvek.server.circuits.Circuits;
 import marvek.server.jobs.Job;
 import marvek.server.problems.ConflictException;
@@ -34,6 +35,7 @@ public class Books {
   private final BasisCache bases;
   private final Circuits circuits;
   private final Cars cars;
+  private final SetupSheets sheets;
   private final CurrentDriver driver;
   private final TransactionTemplate transaction;
 
@@ -43,6 +45,7 @@ public class Books {
       BasisCache bases,
       Circuits circuits,
       Cars cars,
+      SetupSheets sheets,
       CurrentDriver driver,
       TransactionTemplate transaction) {
     this.books = books;
@@ -50,6 +53,7 @@ public class Books {
     this.bases = bases;
     this.circuits = circuits;
     this.cars = cars;
+    this.sheets = sheets;
     this.driver = driver;
     this.transaction = transaction;
   }
@@ -104,14 +108,10 @@ public class Books {
             draft.conditions(),
             draft.line(),
             draft.own(),
+            draft.setup(),
             circuits.facts(circuitId).version());
     Reference.Basis basis =
-        bases.get(
-            circuitId,
-            carId,
-            draft.conditions(),
-            draft.line(),
-            share -> progress.at(0.1 + 0.7 * share));
+        bases.get(circuitId, carId, draft, share -> progress.at(0.1 + 0.7 * share));
     progress.at(0.8);
     Reference reference = Reference.on(basis, draft.conditions(), draft.own());
     progress.at(0.85);
@@ -136,8 +136,20 @@ public class Books {
     return name.substring(0, Math.min(120, name.length()));
   }
 
+  /** Searches the line of a draft and keeps it at hand; answers the book. */
+  Created searchLine(UUID bookId, Draft draft, Job.Progress progress) {
+    Book book = book(bookId);
+    bases.get(book.circuitId(), book.carId(), draft, progress::at);
+    return new Created(bookId, newestNumber(bookId));
+  }
+
+  /** The road and line that a draft of a book stands on. */
+  Reference.Basis basis(UUID bookId, Draft draft) {
+    return basis(book(bookId), draft);
+  }
+
   private Reference.Basis basis(Book book, Draft draft) {
-    return bases.get(book.circuitId(), book.carId(), draft.conditions(), draft.line());
+    return bases.get(book.circuitId(), book.carId(), draft);
   }
 
   /** The driver's books, oldest first. */
@@ -208,19 +220,18 @@ public class Books {
     Revision revision = revisionOf(bookId, number);
     ObjectNode document = parse(revision);
     Draft draft = draftOf(document);
-    Reference.Basis basis =
-        bases.get(revision.circuitId(), book(bookId).carId(), draft.conditions(), draft.line());
+    Reference.Basis basis = bases.get(revision.circuitId(), book(bookId).carId(), draft);
     Reference reference = Reference.on(basis, draft.conditions(), draft.own());
     return new Computed(document, reference, basis, draft.conditions());
   }
 
   /** What a revision was computed from. */
   static Draft draftOf(ObjectNode document) {
-    String line = document.path("line").asText("smooth");
     return Draft.read(
         document.get("conditions"),
-        line.equals("fastest") ? "smooth" : line,
-        document.get("ownValues"));
+        document.path("line").asText("smooth"),
+        document.get("ownValues"),
+        document.get("setup"));
   }
 
   int newestNumber(UUID bookId) {
@@ -260,6 +271,7 @@ public class Books {
             draft.conditions(),
             draft.line(),
             draft.own(),
+            draft.setup(),
             basis.circuit().layoutVersion());
     return new Computed(
         RevisionJson.write(header, reference, bases.stakes(basis, draft.conditions())),
@@ -290,6 +302,7 @@ public class Books {
             draft.conditions(),
             draft.line(),
             draft.own(),
+            draft.setup(),
             circuits.facts(book.circuitId()).version());
     ObjectNode document =
         RevisionJson.write(header, reference, bases.stakes(basis, draft.conditions()));
@@ -336,6 +349,7 @@ public class Books {
             circuits.load(book.circuitId()).document(),
             earlierLayouts(book),
             cars.load(book.carId()).document(),
+            sheets.of(book.carId()).stream().map(SetupSheets.Kept::sheet).toList(),
             documents);
     return JsonFiles.writeFile(BookJson.write(parts));
   }
@@ -362,6 +376,7 @@ public class Books {
                 circuits.importEarlierVersion(circuit, earlier));
           }
           UUID car = cars.importTree(parts.car()).id();
+          parts.setupSheets().forEach(sheet -> sheets.add(car, sheet));
           Book book = books.save(new Book(driver.id(), circuit, car, parts.name()));
           for (ObjectNode document : parts.revisions()) {
             int layout = document.path("layoutVersion").asInt(0);

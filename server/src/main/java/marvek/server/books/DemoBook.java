@@ -7,18 +7,20 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Stream;
+import marvek.core.car.SetupSheet;
 import marvek.core.circuit.CircuitEdits;
 import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Mark;
 import marvek.core.circuit.MarkType;
 import marvek.core.circuit.Side;
 import marvek.core.conditions.Conditions;
-import marvek.core.page.CornerPage;
 import marvek.core.page.LineChoice;
 import marvek.core.page.OwnValues;
 import marvek.formats.CircuitEditsJson;
 import marvek.formats.ImportSettings;
+import marvek.formats.SetupSheetJson;
 import marvek.server.cars.Cars;
+import marvek.server.cars.SetupSheets;
 import marvek.server.circuits.Circuits;
 import marvek.server.circuits.LayoutVersions;
 import org.springframework.boot.ApplicationArguments;
@@ -33,10 +35,12 @@ import org.springframework.transaction.support.TransactionTemplate;
 class DemoBook implements ApplicationRunner {
   private static final Instant FIRST = Instant.parse("2026-04-18T08:10:00Z");
   private static final Instant SECOND = Instant.parse("2026-04-18T11:45:00Z");
+  private static final Instant THIRD = Instant.parse("2026-06-07T07:30:00Z");
 
   private final Books books;
   private final Circuits circuits;
   private final Cars cars;
+  private final SetupSheets sheets;
   private final LayoutVersions layouts;
   private final TransactionTemplate transaction;
 
@@ -44,11 +48,13 @@ class DemoBook implements ApplicationRunner {
       Books books,
       Circuits circuits,
       Cars cars,
+      SetupSheets sheets,
       LayoutVersions layouts,
       TransactionTemplate transaction) {
     this.books = books;
     this.circuits = circuits;
     this.cars = cars;
+    this.sheets = sheets;
     this.layouts = layouts;
     this.transaction = transaction;
   }
@@ -61,15 +67,28 @@ class DemoBook implements ApplicationRunner {
     byte[] circuit = file("harrowfen-park.circuit.geojson");
     byte[] car = file("teal-coupe.car.json");
     byte[] roadCourse = file("skarrow-round.circuit.geojson");
+    byte[] motorcycle = file("kestrel-litre.car.json");
+    byte[] singleSeater = file("sandpiper-single.car.json");
     // All or nothing, so that a start that is killed here leaves no half of a demo behind.
     transaction.executeWithoutResult(
         status -> {
-          fill(circuit, car);
-          circuits.importFile(roadCourse, null, ImportSettings.NONE);
+          UUID park = fill(circuit, car);
+          UUID round = circuits.importFile(roadCourse, null, ImportSettings.NONE).id();
+          UUID bike = cars.importFile(motorcycle).id();
+          UUID single = cars.importFile(singleSeater).id();
+          another(park, bike, "Harrowfen Park, Kestrel Litre", THIRD);
+          another(park, single, "Harrowfen Park, Sandpiper Single-Seater", THIRD);
+          another(round, bike, "Skarrow Round, Kestrel Litre", THIRD);
         });
   }
 
-  private void fill(byte[] circuitFile, byte[] carFile) {
+  private void another(UUID circuit, UUID car, String name, Instant at) {
+    Draft model = new Draft(Conditions.DEFAULT.withGripUsed(0.92), LineChoice.SMOOTH, List.of());
+    books.create(circuit, car, name, "First computed", model, at, share -> {});
+  }
+
+  /** The first book of all; answers its circuit's newest layout version. */
+  private UUID fill(byte[] circuitFile, byte[] carFile) {
     UUID circuit = circuits.importFile(circuitFile, null, ImportSettings.NONE).id();
     UUID car = cars.importFile(carFile).id();
     Conditions clubDriver = Conditions.DEFAULT.withGripUsed(0.92);
@@ -91,6 +110,32 @@ class DemoBook implements ApplicationRunner {
         afterPractice,
         SECOND);
     newLayout(circuit);
+    sheets.add(car, SetupSheetJson.write(sheet("As it came", 0.66, null, 24.0, 5.0)));
+    sheets.add(
+        car, SetupSheetJson.write(sheet("Less wing, brakes forward", 0.69, 0.22, 20.0, 3.0)));
+    return circuits.facts(circuit).newestId();
+  }
+
+  private static SetupSheet sheet(
+      String name, double brakes, Double downforce, double fuel, double wing) {
+    return new SetupSheet(
+        name,
+        LocalDate.parse("2026-04-18"),
+        brakes,
+        null,
+        downforce == null ? null : 0.69,
+        downforce,
+        null,
+        fuel,
+        185.0,
+        178.0,
+        3.0,
+        2.0,
+        74.0,
+        81.0,
+        wing,
+        "medium, 11 laps",
+        "");
   }
 
   /** A track walk since: what changed is a layout version that the book has not moved to yet. */
@@ -168,20 +213,13 @@ class DemoBook implements ApplicationRunner {
       Double throttleFirstM,
       int confidence,
       String notes) {
-    return new OwnValues(
-        corner,
-        brakeAtM,
-        null,
-        gear,
-        null,
-        null,
-        null,
-        throttleFirstM,
-        null,
-        confidence,
-        notes,
-        null,
-        CornerPage.Source.DRIVER);
+    return OwnValues.in(corner)
+        .brakeAtM(brakeAtM)
+        .cornerGear(gear)
+        .throttleFirstM(throttleFirstM)
+        .confidence(confidence)
+        .notes(notes)
+        .build();
   }
 
   private static byte[] file(String name) throws IOException {

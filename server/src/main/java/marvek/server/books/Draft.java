@@ -3,21 +3,40 @@ package marvek.server.books;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.List;
 import marvek.core.InvalidValueException;
+import marvek.core.car.SetupSheet;
 import marvek.core.conditions.Conditions;
 import marvek.core.page.LineChoice;
 import marvek.core.page.OwnValues;
 import marvek.formats.ConditionsJson;
 import marvek.formats.OwnValuesJson;
+import marvek.formats.SetupSheetJson;
 
-/** What a revision is computed from, as it comes from the interface or a script. */
-record Draft(Conditions conditions, LineChoice line, List<OwnValues> own) {
+/**
+ * What a revision is computed from, as it comes from the interface or a script.
+ *
+ * @param setup the sheet that the car is set up by, or null for the car as it is
+ */
+record Draft(Conditions conditions, LineChoice line, List<OwnValues> own, SetupSheet setup) {
 
-  /** Reads the members {@code conditions}, {@code line} and {@code ownValues} of a body. */
-  static Draft read(JsonNode conditions, String line, JsonNode ownValues) {
+  Draft {
+    own = List.copyOf(own);
+    if (setup != null && setup.fuelKg() != null) {
+      conditions = conditions.withFuelKg(setup.fuelKg());
+    }
+  }
+
+  /** A draft for the car as it is. */
+  Draft(Conditions conditions, LineChoice line, List<OwnValues> own) {
+    this(conditions, line, own, null);
+  }
+
+  /** Reads the members {@code conditions}, {@code line}, {@code ownValues} and {@code setup}. */
+  static Draft read(JsonNode conditions, String line, JsonNode ownValues, JsonNode setup) {
     return new Draft(
         ConditionsJson.read(conditions, "/conditions"),
         line(line),
-        OwnValuesJson.read(ownValues, "/ownValues"));
+        OwnValuesJson.read(ownValues, "/ownValues"),
+        SetupSheetJson.read(setup, "/setup"));
   }
 
   private static LineChoice line(String line) {
@@ -26,10 +45,11 @@ record Draft(Conditions conditions, LineChoice line, List<OwnValues> own) {
     }
     return switch (line) {
       case "smooth" -> LineChoice.SMOOTH;
+      case "fastest" -> LineChoice.FASTEST;
       case "centreline" -> LineChoice.CENTRELINE;
       default ->
           throw new InvalidValueException(
-              "line", "(" + line + ") cannot be computed: choose smooth or centreline");
+              "line", "(" + line + ") is not known: choose smooth, fastest or centreline");
     };
   }
 }

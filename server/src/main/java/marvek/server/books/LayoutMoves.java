@@ -81,7 +81,7 @@ public class LayoutMoves {
     Books.Computed old = books.recompute(bookId, newest);
     Move move = between(book.circuitId(), circuitId);
     Draft draft = carried(old, move);
-    Reference.Basis basis = bases.get(circuitId, book.carId(), draft.conditions(), draft.line());
+    Reference.Basis basis = bases.get(circuitId, book.carId(), draft);
     Reference reference = Reference.on(basis, draft.conditions(), draft.own());
     int version = circuits.facts(circuitId).version();
     RevisionJson.Header header =
@@ -93,6 +93,7 @@ public class LayoutMoves {
             draft.conditions(),
             draft.line(),
             draft.own(),
+            draft.setup(),
             version);
     List<PageCheck> touched = touched(old.reference(), reference, move);
     ObjectNode document =
@@ -135,7 +136,7 @@ public class LayoutMoves {
             CornerFinder.find(move.before(), move.before().road()),
             CornerFinder.find(move.after(), road),
             move.station());
-    return new Draft(draft.conditions(), draft.line(), own);
+    return new Draft(draft.conditions(), draft.line(), own, draft.setup());
   }
 
   /** Marks that old pages spoke of, and whatever else changed where the new ones are driven. */

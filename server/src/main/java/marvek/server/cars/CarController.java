@@ -1,12 +1,23 @@
 package marvek.server.cars;
 
+import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.UUID;
 import marvek.formats.CarJson;
+import marvek.formats.JsonFiles;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestPart;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
@@ -15,9 +26,11 @@ import org.springframework.web.multipart.MultipartFile;
 @RestController
 class CarController {
   private final Cars cars;
+  private final SetupSheets sheets;
 
-  CarController(Cars cars) {
+  CarController(Cars cars, SetupSheets sheets) {
     this.cars = cars;
+    this.sheets = sheets;
   }
 
   @GetMapping("/api/cars")
@@ -29,6 +42,50 @@ class CarController {
   @ResponseStatus(HttpStatus.CREATED)
   Cars.ImportAnswer importFile(@RequestPart("file") MultipartFile file) throws IOException {
     return cars.importFile(file.getBytes());
+  }
+
+  /** The car as the file that it came from. */
+  @GetMapping(path = "/api/cars/{id}/file")
+  ResponseEntity<byte[]> file(@PathVariable UUID id) {
+    Cars.Loaded car = cars.load(id);
+    String name = car.vehicle().name().replaceAll("[^\\p{L}\\p{N}]+", "-") + ".car.json";
+    return ResponseEntity.ok()
+        .contentType(MediaType.APPLICATION_JSON)
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION,
+            ContentDisposition.attachment()
+                .filename(name, StandardCharsets.UTF_8)
+                .build()
+                .toString())
+        .body(JsonFiles.writeFile(car.document()));
+  }
+
+  @GetMapping("/api/cars/{id}")
+  JsonNode car(@PathVariable UUID id) {
+    return cars.load(id).document();
+  }
+
+  @GetMapping("/api/cars/{id}/sheets")
+  List<SetupSheets.Kept> sheets(@PathVariable UUID id) {
+    return sheets.of(id);
+  }
+
+  @PostMapping("/api/cars/{id}/sheets")
+  @ResponseStatus(HttpStatus.CREATED)
+  SetupSheets.Kept addSheet(@PathVariable UUID id, @RequestBody JsonNode sheet) {
+    return sheets.add(id, sheet);
+  }
+
+  @PutMapping("/api/cars/{id}/sheets/{sheet}")
+  SetupSheets.Kept changeSheet(
+      @PathVariable UUID id, @PathVariable UUID sheet, @RequestBody JsonNode document) {
+    return sheets.change(id, sheet, document);
+  }
+
+  @DeleteMapping("/api/cars/{id}/sheets/{sheet}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void removeSheet(@PathVariable UUID id, @PathVariable UUID sheet) {
+    sheets.remove(id, sheet);
   }
 
   @GetMapping(path = "/api/schemas/car.schema.json", produces = "application/schema+json")

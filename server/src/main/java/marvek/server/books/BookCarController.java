@@ -1,0 +1,43 @@
+package marvek.server.books;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.util.UUID;
+import marvek.core.Require;
+import marvek.core.car.SetupSheet;
+import marvek.core.car.SheetComparison;
+import marvek.formats.SetupSheetJson;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+class BookCarController {
+  private final CarAnswers answers;
+
+  BookCarController(CarAnswers answers) {
+    this.answers = answers;
+  }
+
+  record SheetsBody(
+      JsonNode conditions, String line, JsonNode ownValues, JsonNode first, JsonNode second) {}
+
+  @PostMapping("/api/books/{id}/car")
+  CarAnswers.CarOnCircuit car(@PathVariable UUID id, @RequestBody BookController.DraftBody body) {
+    return answers.car(id, body.draft());
+  }
+
+  @PostMapping("/api/books/{id}/sheets/compare")
+  SheetComparison.Result compare(@PathVariable UUID id, @RequestBody SheetsBody body) {
+    SetupSheet first = Require.present("first", SetupSheetJson.read(body.first(), "/first"));
+    SetupSheet second = Require.present("second", SetupSheetJson.read(body.second(), "/second"));
+    Draft draft = Draft.read(body.conditions(), body.line(), body.ownValues(), null);
+    return answers.compare(id, draft, first, second);
+  }
+
+  @GetMapping("/api/books/{id}/beside/{other}")
+  CarAnswers.Beside beside(@PathVariable UUID id, @PathVariable UUID other) {
+    return answers.beside(id, other);
+  }
+}

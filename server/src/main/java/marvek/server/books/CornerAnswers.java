@@ -1,0 +1,46 @@
+package marvek.server.books;
+
+import java.util.List;
+import java.util.UUID;
+import marvek.core.conditions.Conditions;
+import marvek.core.line.LinkSweep;
+import marvek.core.page.CornerGears;
+import marvek.core.page.Reference;
+import marvek.core.page.SchoolLine;
+import org.springframework.stereotype.Service;
+
+/** What is asked of one corner of a draft: its schools, its link with the next, its gears. */
+@Service
+class CornerAnswers {
+  private final Books books;
+
+  CornerAnswers(Books books) {
+    this.books = books;
+  }
+
+  /** The schools of a corner; those that other corners are driven by stay. */
+  List<SchoolLine> schools(UUID bookId, int corner, Draft draft) {
+    Draft without = withoutLineIn(draft, corner);
+    return Reference.schools(books.basis(bookId, without), without.conditions(), corner);
+  }
+
+  private static Draft withoutLineIn(Draft draft, int corner) {
+    return new Draft(
+        draft.conditions(),
+        draft.line(),
+        draft.own().stream()
+            .map(o -> o.corner() == corner ? o.but().line(null).build() : o)
+            .toList(),
+        draft.setup());
+  }
+
+  LinkSweep.Result link(UUID bookId, int corner, Draft draft) {
+    return Reference.link(books.basis(bookId, draft), draft.conditions(), corner);
+  }
+
+  CornerGears gears(UUID bookId, int corner, Draft draft) {
+    Conditions conditions = draft.conditions();
+    Reference.Basis basis = books.basis(bookId, draft);
+    return Reference.gears(basis, conditions, corner);
+  }
+}

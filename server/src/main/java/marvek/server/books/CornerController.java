@@ -1,0 +1,108 @@
+package marvek.server.books;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.UUID;
+import marvek.core.line.LinkSweep;
+import marvek.core.page.CornerGears;
+import marvek.core.page.SchoolLine;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What the model says of one corner beside its page. */
+@RestController
+class CornerController {
+  private final CornerAnswers answers;
+
+  CornerController(CornerAnswers answers) {
+    this.answers = answers;
+  }
+
+  /** A school's line as it is drawn: offsets and speeds from a station on, one every step. */
+  record SchoolView(
+      String school,
+      double lost_s,
+      boolean tie,
+      Double brakeAt_m,
+      double entry_mps,
+      double lowest_mps,
+      double exit_mps,
+      double from_m,
+      double step_m,
+      double[] offset_m,
+      double[] speed_mps) {
+    static SchoolView of(SchoolLine line) {
+      return new SchoolView(
+          line.school().name().toLowerCase(Locale.ROOT).replace('_', '-'),
+          rounded(line.lostS(), 4),
+          line.tie(),
+          line.brakeAtM() == null ? null : rounded(line.brakeAtM(), 1),
+          rounded(line.entryMps(), 2),
+          rounded(line.lowestMps(), 2),
+          rounded(line.exitMps(), 2),
+          line.fromM(),
+          line.stepM(),
+          rounded(line.offsetsM(), 3),
+          rounded(line.speedsMps(), 2));
+    }
+  }
+
+  /** One way through a link; the offsets from a station on, one every step. */
+  record WayView(
+      double offset_m,
+      double lost_s,
+      double firstApexOff_m,
+      double secondApexOff_m,
+      double firstLowest_mps,
+      double secondLowest_mps,
+      double[] line_m) {}
+
+  /** The sweep of a link. */
+  record LinkView(
+      double link_m, double presentOffset_m, double from_m, double step_m, List<WayView> ways) {}
+
+  @PostMapping("/api/books/{id}/corners/{corner}/schools")
+  List<SchoolView> schools(
+      @PathVariable UUID id, @PathVariable int corner, @RequestBody BookController.DraftBody body) {
+    return answers.schools(id, corner, body.draft()).stream().map(SchoolView::of).toList();
+  }
+
+  @PostMapping("/api/books/{id}/corners/{corner}/link")
+  LinkView link(
+      @PathVariable UUID id, @PathVariable int corner, @RequestBody BookController.DraftBody body) {
+    LinkSweep.Result sweep = answers.link(id, corner, body.draft());
+    List<WayView> ways =
+        sweep.ways().stream()
+            .map(
+                way ->
+                    new WayView(
+                        rounded(way.offsetM(), 3),
+                        rounded(way.lostS(), 4),
+                        rounded(way.firstApexOffM(), 2),
+                        rounded(way.secondApexOffM(), 2),
+                        rounded(way.firstLowestMps(), 2),
+                        rounded(way.secondLowestMps(), 2),
+                        rounded(way.lineM(), 3)))
+            .toList();
+    return new LinkView(
+        sweep.linkM(), rounded(sweep.presentOffsetM(), 3), sweep.fromM(), sweep.stepM(), ways);
+  }
+
+  @PostMapping("/api/books/{id}/corners/{corner}/gears")
+  CornerGears gears(
+      @PathVariable UUID id, @PathVariable int corner, @RequestBody BookController.DraftBody body) {
+    return answers.gears(id, corner, body.draft());
+  }
+
+  private static double rounded(double value, int decimals) {
+    double scale = Math.pow(10, decimals);
+    return Math.round(value * scale) / scale;
+  }
+
+  private static double[] rounded(double[] values, int decimals) {
+    return Arrays.stream(values).map(v -> rounded(v, decimals)).toArray();
+  }
+}

@@ -1,0 +1,79 @@
+package marvek.server.cars;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.UUID;
+import marvek.core.Require;
+import marvek.core.car.SetupSheet;
+import marvek.formats.JsonFiles;
+import marvek.formats.SetupSheetJson;
+import marvek.server.problems.NotFoundException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps the setup sheets of cars. Revisions hold copies, so that a sheet may change and go. */
+@Service
+public class SetupSheets {
+  private final SheetRepository repository;
+  private final Cars cars;
+
+  SetupSheets(SheetRepository repository, Cars cars) {
+    this.repository = repository;
+    this.cars = cars;
+  }
+
+  /** A kept sheet. */
+  public record Kept(UUID id, JsonNode sheet) {}
+
+  /** The sheets of a car, oldest first. */
+  @Transactional(readOnly = true)
+  public List<Kept> of(UUID carId) {
+    cars.load(carId);
+    return repository.findByCarIdOrderByCreatedAtAscIdAsc(carId).stream()
+        .map(SetupSheets::kept)
+        .toList();
+  }
+
+  /** Keeps a new sheet of a car. */
+  @Transactional
+  public Kept add(UUID carId, JsonNode document) {
+    cars.load(carId);
+    SetupSheet sheet = checked(document);
+    return kept(
+        repository.save(
+            new StoredSheet(carId, sheet.name(), JsonFiles.write(SetupSheetJson.write(sheet)))));
+  }
+
+  /** Puts other values in the place of a sheet's. */
+  @Transactional
+  public Kept change(UUID carId, UUID id, JsonNode document) {
+    StoredSheet stored = stored(carId, id);
+    SetupSheet sheet = checked(document);
+    stored.becomes(sheet.name(), JsonFiles.write(SetupSheetJson.write(sheet)));
+    return kept(repository.save(stored));
+  }
+
+  /** Takes a sheet out of the list; revisions keep their copies. */
+  @Transactional
+  public void remove(UUID carId, UUID id) {
+    repository.delete(stored(carId, id));
+  }
+
+  private static SetupSheet checked(JsonNode document) {
+    return Require.present("sheet", SetupSheetJson.read(document, ""));
+  }
+
+  private StoredSheet stored(UUID carId, UUID id) {
+    cars.load(carId);
+    return repository
+        .findById(id)
+        .filter(sheet -> sheet.carId().equals(carId))
+        .orElseThrow(() -> new NotFoundException("The car has no setup sheet " + id + "."));
+  }
+
+  private static Kept kept(StoredSheet stored) {
+    return new Kept(
+        stored.id(), JsonFiles.parse(stored.document().getBytes(StandardCharsets.UTF_8)));
+  }
+}

@@ -1,0 +1,9 @@
+package marvek.server.cars;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface SheetRepository extends JpaRepository<StoredSheet, UUID> {
+  List<StoredSheet> findByCarIdOrderByCreatedAtAscIdAsc(UUID carId);
+}

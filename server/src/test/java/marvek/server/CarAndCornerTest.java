@@ -1,0 +1,258 @@
+package marvek.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import marvek.formats.JsonFiles;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.client.TestRestTemplate;
+
+/** Corners, cars, sheets and two books over HTTP with a real database. */
+@ServerTest
+class CarAndCornerTest {
+  private static final Map<String, Object> MODEL = Map.of("parent", 1);
+
+  @Autowired private TestRestTemplate http;
+  private Scripts scripts;
+  private JsonNode demo;
+
+  @BeforeEach
+  void connect() {
+    scripts = new Scripts(http);
+    demo = scripts.get("/api/books").body().get(0);
+  }
+
+  private String path() {
+    return "/api/books/" + demo.path("id").asText();
+  }
+
+  private JsonNode of(String what) {
+    Scripts.Answer answer = scripts.post(path() + what, MODEL);
+    assertThat(answer.status().value()).as("%s", answer.body()).isEqualTo(200);
+    return answer.body();
+  }
+
+  @Test
+  void theDemoHasThreeVehiclesAndTheMotorcycleOnBothCircuits() {
+    List<String> names = scripts.get("/api/books").body().findValuesAsText("name");
+    assertThat(names)
+        .contains(
+            "Harrowfen Park, Kestrel Litre",
+            "Harrowfen Park, Sandpiper Single-Seater",
+            "Skarrow Round, Kestrel Litre");
+  }
+
+  @Test
+  void theSchoolsOfACornerComeQuickestFirstWithTheirLines() {
+    JsonNode schools = of("/corners/4/schools");
+    assertThat(schools.get(0).path("school").asText()).isEqualTo("fastest");
+    assertThat(schools.findValuesAsText("school")).contains("late-apex", "v", "double-apex");
+    double last = Double.NEGATIVE_INFINITY;
+    for (JsonNode school : schools) {
+      assertThat(school.path("lost_s").asDouble()).isGreaterThanOrEqualTo(last);
+      assertThat(school.path("offset_m").size()).isGreaterThan(150);
+      assertThat(school.path("speed_mps").size()).isEqualTo(school.path("offset_m").size());
+      last = school.path("lost_s").asDouble();
+    }
+  }
+
+  @Test
+  void aSchoolInTheDraftIsDrivenAndKeptInTheRevision() {
+    Map<String, Object> late =
+        Map.of("parent", 1, "ownValues", List.of(Map.of("corner", 4, "line", "late-apex")));
+    JsonNode tried = scripts.post(path() + "/try", late).body();
+    JsonNode page = tried.at("/revision/pages/3");
+    assertThat(page.at("/sources/line").asText()).isEqualTo("driver");
+    assertThat(tried.at("/revision/ownValues/0/line").asText()).isEqualTo("late-apex");
+    double plain =
+        scripts.post(path() + "/try", MODEL).body().at("/revision/lap/time_s").asDouble();
+    assertThat(tried.at("/revision/lap/time_s").asDouble()).isNotCloseTo(plain, within(1e-4));
+  }
+
+  @Test
+  void aPageSaysWhetherItIsMade() {
+    JsonNode page = scripts.post(path() + "/try", MODEL).body().at("/revision/pages/3");
+    assertThat(page.at("/driven/made").asBoolean()).isTrue();
+    assertThat(page.at("/driven/gripNeeded").asDouble()).isBetween(0.85, 1.02);
+    double later = page.at("/brake/at_m").asDouble() + 60;
+    Map<String, Object> tooLate =
+        Map.of("parent", 1, "ownValues", List.of(Map.of("corner", 4, "brake.at_m", later)));
+    JsonNode tried = scripts.post(path() + "/try", tooLate).body();
+    assertThat(tried.at("/revision/pages/3/driven/made").asBoolean()).isFalse();
+    assertThat(tried.at("/revision/pages/3/driven/beyond_m").asDouble()).isPositive();
+    assertThat(tried.at("/trace/remarks").toString()).contains("Not made");
+  }
+
+  @Test
+  void theLinkIsSweptAndACornerWithoutOneSaysSo() {
+    JsonNode sweep = of("/corners/6/link");
+    assertThat(sweep.path("ways")).hasSize(41);
+    Scripts.Answer none = scripts.post(path() + "/corners/4/link", MODEL);
+    assertThat(none.status().value()).isEqualTo(422);
+    assertThat(none.body().path("detail").asText()).contains("not linked");
+    assertThat(scripts.post(path() + "/corners/99/gears", MODEL).status().value()).isEqualTo(422);
+  }
+
+  @Test
+  void theGearsAndTheCarAnswer() {
+    assertThat(of("/corners/5/gears").path("inCorner").size()).isBetween(2, 3);
+    JsonNode car = of("/car");
+    assertThat(car.at("/gears/gears")).hasSize(6);
+    assertThat(car.path("grip")).hasSize(3);
+    assertThat(car.at("/dry/zones").size()).isGreaterThan(5);
+    assertThat(car.at("/wet/chosen").asDouble()).isEqualTo(car.at("/dry/chosen").asDouble());
+    assertThat(car.path("effects").toString()).contains("GRIP_5_PCT_LESS");
+  }
+
+  @Test
+  void theFastestLineIsSearchedAsAJobAndThenTriedAtOnce() {
+    Map<String, Object> fastest = Map.of("parent", 1, "line", "fastest");
+    JsonNode started = scripts.post(path() + "/line", fastest).body();
+    if (started.has("job")) {
+      scripts.resultOf(started.path("job").asText());
+    }
+    JsonNode tried = scripts.post(path() + "/try", fastest).body();
+    JsonNode smooth = scripts.post(path() + "/try", MODEL).body();
+    assertThat(tried.at("/revision/line").asText()).isEqualTo("fastest");
+    assertThat(tried.at("/revision/lap/time_s").asDouble())
+        .isLessThan(smooth.at("/revision/lap/time_s").asDouble());
+  }
+
+  @Test
+  void twoBooksOfOneCircuitLieSideBySideAndOfTwoDoNot() {
+    JsonNode books = scripts.get("/api/books").body();
+    String single = idOf(books, "Sandpiper");
+    JsonNode beside = scripts.get(path() + "/beside/" + single).body();
+    assertThat(beside.path("rows")).hasSize(13);
+    assertThat(beside.path("secondLap_s").asDouble())
+        .isLessThan(beside.path("firstLap_s").asDouble());
+    assertThat(beside.at("/rows/1/second/kind").asText()).isEqualTo("STRAIGHT");
+    Scripts.Answer elsewhere = scripts.get(path() + "/beside/" + idOf(books, "Skarrow"));
+    assertThat(elsewhere.status().value()).isEqualTo(422);
+    assertThat(elsewhere.body().path("detail").asText()).contains("Harrowfen");
+  }
+
+  private static String idOf(JsonNode books, String part) {
+    for (JsonNode book : books) {
+      if (book.path("name").asText().contains(part)) {
+        return book.path("id").asText();
+      }
+    }
+    throw new AssertionError("no book of " + part);
+  }
+
+  @Test
+  void aSheetIsKeptChangedUsedAndTakenAwayAndTheRevisionKeepsItsCopy() {
+    String car =
+        scripts
+            .upload("/api/cars/import", "car.json", Scripts.demo("teal-coupe.car.json"))
+            .body()
+            .path("id")
+            .asText();
+    String sheets = "/api/cars/" + car + "/sheets";
+    assertThat(scripts.get(sheets).body()).isEmpty();
+    JsonNode kept =
+        scripts.post(sheets, Map.of("name", "Wet", "brakeFrontShare", 0.6, "wing", 7)).body();
+    String one = sheets + "/" + kept.path("id").asText();
+    JsonNode changed = scripts.put(one, Map.of("name", "Wet", "brakeFrontShare", 0.62)).body();
+    assertThat(changed.at("/sheet/brakeFrontShare").asDouble()).isEqualTo(0.62);
+    assertThat(changed.path("sheet").has("wing")).isFalse();
+
+    String book = scripts.newBook(demo.path("circuitId").asText(), car, "With a sheet");
+    Map<String, Object> draft =
+        Map.of("parent", 1, "reason", "wet setup", "setup", changed.get("sheet"));
+    assertThat(scripts.post("/api/books/" + book + "/revisions", draft).status().value())
+        .isEqualTo(201);
+    byte[] export = scripts.download("/api/books/" + book + "/export");
+    JsonNode file = JsonFiles.parse(export);
+    assertThat(file.at("/setupSheets/0/name").asText()).isEqualTo("Wet");
+    assertThat(file.at("/revisions/1/setup/brakeFrontShare").asDouble()).isEqualTo(0.62);
+    String again =
+        scripts.upload("/api/books/import", "b.book.json", export).body().path("id").asText();
+    assertThat(scripts.download("/api/books/" + again + "/export")).isEqualTo(export);
+
+    assertThat(scripts.delete(one).status().value()).isEqualTo(204);
+    assertThat(scripts.delete(one).status().value()).isEqualTo(404);
+    JsonNode revision = scripts.get("/api/books/" + book + "/revisions/2").body();
+    assertThat(revision.at("/setup/name").asText()).isEqualTo("Wet");
+  }
+
+  @Test
+  void twoSheetsAreComparedOnTheCircuit() {
+    Map<String, Object> body =
+        Map.of(
+            "first", Map.of("name", "A", "fuel_kg", 10),
+            "second", Map.of("name", "B", "fuel_kg", 50, "barRear", 3));
+    JsonNode compared = scripts.post(path() + "/sheets/compare", body).body();
+    assertThat(compared.path("lostS").asDouble()).isPositive();
+    assertThat(compared.path("differences").findValuesAsText("field"))
+        .containsExactly("fuel_kg", "barRear");
+    Scripts.Answer half =
+        scripts.post(path() + "/sheets/compare", Map.of("first", Map.of("name", "A")));
+    assertThat(half.status().value()).isEqualTo(422);
+  }
+
+  @Test
+  void aCarGoesOutAsTheFileThatItCameFrom() {
+    byte[] file = scripts.download("/api/cars/" + demo.path("carId").asText() + "/file");
+    assertThat(JsonFiles.parse(file))
+        .isEqualTo(JsonFiles.parse(Scripts.demo("teal-coupe.car.json")));
+    assertThat(scripts.get("/api/cars/" + UUID.randomUUID()).status().value()).isEqualTo(404);
+  }
+
+  /** Cars that cannot be: each is refused with the field, and nothing is stored. */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "/engine/torqueCurve | [[1500, 0], [6000, 0]] | torque",
+        "/engine/limiter_rpm | 600 | limiter",
+        "/gearbox/ratios | [1.2, 2.0, 3.0] | smaller",
+        "/gearbox/ratios | [] | ratio",
+        "/tyre/muLateral | -1 | muLateral",
+        "/brakes/maxForce_n | 0 | maxForce_n",
+        "/bodyWidth_m | 9 | bodyWidth_m"
+      })
+  void aCarThatCannotMoveIsRefusedAtItsField(String pointer, String value, String words) {
+    ObjectNode car = (ObjectNode) JsonFiles.parse(Scripts.demo("teal-coupe.car.json"));
+    int slash = pointer.lastIndexOf('/');
+    ObjectNode parent = slash == 0 ? car : (ObjectNode) car.at(pointer.substring(0, slash));
+    parent.set(
+        pointer.substring(slash + 1), JsonFiles.parse(value.getBytes(StandardCharsets.UTF_8)));
+    int before = scripts.get("/api/cars").body().size();
+    Scripts.Answer answer =
+        scripts.upload("/api/cars/import", "bad.car.json", JsonFiles.write(car));
+    assertThat(answer.status().value()).isEqualTo(422);
+    assertThat(answer.body().path("pointer").asText()).startsWith(pointer);
+    assertThat(answer.body().path("detail").asText()).contains(words).doesNotContain("NaN");
+    assertThat(scripts.get("/api/cars").body()).hasSize(before);
+  }
+
+  @Test
+  void aCarThatComesToAStandIsSaidInWords() {
+    ObjectNode car = (ObjectNode) JsonFiles.parse(Scripts.demo("teal-coupe.car.json"));
+    ((ObjectNode) car.path("engine"))
+        .set("torqueCurve", JsonFiles.parse("[[1500, 1]]".getBytes(StandardCharsets.UTF_8)));
+    String id =
+        scripts
+            .upload("/api/cars/import", "weak.car.json", JsonFiles.write(car))
+            .body()
+            .path("id")
+            .asText();
+    Scripts.Answer answer =
+        scripts.post(
+            "/api/books", Map.of("circuitId", demo.path("circuitId").asText(), "carId", id));
+    assertThat(answer.status().value()).isEqualTo(422);
+    assertThat(answer.body().path("detail").asText()).contains("too weak");
+  }
+}
