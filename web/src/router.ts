@@ -5,6 +5,8 @@ import { createRouter } from 'sv-router';
 import BookShell from './book/BookShell.svelte';
 import BookScreen from './book/BookScreen.svelte';
 import CompareScreen from './book/CompareScreen.svelte';
+import BesideScreen from './book/BesideScreen.svelte';
+import CarScreen from './car/CarScreen.svelte';
 import PageScreen from './page/PageScreen.svelte';
 import FirstScreen from './shelf/FirstScreen.svelte';
 import NewBook from './shelf/NewBook.svelte';
@@ -21,6 +23,8 @@ export const { p, navigate, route } = createRouter({
     '/': BookScreen,
     '/corner/:number': PageScreen,
     '/compare': CompareScreen,
+    '/car': CarScreen,
+    '/beside/:other': BesideScreen,
     layout: BookShell,
   },
   '*': FirstScreen,

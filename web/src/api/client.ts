@@ -1,6 +1,16 @@
 import createClient from 'openapi-fetch';
 import type { paths } from './schema';
-import type { Conditions, OwnValues, Problem, Revision, View } from './types';
+import type {
+  Beside,
+  CarOnCircuit,
+  CornerGears,
+  KeptSheet,
+  LinkSweep,
+  SchoolLine,
+  SetupSheet,
+  SheetComparison,
+} from './answers';
+import type { Conditions, LineChoice, OwnValues, Problem, Revision, View } from './types';
 import type {
   CheckLine,
   CircuitEdits,
@@ -81,8 +91,9 @@ export interface Imported extends Named {
 export interface Draft {
   parent: number;
   conditions: Conditions;
-  line: 'smooth' | 'centreline';
+  line: LineChoice;
   ownValues: OwnValues[];
+  setup?: SetupSheet;
 }
 
 export type JobView = {
@@ -140,9 +151,64 @@ export const api = {
         body: body({ ...draft, reason }),
       }),
     ),
-  createBook: (circuitId: string, carId: string, name: string) =>
+  createBook: (circuitId: string, carId: string, name: string, line: LineChoice) =>
     answer<{ id?: string; job?: string }>(
-      http.POST('/api/books', { body: body({ circuitId, carId, name }) }),
+      http.POST('/api/books', { body: body({ circuitId, carId, name, line }) }),
+    ),
+  searchLine: (id: string, draft: Draft) =>
+    answer<{ id?: string; job?: string }>(
+      http.POST('/api/books/{id}/line', { params: { path: { id } }, body: body(draft) }),
+    ),
+  schools: (id: string, corner: number, draft: Draft) =>
+    answer<SchoolLine[]>(
+      http.POST('/api/books/{id}/corners/{corner}/schools', {
+        params: { path: { id, corner } },
+        body: body(draft),
+      }),
+    ),
+  link: (id: string, corner: number, draft: Draft) =>
+    answer<LinkSweep>(
+      http.POST('/api/books/{id}/corners/{corner}/link', {
+        params: { path: { id, corner } },
+        body: body(draft),
+      }),
+    ),
+  gears: (id: string, corner: number, draft: Draft) =>
+    answer<CornerGears>(
+      http.POST('/api/books/{id}/corners/{corner}/gears', {
+        params: { path: { id, corner } },
+        body: body(draft),
+      }),
+    ),
+  carOnCircuit: (id: string, draft: Draft) =>
+    answer<CarOnCircuit>(
+      http.POST('/api/books/{id}/car', { params: { path: { id } }, body: body(draft) }),
+    ),
+  compareSheets: (id: string, draft: Draft, first: SetupSheet, second: SetupSheet) =>
+    answer<SheetComparison>(
+      http.POST('/api/books/{id}/sheets/compare', {
+        params: { path: { id } },
+        body: body({ ...draft, first, second }),
+      }),
+    ),
+  beside: (id: string, other: string) =>
+    answer<Beside>(http.GET('/api/books/{id}/beside/{other}', { params: { path: { id, other } } })),
+  sheets: (car: string) =>
+    answer<KeptSheet[]>(http.GET('/api/cars/{id}/sheets', { params: { path: { id: car } } })),
+  addSheet: (car: string, sheet: SetupSheet) =>
+    answer<KeptSheet>(
+      http.POST('/api/cars/{id}/sheets', { params: { path: { id: car } }, body: body(sheet) }),
+    ),
+  changeSheet: (car: string, sheet: string, values: SetupSheet) =>
+    answer<KeptSheet>(
+      http.PUT('/api/cars/{id}/sheets/{sheet}', {
+        params: { path: { id: car, sheet } },
+        body: body(values),
+      }),
+    ),
+  removeSheet: (car: string, sheet: string) =>
+    answer<void>(
+      http.DELETE('/api/cars/{id}/sheets/{sheet}', { params: { path: { id: car, sheet } } }),
     ),
   job: (id: string) => answer<JobView>(http.GET('/api/jobs/{id}', { params: { path: { id } } })),
   cancel: (id: string) =>

@@ -36,6 +36,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cars/{id}/sheets/{sheet}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changeSheet"];
+        post?: never;
+        delete: operations["removeSheet"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/walks/{id}/waypoints": {
         parameters: {
             query?: never;
@@ -116,6 +132,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/circuits/{id}/versions/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["importNext"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/circuits/preview": {
         parameters: {
             query?: never;
@@ -142,6 +174,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["importFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cars/{id}/sheets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sheets"];
+        put?: never;
+        post: operations["addSheet"];
         delete?: never;
         options?: never;
         head?: never;
@@ -196,6 +244,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/books/{id}/sheets/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["compare"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/books/{id}/revisions": {
         parameters: {
             query?: never;
@@ -206,6 +270,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["keep_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/line": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["searchLine"];
         delete?: never;
         options?: never;
         head?: never;
@@ -228,6 +308,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/books/{id}/corners/{corner}/schools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["schools"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/corners/{corner}/link": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["link"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/corners/{corner}/gears": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["gears"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/books/{id}/checks/{corner}/cleared": {
         parameters: {
             query?: never;
@@ -238,6 +366,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["clear"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/car": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["car"];
         delete?: never;
         options?: never;
         head?: never;
@@ -436,6 +580,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cars/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["car_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cars/{id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/books/{id}": {
         parameters: {
             query?: never;
@@ -548,6 +724,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/books/{id}/beside/{other}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["beside"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/walks/{id}/notes/{note}": {
         parameters: {
             query?: never;
@@ -584,7 +776,7 @@ export interface components {
         };
         LayoutChange: {
             /** @enum {string} */
-            kind?: "GEOMETRY" | "WIDTH" | "KERB" | "SURFACE" | "HAZARD" | "MARK_GONE" | "MARK_MOVED" | "MARK_CHANGED" | "MARK_NEW" | "LIMITS" | "CORNER";
+            kind?: "GEOMETRY" | "WIDTH" | "KERB" | "SURFACE" | "HAZARD" | "MARK_GONE" | "MARK_MOVED" | "MARK_CHANGED" | "MARK_NEW" | "LIMITS" | "CORNER" | "DETAILS";
             /** Format: double */
             fromM?: number;
             /** Format: double */
@@ -621,6 +813,11 @@ export interface components {
         DraftAnswer: {
             changes?: components["schemas"]["LayoutChange"][];
         };
+        Kept: {
+            /** Format: uuid */
+            id?: string;
+            sheet?: components["schemas"]["JsonNode"];
+        };
         FinishBody: {
             reason?: string;
             /** Format: date */
@@ -637,13 +834,6 @@ export interface components {
             reason?: string;
             /** Format: date */
             validFrom?: string;
-        };
-        Kept: {
-            /** Format: uuid */
-            id?: string;
-            /** Format: int32 */
-            version?: number;
-            changes?: components["schemas"]["LayoutChange"][];
         };
         CircuitPreview: {
             kind?: string;
@@ -731,6 +921,7 @@ export interface components {
             name?: string;
             conditions?: components["schemas"]["JsonNode"];
             line?: string;
+            setup?: components["schemas"]["JsonNode"];
         };
         DraftBody: {
             /** Format: int32 */
@@ -738,6 +929,7 @@ export interface components {
             conditions?: components["schemas"]["JsonNode"];
             line?: string;
             ownValues?: components["schemas"]["JsonNode"];
+            setup?: components["schemas"]["JsonNode"];
         };
         Corner: {
             /** Format: int32 */
@@ -856,6 +1048,8 @@ export interface components {
             allowedLeft_m?: number[];
             allowedRight_m?: number[];
             /** Format: double */
+            carLength_m?: number;
+            /** Format: double */
             topLateral_g?: number;
             /** Format: double */
             topBraking_g?: number;
@@ -883,6 +1077,26 @@ export interface components {
             /** Format: double */
             gripFactor?: number;
             note?: string;
+        };
+        SheetsBody: {
+            conditions?: components["schemas"]["JsonNode"];
+            line?: string;
+            ownValues?: components["schemas"]["JsonNode"];
+            first?: components["schemas"]["JsonNode"];
+            second?: components["schemas"]["JsonNode"];
+        };
+        Difference: {
+            field?: string;
+            first?: string;
+            second?: string;
+            /** Format: double */
+            lostS?: number;
+            words?: string;
+        };
+        Result: {
+            /** Format: double */
+            lostS?: number;
+            differences?: components["schemas"]["Difference"][];
         };
         RevisionLine: {
             /** Format: int32 */
@@ -913,6 +1127,130 @@ export interface components {
             revision?: number;
             changes?: components["schemas"]["LayoutChange"][];
             checks?: components["schemas"]["CheckLine"][];
+        };
+        SchoolView: {
+            school?: string;
+            /** Format: double */
+            lost_s?: number;
+            tie?: boolean;
+            /** Format: double */
+            brakeAt_m?: number;
+            /** Format: double */
+            entry_mps?: number;
+            /** Format: double */
+            lowest_mps?: number;
+            /** Format: double */
+            exit_mps?: number;
+            /** Format: double */
+            from_m?: number;
+            /** Format: double */
+            step_m?: number;
+            offset_m?: number[];
+            speed_mps?: number[];
+        };
+        LinkView: {
+            /** Format: double */
+            link_m?: number;
+            /** Format: double */
+            presentOffset_m?: number;
+            /** Format: double */
+            from_m?: number;
+            /** Format: double */
+            step_m?: number;
+            ways?: components["schemas"]["WayView"][];
+        };
+        WayView: {
+            /** Format: double */
+            offset_m?: number;
+            /** Format: double */
+            lost_s?: number;
+            /** Format: double */
+            firstApexOff_m?: number;
+            /** Format: double */
+            secondApexOff_m?: number;
+            /** Format: double */
+            firstLowest_mps?: number;
+            /** Format: double */
+            secondLowest_mps?: number;
+            line_m?: number[];
+        };
+        Change: {
+            /** Format: double */
+            atM?: number;
+            /** Format: int32 */
+            from?: number;
+            /** Format: int32 */
+            to?: number;
+            /** Format: double */
+            rpm?: number;
+            /** Format: double */
+            costS?: number;
+            early?: boolean;
+            free?: boolean;
+        };
+        CornerGears: {
+            /** Format: int32 */
+            corner?: number;
+            inCorner?: components["schemas"]["InCorner"][];
+            before?: components["schemas"]["HoldOrChange"];
+            changes?: components["schemas"]["Change"][];
+        };
+        HoldOrChange: {
+            /** Format: double */
+            atM?: number;
+            /** Format: int32 */
+            gear?: number;
+            /** Format: double */
+            secondsToBrakes?: number;
+            /** Format: double */
+            holdLostS?: number;
+            /** Format: double */
+            changeLostS?: number;
+        };
+        InCorner: {
+            /** Format: int32 */
+            gear?: number;
+            /** Format: double */
+            lostS?: number;
+            /** Format: double */
+            rpm?: number;
+            /** Format: double */
+            rearAsked?: number;
+            beyondLimiter?: boolean;
+            chosen?: boolean;
+        };
+        AtSpeed: {
+            /** Format: double */
+            speedMps?: number;
+            edges?: components["schemas"]["Edge"][];
+        };
+        CarOnCircuit: {
+            name?: string;
+            /** @enum {string} */
+            kind?: "CAR" | "MOTORCYCLE";
+            /** Format: double */
+            lap_s?: number;
+            gears?: components["schemas"]["Result"];
+            grip?: components["schemas"]["AtSpeed"][];
+            dry?: components["schemas"]["Result"];
+            wet?: components["schemas"]["Result"];
+            effects?: components["schemas"]["Effect"][];
+        };
+        Edge: {
+            /** Format: double */
+            lateralG?: number;
+            /** Format: double */
+            drivingG?: number;
+            /** Format: double */
+            brakingG?: number;
+        };
+        Effect: {
+            /** @enum {string} */
+            change?: "MASS_50_KG_MORE" | "GRIP_5_PCT_LESS" | "POWER_5_PCT_LESS" | "DRAG_10_PCT_MORE" | "DOWNFORCE_10_PCT_MORE" | "BRAKE_FORCE_10_PCT_MORE" | "UPSHIFT_TENTH_LONGER";
+            /** Format: double */
+            lostS?: number;
+            /** Format: double */
+            topSpeedMps?: number;
         };
         Imported: {
             /** Format: uuid */
@@ -1031,6 +1369,42 @@ export interface components {
             car?: string;
             revisions?: components["schemas"]["RevisionLine"][];
         };
+        Beside: {
+            first?: string;
+            second?: string;
+            /** Format: double */
+            firstLap_s?: number;
+            /** Format: double */
+            secondLap_s?: number;
+            rows?: components["schemas"]["Row"][];
+        };
+        Row: {
+            /** Format: int32 */
+            corner?: number;
+            name?: string;
+            first?: components["schemas"]["Side"];
+            second?: components["schemas"]["Side"];
+            /** Format: double */
+            brakesLaterM?: number;
+        };
+        Side: {
+            /** @enum {string} */
+            kind?: "STRAIGHT" | "LIFT" | "BRAKES";
+            /** Format: double */
+            brakeAtM?: number;
+            /** Format: double */
+            approachMps?: number;
+            /** Format: double */
+            lowestMps?: number;
+            /** Format: double */
+            exitMps?: number;
+            /** Format: int32 */
+            gear?: number;
+            /** Format: double */
+            timeS?: number;
+            /** Format: double */
+            leanDeg?: number;
+        };
     };
     responses: never;
     parameters: never;
@@ -1098,6 +1472,54 @@ export interface operations {
             header?: never;
             path: {
                 id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    changeSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                sheet: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JsonNode"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Kept"];
+                };
+            };
+        };
+    };
+    removeSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                sheet: string;
             };
             cookie?: never;
         };
@@ -1271,6 +1693,38 @@ export interface operations {
             };
         };
     };
+    importNext: {
+        parameters: {
+            query: {
+                reason: string;
+                settings?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Kept"];
+                };
+            };
+        };
+    };
     preview: {
         parameters: {
             query?: {
@@ -1326,6 +1780,54 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["ImportAnswer"];
+                };
+            };
+        };
+    };
+    sheets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Kept"][];
+                };
+            };
+        };
+    };
+    addSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JsonNode"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Kept"];
                 };
             };
         };
@@ -1427,6 +1929,32 @@ export interface operations {
             };
         };
     };
+    compare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SheetsBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Result"];
+                };
+            };
+        };
+    };
     keep_1: {
         parameters: {
             query?: never;
@@ -1449,6 +1977,32 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["RevisionLine"];
+                };
+            };
+        };
+    };
+    searchLine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DraftBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": Record<string, never>;
                 };
             };
         };
@@ -1479,6 +2033,87 @@ export interface operations {
             };
         };
     };
+    schools: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                corner: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DraftBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SchoolView"][];
+                };
+            };
+        };
+    };
+    link: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                corner: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DraftBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LinkView"];
+                };
+            };
+        };
+    };
+    gears: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                corner: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DraftBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CornerGears"];
+                };
+            };
+        };
+    };
     clear: {
         parameters: {
             query?: never;
@@ -1498,6 +2133,32 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["CheckLine"][];
+                };
+            };
+        };
+    };
+    car: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DraftBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CarOnCircuit"];
                 };
             };
         };
@@ -1788,6 +2449,50 @@ export interface operations {
             };
         };
     };
+    car_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["JsonNode"];
+                };
+            };
+        };
+    };
+    file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
     get_2: {
         parameters: {
             query?: never;
@@ -1945,6 +2650,29 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["CheckLine"][];
+                };
+            };
+        };
+    };
+    beside: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                other: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Beside"];
                 };
             };
         };

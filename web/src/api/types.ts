@@ -1,5 +1,7 @@
 /** What the server answers, as far as the generated client leaves it open. SI units; see the book format. */
 
+import type { School, SetupSheet } from './answers';
+
 export type Source = 'model' | 'measured' | 'driver' | 'coach';
 export type Direction = 'left' | 'right';
 export type KerbUse = 'none' | 'touch' | 'tyre' | 'half-car' | 'full';
@@ -41,6 +43,22 @@ export interface Stakes {
   exit1kmhSlower_s?: number;
 }
 
+/** What comes of driving a page as it is written. */
+export interface Driven {
+  made: boolean;
+  /** Share of the tyres' grip that is asked for at most; 1 at the limit. */
+  gripNeeded: number;
+  gripAt_m: number;
+  wide_m: number;
+  wideAt_m?: number;
+  beyond_m: number;
+  beyondAt_m?: number;
+  locked_m: number;
+  lockedAt_m?: number;
+  spun_m: number;
+  spunAt_m?: number;
+}
+
 export interface CornerPage {
   corner: number;
   name: string;
@@ -68,6 +86,11 @@ export interface CornerPage {
   /** Seconds a lap that the usual slips cost here; what cannot be slipped is absent. */
   stakes?: Stakes;
   lowest: { at_m: number; speed_mps: number };
+  driven?: Driven;
+  /** The way through that is driven in place of the book's line. */
+  line?: School;
+  /** Largest lean of a motorcycle. */
+  lean_deg?: number;
   sources: Record<string, Source>;
   confidence?: number;
   notes: string;
@@ -93,12 +116,17 @@ export interface Conditions {
 /** Own values of one corner, by the names of the format; what is absent is the model's. */
 export interface OwnValues {
   corner: number;
+  line?: School;
   'brake.at_m'?: number;
   'brake.initial_pct'?: number;
   'gears.corner'?: number;
   'turnIn.at_m'?: number;
+  'trailBrake.atTurnIn_pct'?: number;
   'trailBrake.release_m'?: number;
   'apexes.speed_mps'?: number;
+  'apexes.offset_m'?: number;
+  'kerbs.apex'?: KerbUse;
+  'kerbs.exit'?: KerbUse;
   'throttle.first_m'?: number;
   'throttle.full_m'?: number;
   'brake.mark'?: string;
@@ -113,13 +141,16 @@ export interface OwnValues {
 
 export type OwnField = Exclude<keyof OwnValues, 'corner' | 'source'>;
 
+export type LineChoice = 'smooth' | 'fastest' | 'centreline';
+
 export interface Revision {
   number: number;
   parent: number | null;
   createdAt: string;
   reason: string;
   conditions: Conditions;
-  line: 'smooth' | 'centreline';
+  line: LineChoice;
+  setup?: SetupSheet;
   lap: {
     time_s: number;
     topSpeed_mps: number;

@@ -7,6 +7,7 @@
   import LapBand from './LapBand.svelte';
   import LayoutNews from './LayoutNews.svelte';
   import Ledger from './Ledger.svelte';
+  import LineForm from './LineForm.svelte';
 
   const book = useBook();
   const view = $derived(book.view!);
@@ -34,6 +35,7 @@
     <div class="w-[296px] shrink-0">
       <CircuitPlan {view} {pointed} />
       <ConditionsForm />
+      <LineForm />
       <p class="text-neutral pt-3 text-[0.95rem] leading-snug">
         Open a corner, type another number, and see what it costs. <kbd class="figures">?</kbd> shows
         the keys. Estimates of a model: work up from the safe marks, on closed courses only.

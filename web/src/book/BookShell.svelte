@@ -44,6 +44,7 @@
     ArrowLeft: () => turn(-1),
     b: () => navigate('/books/:id', { params: { id: book.id } }),
     c: () => navigate('/books/:id/compare', { params: { id: book.id } }),
+    v: () => navigate('/books/:id/car', { params: { id: book.id } }),
     p: () => window.open(cardUrl, '_blank'),
     t: () => preferences.toggleTheme(),
     '?': () => (keysShown = true),
@@ -78,7 +79,7 @@
     <a class="link" href="/circuits/{book.book.circuitId}"
       >{book.book.circuit}{book.book.layout ? `, ${book.book.layout}` : ''}</a
     >
-    · {book.book.car}
+    · <a class="link" href="/books/{book.id}/car">{book.book.car}</a>
   {/if}
   {#snippet actions()}
     {#if book.book && book.base}
@@ -96,7 +97,8 @@
           {/each}
         </select>
       </label>
-      <a class="btn btn-ghost" href="/books/{book.id}/compare">Compare</a>
+      <a class="btn btn-ghost px-3" href="/books/{book.id}/car">Car</a>
+      <a class="btn btn-ghost px-3" href="/books/{book.id}/compare">Compare</a>
       <a class="btn btn-ghost" href={cardUrl} target="_blank" rel="noopener" data-card>
         <Printer size={18} /> Card
       </a>
@@ -139,7 +141,7 @@
     <Tabs
       id={book.id}
       pages={book.view.revision.pages}
-      current={route.pathname.endsWith('/compare') ? -1 : number}
+      current={/\/(compare|car|beside\/.*)$/.test(route.pathname) ? -1 : number}
     />
   </div>
   <DraftBar bind:keeping />

@@ -5,8 +5,9 @@
   import SourceTag from '../ui/SourceTag.svelte';
   import { gain, lapTime } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
+  import BesideChoice from './BesideChoice.svelte';
   import { useBook } from './book-state.svelte';
-  import { compareConditions, compareRevisions } from './compare';
+  import { compareCar, compareConditions, compareRevisions } from './compare';
 
   const book = useBook();
   const numbers = book.book!.revisions.map((r) => r.number);
@@ -32,10 +33,16 @@
   const writer = $derived({
     speed: (v: number) => preferences.speedText(v),
     length: (m: number) => preferences.lengthText(m),
+    across: (m: number) => preferences.acrossText(m),
   });
   const corners = $derived(pair ? compareRevisions(pair[0], pair[1], writer) : []);
   const conditions = $derived(
-    pair ? compareConditions(pair[0].conditions, pair[1].conditions, writer) : [],
+    pair
+      ? [
+          ...compareCar(pair[0], pair[1]),
+          ...compareConditions(pair[0].conditions, pair[1].conditions, writer),
+        ]
+      : [],
   );
 </script>
 
@@ -58,6 +65,7 @@
   <div class="flex flex-wrap gap-4">
     {@render choice('from', 'earlier', earlier)}
     {@render choice('to', 'later', later)}
+    <BesideChoice />
   </div>
   {#if problem}<Problem {problem} />{/if}
   {#if numbers.length < 2}
@@ -82,7 +90,7 @@
       <tbody>
         {#each conditions as d (d.what)}
           <tr class="border-base-300 h-9 border-b">
-            <td>conditions</td><td>{d.what}</td><td>{d.before}</td><td
+            <td>the whole lap</td><td>{d.what}</td><td>{d.before}</td><td
               ><strong>{d.after}</strong></td
             ><td></td>
           </tr>

@@ -3,6 +3,7 @@
   import Undo from '@lucide/svelte/icons/undo-2';
   import Dialog from '../ui/Dialog.svelte';
   import { gain, lapTime } from '../units/format';
+  import Settle from './Settle.svelte';
   import { useBook } from './book-state.svelte';
 
   interface Props {
@@ -90,3 +91,4 @@
     </form>
   </Dialog>
 {/if}
+{#if book.theirs}<Settle />{/if}

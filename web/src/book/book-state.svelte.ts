@@ -1,6 +1,8 @@
 import { getContext, setContext } from 'svelte';
+import type { SetupSheet } from '../api/answers';
 import { api, Failed, type BookView } from '../api/client';
-import type { Conditions, OwnField, Problem, View } from '../api/types';
+import { waitForJob, type Waiting } from '../api/jobs';
+import type { Conditions, LineChoice, OwnField, Problem, Revision, View } from '../api/types';
 import type { CheckLine } from '../circuit/types';
 import {
   begin,
@@ -9,6 +11,7 @@ import {
   redo,
   replace,
   setOwn,
+  stateOf,
   undo,
   type DraftState,
   type History,
@@ -29,6 +32,10 @@ export class BookState {
   checks = $state.raw<CheckLine[]>([]);
   problem = $state<Problem>();
   computing = $state(false);
+  /** A search for the line that goes on. */
+  searching = $state.raw<Waiting>();
+  /** The revision that somebody else kept from the same parent meanwhile. */
+  theirs = $state.raw<Revision>();
   private asked = 0;
   /** Something was moved while the model was still at the place before. */
   private behind = false;
@@ -66,7 +73,7 @@ export class BookState {
     if (!kept || !this.base) return;
     const { parent, now } = readDraft(kept);
     if (now && parent === this.base.revision.number) {
-      this.history = change(this.history!, now);
+      this.history = change(this.history!, { ...this.history!.now, ...now });
       await this.compute();
     }
   }
@@ -101,6 +108,26 @@ export class BookState {
     this.apply(change(this.history!, { ...this.history!.now, conditions }));
   }
 
+  setSetup(setup: SetupSheet | undefined) {
+    this.apply(change(this.history!, { ...this.history!.now, setup }));
+  }
+
+  /** Another line for the whole lap; the search for it shows how far it is and can be stopped. */
+  async setLine(line: LineChoice) {
+    const next = change(this.history!, { ...this.history!.now, line });
+    this.problem = undefined;
+    try {
+      const started = await api.searchLine(this.id, { ...this.draft(), line });
+      const found =
+        started.id ?? (await waitForJob(started.job!, (waiting) => (this.searching = waiting)));
+      if (found) this.apply(next);
+    } catch (e) {
+      this.fail(e);
+    } finally {
+      this.searching = undefined;
+    }
+  }
+
   undo() {
     this.apply(undo(this.history!));
   }
@@ -125,10 +152,9 @@ export class BookState {
     localStorage.setItem(this.draftKey, JSON.stringify(draft));
   }
 
-  private draft() {
-    const { conditions, ownValues } = this.history!.now;
-    const { number, line } = this.base!.revision;
-    return { parent: number, conditions, line, ownValues };
+  /** What the model is asked about. */
+  draft() {
+    return { parent: this.base!.revision.number, ...this.history!.now };
   }
 
   /** Asks the model; of answers that overtake each other only the last counts. */
@@ -168,9 +194,38 @@ export class BookState {
       await this.open(kept.number);
       return true;
     } catch (e) {
-      this.fail(e);
+      if (e instanceof Failed && e.problem.status === 409) await this.lookAtTheirs();
+      else this.fail(e);
       return false;
     }
+  }
+
+  /** Somebody was quicker: what was kept meanwhile is laid beside the draft. */
+  private async lookAtTheirs() {
+    try {
+      this.book = await api.book(this.id);
+      this.theirs = await api.revision(this.id, this.newest!.number);
+    } catch (e) {
+      this.fail(e);
+    }
+  }
+
+  /** Goes on from their revision with the draft that came of choosing. */
+  async goOnFromTheirs(chosen: DraftState) {
+    const theirs = this.theirs!;
+    try {
+      this.base = this.view = await api.view(this.id, theirs.number);
+      this.history = begin(this.base.revision);
+      this.theirs = undefined;
+      this.apply(change(this.history, chosen));
+    } catch (e) {
+      this.fail(e);
+    }
+  }
+
+  /** What the draft began from. */
+  get before(): DraftState {
+    return stateOf(this.base!.revision);
   }
 
   /** Takes the newest layout version; answers whether that went well. */

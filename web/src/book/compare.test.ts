@@ -6,6 +6,7 @@ import { compareConditions, compareRevisions } from './compare';
 const writer = {
   speed: (v: number) => `${v.toFixed(1)} m/s`,
   length: (m: number) => `${Math.round(m)} m`,
+  across: (m: number) => `${m.toFixed(1)} m`,
 };
 const revision = (pages: Revision['pages']) => ({ pages }) as Revision;
 

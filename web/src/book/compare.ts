@@ -1,3 +1,4 @@
+import { KERB_USE, SCHOOLS } from '../page/words';
 import type { Conditions, CornerPage, Revision } from '../api/types';
 
 /** What differs between two revisions in one value. */
@@ -21,6 +22,8 @@ export interface CornerDifferences {
 export interface Writer {
   speed: (mps: number) => string;
   length: (m: number) => string;
+  /** A length across the road, to a decimal. */
+  across: (m: number) => string;
 }
 
 type Row = [what: string, field: string, text: (page: CornerPage, w: Writer) => string];
@@ -32,10 +35,15 @@ const ROWS: Row[] = [
   ['brake mark', 'brake.target', (p) => p.brake.target?.own ?? p.brake.target?.mark ?? '–'],
   ['first pressure', 'brake.initial_pct', (p) => percent(p.brake.initial_pct)],
   ['gear', 'gears.corner', (p) => String(p.gears.corner)],
+  ['way through', 'line', (p) => (p.line ? SCHOOLS[p.line].name : 'as the lap')],
   ['turn in at', 'turnIn.at_m', (p, w) => station(p.turnIn.at_m, w)],
   ['turn-in mark', 'turnIn.target', (p) => p.turnIn.target?.own ?? p.turnIn.target?.mark ?? '–'],
+  ['pressure at turn-in', 'trailBrake.atTurnIn_pct', (p) => percent(p.trailBrake?.atTurnIn_pct)],
   ['release at', 'trailBrake.release_m', (p, w) => station(p.trailBrake?.release_m, w)],
   ['lowest speed', 'apexes.speed_mps', (p, w) => w.speed(p.lowest.speed_mps)],
+  ['apex offset', 'apexes.offset_m', (p, w) => w.across(p.apexes[0].offset_m)],
+  ['kerb at the apex', 'kerbs.apex', (p) => KERB_USE[p.kerbs.apex]],
+  ['kerb at the exit', 'kerbs.exit', (p) => KERB_USE[p.kerbs.exit]],
   ['throttle at', 'throttle.first_m', (p, w) => station(p.throttle.first_m, w)],
   ['flat at', 'throttle.full_m', (p, w) => station(p.throttle.full_m, w)],
   ['exit speed', 'exit.speed_mps', (p, w) => w.speed(p.exit.speed_mps)],
@@ -43,6 +51,17 @@ const ROWS: Row[] = [
   ['notes', 'notes', (p) => p.notes || '–'],
   ['missed marker', 'wayOut', (p) => p.wayOut || '–'],
 ];
+
+/** Words for the fields of a draft. */
+export const FIELDS: Record<string, string> = {
+  ...Object.fromEntries(ROWS.map(([what, field]) => [field, what])),
+  'brake.mark': 'brake mark',
+  'brake.words': 'words for the brake mark',
+  'turnIn.mark': 'turn-in mark',
+  'turnIn.words': 'words for the turn-in mark',
+  line: 'line',
+  setup: 'setup sheet',
+};
 
 const percent = (value: number | undefined) =>
   value === undefined ? '–' : `${Math.round(value)} %`;
@@ -89,4 +108,15 @@ export function compareConditions(before: Conditions, after: Conditions, w: Writ
     after: text(after, w),
     source: 'driver',
   })).filter((d) => d.before !== d.after);
+}
+
+/** Line and setup sheet, where they differ. */
+export function compareCar(before: Revision, after: Revision): Difference[] {
+  const rows: [string, string, string][] = [
+    ['line', before.line, after.line],
+    ['setup sheet', before.setup?.name ?? 'none', after.setup?.name ?? 'none'],
+  ];
+  return rows
+    .map(([what, a, b]) => ({ what, before: a, after: b, source: 'driver' }))
+    .filter((d) => d.before !== d.after);
 }

@@ -1,9 +1,13 @@
-import type { Conditions, OwnField, OwnValues, Revision } from '../api/types';
+import type { SetupSheet } from '../api/answers';
+import type { Conditions, LineChoice, OwnField, OwnValues, Revision } from '../api/types';
 
 /** What a driver has changed since a revision, with what undo needs. Immutable. */
 export interface DraftState {
   conditions: Conditions;
+  line: LineChoice;
   ownValues: OwnValues[];
+  /** The sheet that the car is set up by; without one the car as it is. */
+  setup?: SetupSheet;
 }
 
 export interface History {
@@ -14,11 +18,13 @@ export interface History {
 
 /** A history that begins at a kept revision. */
 export function begin(revision: Revision): History {
-  return {
-    past: [],
-    now: { conditions: revision.conditions, ownValues: revision.ownValues ?? [] },
-    future: [],
-  };
+  return { past: [], now: stateOf(revision), future: [] };
+}
+
+/** What a kept revision was computed from. */
+export function stateOf(revision: Revision): DraftState {
+  const { conditions, line, setup } = revision;
+  return { conditions, line, ownValues: revision.ownValues ?? [], setup };
 }
 
 export function change(history: History, next: DraftState): History {
@@ -65,6 +71,8 @@ function hasValues(own: OwnValues): boolean {
 export function countChanges(a: DraftState, b: DraftState): number {
   const corners = new Set([...a.ownValues, ...b.ownValues].map((o) => o.corner));
   let count = differing(a.conditions, b.conditions);
+  if (a.line !== b.line) count++;
+  if (JSON.stringify(a.setup) !== JSON.stringify(b.setup)) count++;
   for (const corner of corners) {
     count += differing(
       a.ownValues.find((o) => o.corner === corner) ?? {},

@@ -2,7 +2,10 @@
   import type { CornerPage } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
   import { rankWords } from '../book/stakes';
+  import { between } from '../strip/lap-axis';
   import { gain, lapTime } from '../units/format';
+  import { preferences } from '../units/preferences.svelte';
+  import { drivenWords } from './words';
 
   const { page }: { page: CornerPage } = $props();
   const book = useBook();
@@ -10,6 +13,13 @@
   const lapCost = $derived(book.view!.revision.lap.time_s - book.base!.revision.lap.time_s);
   const rank = $derived(rankWords(book.view!.revision.pages, page));
   const cornerCost = $derived(page.time_s - (before?.time_s ?? page.time_s));
+
+  function pastTurnIn(station: number): string {
+    const metres = between(book.view!.trace, page.turnIn.at_m, station);
+    const way = preferences.lengthText(Math.abs(metres));
+    return `${way} ${metres < 0 ? 'before' : 'past'} the turn-in`;
+  }
+  const across = (m: number) => preferences.acrossText(m);
 </script>
 
 <!-- What the model says of the draft: the corner with its straight, and the lap. -->
@@ -26,3 +36,14 @@
     {gain(lapCost)}
   {/if}
 </p>
+{#if page.driven}
+  <p
+    class={['leading-snug', page.driven.made ? 'text-neutral' : 'text-error font-semibold']}
+    data-driven={page.driven.made ? 'made' : 'not-made'}
+  >
+    {#if !page.driven.made}<span aria-hidden="true">▲</span>{/if}
+    {drivenWords(page.driven, across, pastTurnIn)}{page.lean_deg === undefined
+      ? ''
+      : `; lean ${Math.round(page.lean_deg)}°`}.
+  </p>
+{/if}

@@ -1,9 +1,9 @@
 <script lang="ts">
-  import type { MarkReference, OwnField } from '../api/types';
+  import type { KerbUse, MarkReference, OwnField } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
   import { between, valueAt } from '../strip/lap-axis';
   import Amount from '../ui/Amount.svelte';
-  import { speedFrom, speedIn } from '../units/format';
+  import { lengthFrom, lengthIn, speedFrom, speedIn } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
   import Line from './Line.svelte';
   import MarkChoice from './MarkChoice.svelte';
@@ -39,6 +39,12 @@
       ? valueAt(trace, trace.left_m, station) - offset
       : valueAt(trace, trace.right_m, station) + offset;
   }
+  /** The apex offset that leaves so much to the inside line. */
+  function setApex(fromLine: number) {
+    const edge = toEdge(apex.at_m, 0, p.direction);
+    const inward = p.direction === 'left' ? 1 : -1;
+    set('apexes.offset_m', Math.round(100 * inward * (edge - fromLine)) / 100);
+  }
   const outside = $derived(p.direction === 'left' ? 'right' : 'left');
   const downshifts = $derived(
     p.gears.downshifts_m.map((d) => length(between(trace, p.brake.at_m ?? d, d))).join(', '),
@@ -55,6 +61,20 @@
       ><span aria-hidden="true">▲</span> {preferences.inUnits(mark.cautions.join('; '))}.</span
     >
   {/if}
+{/snippet}
+{#snippet kerb(field: 'kerbs.apex' | 'kerbs.exit', use: KerbUse, label: string)}
+  <select
+    class={[
+      'select h-10 w-[7.2rem] px-2 text-base font-semibold',
+      own(field) && 'border-base-content border-2',
+    ]}
+    aria-label={label}
+    value={use}
+    onchange={(e) => book.setOwn(p.corner, field, e.currentTarget.value)}
+  >
+    {#each Object.entries(KERB_USE) as [value, words] (value)}<option {value}>{words}</option
+      >{/each}
+  </select>
 {/snippet}
 <ol aria-label="The corner in the order it is driven">
   <Line
@@ -121,7 +141,7 @@
     letter="T"
     shape="diamond"
     title="Turn in"
-    fields={['turnIn.at_m', 'turnIn.mark', 'turnIn.words']}
+    fields={['turnIn.at_m', 'turnIn.mark', 'turnIn.words', 'trailBrake.atTurnIn_pct']}
     tagged="turnIn.target"
   >
     {#if p.turnIn.target?.own}<strong>{p.turnIn.target.own}</strong>:{/if}
@@ -133,9 +153,16 @@
       label="Turn-in point"
     />{#if p.turnIn.target?.weak && !p.turnIn.target.own}, <em>{p.turnIn.target.text}</em>{/if}; {speed(
       p.turnIn.speed_mps,
-    )}{p.trailBrake && p.trailBrake.atTurnIn_pct >= 1
-      ? `, ${Math.round(p.trailBrake.atTurnIn_pct)} % still on`
-      : ''}.
+    )}{#if p.trailBrake && p.trailBrake.atTurnIn_pct >= 1},
+      <Amount
+        value={p.trailBrake.atTurnIn_pct}
+        label="Pressure at the turn-in"
+        unit="%"
+        min={0}
+        max={100}
+        own={own('trailBrake.atTurnIn_pct')}
+        onchange={(v) => set('trailBrake.atTurnIn_pct', v)}
+      /> still on{/if}.
     <MarkChoice point="turnIn" target={p.turnIn.target} choices={p.turnIn.choices} />
     {#snippet more()}{@render cautions(p.turnIn.target)}{/snippet}
   </Line>
@@ -157,10 +184,20 @@
     letter="A"
     shape="ring"
     title={p.apexes.length > 1 ? 'Apexes' : 'Apex'}
-    fields={['apexes.speed_mps']}
+    fields={['apexes.speed_mps', 'apexes.offset_m']}
     slip={{ words: `${slower(2)} slower`, seconds: p.stakes?.apex2kmhSlower_s }}
   >
-    {#each p.apexes as a, i (i)}{i > 0 ? ', then ' : ''}{a.kind}, {across(
+    {apex.kind},
+    <Amount
+      value={lengthIn(toEdge(apex.at_m, apex.offset_m, p.direction), preferences.length)}
+      label="Apex, from the inside line"
+      unit={preferences.length}
+      min={-2}
+      max={60}
+      step={0.1}
+      own={own('apexes.offset_m')}
+      onchange={(v) => setApex(lengthFrom(v, preferences.length))}
+    />{#each p.apexes.slice(1) as a, i (i)}, then {a.kind}, {across(
         toEdge(a.at_m, a.offset_m, p.direction),
       )}{/each} from the {p.direction} line;
     <Amount
@@ -177,16 +214,22 @@
     letter="K"
     shape="plain"
     title="Kerbs"
+    fields={['kerbs.apex', 'kerbs.exit']}
     slip={{ words: `${across(0.5)} off it`, seconds: p.stakes?.apexHalfMetreOff_s }}
   >
-    entry: {KERB_USE[p.kerbs.entry]} · apex: <strong>{KERB_USE[p.kerbs.apex]}</strong> · exit:
-    <strong>{KERB_USE[p.kerbs.exit]}</strong>.
+    apex {@render kerb('kerbs.apex', p.kerbs.apex, 'Kerb at the apex')} exit {@render kerb(
+      'kerbs.exit',
+      p.kerbs.exit,
+      'Kerb at the exit',
+    )}
     {#snippet more()}
       {#if p.limits}
-        Rule: {ruleWords(p.limits.rule)}. Apex: {edgeWords(p.limits.apex, across)}. Exit: {edgeWords(
-          p.limits.exit,
-          across,
-        )}{p.limits.entry.kerb ? `. Entry: ${edgeWords(p.limits.entry, across)}` : ''}.
+        {p.kerbs.entry === 'none' ? '' : `Entry: ${KERB_USE[p.kerbs.entry]}. `}Rule: {ruleWords(
+          p.limits.rule,
+        )}. Apex: {edgeWords(p.limits.apex, across)}. Exit: {edgeWords(p.limits.exit, across)}{p
+          .limits.entry.kerb
+          ? `. Entry: ${edgeWords(p.limits.entry, across)}`
+          : ''}.
       {/if}
     {/snippet}
   </Line>

@@ -1,15 +1,22 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { useBook } from '../book/book-state.svelte';
   import { route } from '../router';
   import Plan from '../strip/Plan.svelte';
   import Strip from '../strip/Strip.svelte';
+  import Problem from '../ui/Problem.svelte';
   import { gain } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
   import Answer from './Answer.svelte';
   import CheckNotice from './CheckNotice.svelte';
   import Lines from './Lines.svelte';
+  import GearsPanel from './GearsPanel.svelte';
+  import LinkPanel from './LinkPanel.svelte';
   import Notes from './Notes.svelte';
   import { providePage } from './page-context';
+  import PanelTabs from './PanelTabs.svelte';
+  import { Panels } from './panels.svelte';
+  import WaysPanel from './WaysPanel.svelte';
   import { describe } from './words';
 
   const book = useBook();
@@ -20,7 +27,25 @@
   );
   providePage(() => page);
   const lapCost = $derived(view.revision.lap.time_s - book.base!.revision.lap.time_s);
+  const panels = new Panels(book);
+  const next = $derived.by(() => {
+    const pages = view.revision.pages;
+    return pages[(pages.indexOf(page) + 1) % pages.length];
+  });
   const corner = $derived(view.trace.corners.find((c) => c.number === page.corner));
+
+  // The open panel speaks of this corner and this draft.
+  let askedOf = 0;
+  $effect(() => {
+    const number = page.corner;
+    void [book.history, panels.open];
+    untrack(() => {
+      if (number !== askedOf) panels.forget();
+      askedOf = number;
+      if (panels.open === 'link' && !corner?.linkWithNext) panels.open = 'words';
+      void panels.ask(number);
+    });
+  });
 </script>
 
 <svelte:head><title>{page.corner} {page.name} · {book.book!.name} · Marvek</title></svelte:head>
@@ -32,6 +57,8 @@
       wanted={book.history!.now.ownValues.find((o) => o.corner === page.corner)}
       onmove={(field, station, first) => book.moveOwn(page.corner, field, station, first)}
       answer={gain(lapCost)}
+      lines={panels.lines}
+      until={panels.open === 'link' ? next.exit.trackOut_m : undefined}
     />
   </div>
   <article class="min-w-0 grow">
@@ -64,10 +91,22 @@
       </div>
       <Plan {page} trace={view.trace} />
     </div>
-    {#key page.corner}
-      <Lines />
-      <Notes />
-    {/key}
+    <PanelTabs {panels} linked={corner?.linkWithNext ?? false} />
+    {#if panels.problem}<Problem
+        problem={panels.problem}
+        onclose={() => (panels.problem = undefined)}
+      />{/if}
+    <div id="panel" role="tabpanel" aria-labelledby="tab-{panels.open}" aria-busy={panels.asking}>
+      {#if panels.open === 'words'}
+        {#key page.corner}
+          <Lines />
+          <Notes />
+        {/key}
+      {:else if panels.open === 'ways'}<WaysPanel {panels} />
+      {:else if panels.open === 'gears'}<GearsPanel {panels} />
+      {:else}<LinkPanel {panels} />{/if}
+      {#if panels.asking}<p class="text-neutral py-2" role="status">Computing …</p>{/if}
+    </div>
     <p class="text-neutral pt-2 text-sm">
       Estimates of a model: begin at the safe mark and work up in small steps. Closed courses only;
       flags, officials, the circuit's rules and your instructor come first. Nothing to be read while

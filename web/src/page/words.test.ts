@@ -3,6 +3,7 @@ import type { MarkReference, TraceCorner } from '../api/types';
 import {
   carLengths,
   describe as describeCorner,
+  drivenWords,
   edgeWords,
   gearsBetween,
   markWords,
@@ -98,6 +99,38 @@ describe('a corner in a line', () => {
   it('leaves out what is flat', () => {
     expect(describeCorner({ ...corner, gradePct: 0.3, bankingDeg: 0 }, metres)).toBe(
       'right 118° · chicane part · tightest 27 m',
+    );
+  });
+});
+
+describe('what comes of driving a page', () => {
+  const across = (m: number) => `${m.toFixed(1)} m`;
+  const past = (s: number) => `${Math.round(s - 100)} m past the turn-in`;
+  const made = {
+    made: true,
+    gripNeeded: 0.934,
+    gripAt_m: 147,
+    wide_m: 0,
+    beyond_m: 0,
+    locked_m: 0,
+    spun_m: 0,
+  };
+
+  it('says that it is made and with how much of the grip', () => {
+    expect(drivenWords(made, across, past)).toBe(
+      "Made, with 93 % of the tyres' grip, 47 m past the turn-in",
+    );
+  });
+
+  it('adds what slips', () => {
+    const slides = { ...made, gripNeeded: 1.04, wide_m: 0.6, wideAt_m: 150, spun_m: 8 };
+    expect(drivenWords(slides, across, past)).toContain('0.6 m wide of its line; a wheel spins');
+  });
+
+  it('says how far beyond the road the car would be, and where', () => {
+    const off = { ...made, made: false, gripNeeded: 1.2, beyond_m: 2.34, beyondAt_m: 180 };
+    expect(drivenWords(off, across, past)).toBe(
+      "Not made: 2.3 m beyond what may be used, 80 m past the turn-in; asks for 120 % of the tyres' grip, 47 m past the turn-in",
     );
   });
 });

@@ -1,4 +1,5 @@
-import type { CornerPage, Edge, KerbUse, MarkReference, TraceCorner } from '../api/types';
+import type { School } from '../api/answers';
+import type { CornerPage, Driven, Edge, KerbUse, MarkReference, TraceCorner } from '../api/types';
 
 const AT_THE_MARK_M = 2.5;
 
@@ -91,4 +92,38 @@ export function describe(corner: TraceCorner, lengthText: (m: number) => string)
     parts.push(`${kind} ${Math.abs(corner.bankingDeg).toFixed(0)}°`);
   }
   return parts.join(' · ');
+}
+
+/** Letters and words of the ways through a corner. */
+export const SCHOOLS: Record<School, { letters: string; name: string; words: string }> = {
+  rounded: { letters: 'Ro', name: 'Rounded', words: 'carries speed on the widest bend' },
+  'late-apex': { letters: 'La', name: 'Late apex', words: 'waits outside, straightens the exit' },
+  v: { letters: 'V', name: 'V-shaped', words: 'deep in, turned once, straight out' },
+  tight: { letters: 'Ti', name: 'Tight', words: 'the shortest way round' },
+  'double-apex': { letters: 'Do', name: 'Double apex', words: 'meets the inside twice' },
+  defend: { letters: 'De', name: 'Defend', words: 'inside on the way in' },
+  fastest: { letters: 'Fa', name: 'Fastest', words: 'refined for time' },
+};
+
+/**
+ * Whether a page is made and what it asks of the tyres.
+ *
+ * @param pastTurnIn writes a station as metres past the turn-in
+ */
+export function drivenWords(
+  driven: Driven,
+  acrossText: (m: number) => string,
+  pastTurnIn: (station: number) => string,
+): string {
+  const grip = `${Math.round(100 * driven.gripNeeded)} % of the tyres' grip, ${pastTurnIn(driven.gripAt_m)}`;
+  if (!driven.made) {
+    return `Not made: ${acrossText(driven.beyond_m)} beyond what may be used, ${pastTurnIn(driven.beyondAt_m ?? driven.gripAt_m)}; asks for ${grip}`;
+  }
+  const parts = [`Made, with ${grip}`];
+  if (driven.wideAt_m !== undefined && driven.wide_m >= 0.1) {
+    parts.push(`${acrossText(driven.wide_m)} wide of its line`);
+  }
+  if (driven.locked_m >= 1) parts.push('a wheel locks');
+  if (driven.spun_m >= 1) parts.push('a wheel spins');
+  return parts.join('; ');
 }

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { api, Failed, type Imported, type Named } from '../api/client';
-  import type { Problem as ProblemType } from '../api/types';
+  import { waitForJob } from '../api/jobs';
+  import type { LineChoice, Problem as ProblemType } from '../api/types';
   import { navigate } from '../router';
   import Header from '../ui/Header.svelte';
   import Problem from '../ui/Problem.svelte';
@@ -10,6 +11,7 @@
   let circuitId = $state('');
   let carId = $state('');
   let name = $state('');
+  let line = $state<LineChoice>('smooth');
   let problem = $state<ProblemType>();
   let news = $state<string[]>([]);
   let job = $state<{ id: string; progress: number }>();
@@ -50,27 +52,14 @@
     problem = undefined;
     busy = true;
     try {
-      const answer = await api.createBook(circuitId, carId, name);
-      const id = answer.id ?? (await waitFor(answer.job!));
+      const answer = await api.createBook(circuitId, carId, name, line);
+      const id = answer.id ?? (await waitForJob(answer.job!, (waiting) => (job = waiting)));
       if (id) await navigate('/books/:id', { params: { id } });
     } catch (e) {
       show(e);
     } finally {
       busy = false;
       job = undefined;
-    }
-  }
-
-  async function waitFor(id: string): Promise<string | undefined> {
-    for (;;) {
-      const view = await api.job(id);
-      job = { id, progress: view.progress };
-      if (view.status === 'DONE') return view.result!.id;
-      if (view.status === 'CANCELLED') return undefined;
-      if (view.status === 'FAILED') {
-        throw new Failed({ title: 'The book was not made', detail: view.problem ?? '', status: 0 });
-      }
-      await new Promise((resolve) => setTimeout(resolve, 250));
     }
   }
 </script>
@@ -129,6 +118,14 @@
         maxlength="120"
         placeholder="left empty: circuit and car"
       />
+    </label>
+    <label class="grid gap-1">
+      <span class="figures text-xl font-semibold">Line</span>
+      <select class="select h-12 w-full" bind:value={line}>
+        <option value="smooth">smooth: bends least, found at once</option>
+        <option value="fastest">fastest: refined for time, takes some seconds</option>
+        <option value="centreline">centreline, to check the model against</option>
+      </select>
     </label>
     <div class="flex items-center gap-3">
       <button class="btn btn-primary h-12 px-8" disabled={busy || !circuitId || !carId}>

@@ -4,6 +4,8 @@
   import Columns from './Columns.svelte';
   import { frameOf, provideFrame, type StripFrame } from './frame';
   import Marks from './Marks.svelte';
+  import type { OtherLine } from './other-lines';
+  import OtherLines from './OtherLines.svelte';
   import Plates from './Plates.svelte';
   import Road from './Road.svelte';
   import type { Wanted } from './plates';
@@ -21,11 +23,25 @@
     onmove?: (field: OwnField, station: number, first: boolean) => void;
     /** What the model says of the move. */
     answer?: string;
+    /** Other lines through the corner, laid over the road. */
+    lines?: OtherLine[];
+    /** Station up to which the strip reaches at least [m]. */
+    until?: number;
   }
-  const { page, trace, width = 620, height = 690, wanted, onmove, answer }: Props = $props();
+  const {
+    page,
+    trace,
+    width = 620,
+    height = 690,
+    wanted,
+    onmove,
+    answer,
+    lines = [],
+    until,
+  }: Props = $props();
 
   const own = $derived(
-    frameOf(trace, windowOf(page, trace), { width, height, left: 172, right: 234 }),
+    frameOf(trace, windowOf(page, trace, until), { width, height, left: 172, right: 234 }),
   );
   /** The road stands still while a plate is held, or it would run away under the hand. */
   let held = $state.raw<StripFrame>();
@@ -61,6 +77,7 @@
   </defs>
   <Road />
   <Car />
+  <OtherLines {lines} />
   <Marks {page} />
   <Plates {page} {wanted} {onmove} {answer} onhold={(on) => (held = on ? own : undefined)} />
   <Columns {page} />

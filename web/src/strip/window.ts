@@ -13,11 +13,16 @@ const BEFORE_M = 45;
 const AFTER_M = 30;
 const LONGEST_M = 620;
 
-/** The window of a corner: from a little before its first action to a little after its last. */
-export function windowOf(page: CornerPage, trace: Trace): StripWindow {
+/**
+ * The window of a corner: from a little before its first action to a little after its last.
+ *
+ * @param until station up to which it reaches at least [m]
+ */
+export function windowOf(page: CornerPage, trace: Trace, until?: number): StripWindow {
   const first = page.brake.at_m ?? page.turnIn.at_m;
   const start = earlier(trace, first, page.turnIn.at_m);
-  const lasts = [page.exit.trackOut_m, page.throttle.full_m ?? page.exit.trackOut_m, page.to_m];
+  const out = page.exit.trackOut_m;
+  const lasts = [out, page.throttle.full_m ?? out, page.to_m, until ?? out];
   const reach = Math.max(...lasts.map((s) => ahead(trace, start, s)).filter((d) => d < LONGEST_M));
   const from = start - BEFORE_M;
   return {

@@ -10,6 +10,7 @@
     ['Ctrl Z, Ctrl Y', 'undo, redo a change of the draft'],
     ['Ctrl S', 'keep the draft as a revision'],
     ['C', 'compare two revisions'],
+    ['V', 'the vehicle on this circuit'],
     ['P', 'the session card'],
     ['T', 'paper or garage'],
     ['?', 'these keys'],

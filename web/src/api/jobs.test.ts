@@ -1,0 +1,32 @@
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { api, Failed, type JobView } from './client';
+import { waitForJob } from './jobs';
+
+function answers(...views: Partial<JobView>[]) {
+  const job = vi.spyOn(api, 'job');
+  views.forEach((view) => job.mockResolvedValueOnce({ id: 'j', progress: 0, ...view } as JobView));
+}
+
+describe('waiting for a job', () => {
+  afterEach(() => vi.restoreAllMocks());
+
+  it('tells how far it is and gives its result', async () => {
+    answers(
+      { status: 'RUNNING', progress: 0.4 },
+      { status: 'DONE', progress: 1, result: { id: 'x' } },
+    );
+    const told: number[] = [];
+    expect(await waitForJob('j', (w) => told.push(w.progress))).toBe('x');
+    expect(told).toEqual([0.4, 1]);
+  });
+
+  it('gives nothing once it was cancelled', async () => {
+    answers({ status: 'CANCELLED' });
+    expect(await waitForJob('j', () => {})).toBeUndefined();
+  });
+
+  it('fails with the words of the server', async () => {
+    answers({ status: 'FAILED', problem: 'the car is too weak' });
+    await expect(waitForJob('j', () => {})).rejects.toBeInstanceOf(Failed);
+  });
+});

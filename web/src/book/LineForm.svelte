@@ -1,0 +1,49 @@
+<script lang="ts">
+  import { api } from '../api/client';
+  import type { LineChoice } from '../api/types';
+  import { useBook } from './book-state.svelte';
+
+  const book = useBook();
+  const line = $derived(book.history!.now.line);
+  const schooled = $derived(
+    book.history!.now.ownValues.filter((own) => own.line !== undefined).map((own) => own.corner),
+  );
+
+  async function choose(select: HTMLSelectElement) {
+    await book.setLine(select.value as LineChoice);
+    // A search that was stopped leaves the line as it was.
+    select.value = book.history!.now.line;
+  }
+</script>
+
+<div class="pt-2 text-[0.95rem]">
+  <label class="flex items-center justify-between gap-2">
+    <span class="figures text-xl font-semibold">Line</span>
+    <select
+      class="select h-10 w-52"
+      value={line}
+      disabled={book.searching !== undefined}
+      onchange={(e) => choose(e.currentTarget)}
+      data-line-choice
+    >
+      <option value="smooth">smooth: bends least</option>
+      <option value="fastest">fastest: refined for time</option>
+      <option value="centreline">centreline, as a check</option>
+    </select>
+  </label>
+  {#if book.searching}
+    <div class="flex items-center gap-2 pt-1" role="status">
+      <progress class="progress grow" value={book.searching.progress || undefined} max="1"
+      ></progress>
+      <button class="btn px-3" onclick={() => api.cancel(book.searching!.id)}>Cancel</button>
+    </div>
+  {/if}
+  {#if schooled.length}
+    <p class="text-neutral pt-1">Driven in a way of its own: corner {schooled.join(', ')}.</p>
+  {/if}
+  {#if book.history!.now.setup}
+    <p class="text-neutral pt-1">
+      Set up by <a class="link" href="/books/{book.id}/car">{book.history!.now.setup.name}</a>.
+    </p>
+  {/if}
+</div>

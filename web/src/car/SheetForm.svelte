@@ -1,0 +1,96 @@
+<script lang="ts">
+  import { untrack } from 'svelte';
+  import type { SetupSheet } from '../api/answers';
+  import Dialog from '../ui/Dialog.svelte';
+  import { SHEET_FIELDS, typed, withTyped } from './sheet';
+
+  interface Props {
+    sheet: SetupSheet;
+    onkeep: (sheet: SetupSheet) => void;
+    onclose: () => void;
+  }
+  const { sheet, onkeep, onclose }: Props = $props();
+  let now = $state.raw(untrack(() => sheet));
+  const text = (key: 'name' | 'date' | 'tyres' | 'notes', value: string) => {
+    const next = { ...now, [key]: value };
+    if (value === '' && key !== 'name') delete next[key];
+    now = next as SetupSheet;
+  };
+
+  function keep(event: SubmitEvent) {
+    event.preventDefault();
+    onkeep(now);
+  }
+</script>
+
+{#snippet numbers(computed: boolean)}
+  <div class="grid grid-cols-2 gap-x-5">
+    {#each SHEET_FIELDS.filter((f) => f.computed === computed) as field (field.key)}
+      <label class="flex items-center justify-between gap-2 py-0.5">
+        <span>{field.label}</span>
+        <span class="figures flex items-center gap-1">
+          <input
+            class="input h-10 w-20 px-2 text-right"
+            inputmode="decimal"
+            aria-label={field.unit ? `${field.label}, in ${field.unit}` : field.label}
+            value={typed(field, now)}
+            placeholder={computed ? 'as car' : ''}
+            onchange={(e) => (now = withTyped(field, now, e.currentTarget.value))}
+          />
+          <span class="w-7">{field.unit}</span>
+        </span>
+      </label>
+    {/each}
+  </div>
+{/snippet}
+
+<Dialog title="Setup sheet" {onclose}>
+  <form class="grid gap-2" onsubmit={keep}>
+    <div class="grid grid-cols-[1fr_auto] gap-3">
+      <label class="grid gap-1">
+        <span>Name</span>
+        <input
+          class="input h-10 w-full"
+          required
+          maxlength="120"
+          value={now.name}
+          oninput={(e) => text('name', e.currentTarget.value)}
+        />
+      </label>
+      <label class="grid gap-1">
+        <span>Date</span>
+        <input
+          type="date"
+          class="input h-10"
+          value={now.date ?? ''}
+          onchange={(e) => text('date', e.currentTarget.value)}
+        />
+      </label>
+    </div>
+    <h3 class="figures pt-1 text-lg font-semibold">The model computes with</h3>
+    {@render numbers(true)}
+    <h3 class="figures pt-1 text-lg font-semibold">Kept beside it</h3>
+    {@render numbers(false)}
+    <label class="grid gap-1">
+      <span>Tyres and their laps</span>
+      <input
+        class="input h-10 w-full"
+        maxlength="120"
+        value={now.tyres ?? ''}
+        onchange={(e) => text('tyres', e.currentTarget.value)}
+      />
+    </label>
+    <label class="grid gap-1">
+      <span>Notes</span>
+      <textarea
+        class="textarea h-14 w-full"
+        maxlength="2000"
+        value={now.notes ?? ''}
+        onchange={(e) => text('notes', e.currentTarget.value)}></textarea>
+    </label>
+    <div class="flex justify-end gap-2">
+      <button type="button" class="btn" onclick={onclose}>Back</button>
+      <button class="btn btn-primary" disabled={!now.name.trim()}>Keep the sheet</button>
+    </div>
+  </form>
+</Dialog>

@@ -1,0 +1,133 @@
+<script lang="ts">
+  import type { KeptSheet, SetupSheet, SheetComparison } from '../api/answers';
+  import { api, Failed } from '../api/client';
+  import type { Problem as ProblemType } from '../api/types';
+  import { useBook } from '../book/book-state.svelte';
+  import Dialog from '../ui/Dialog.svelte';
+  import Problem from '../ui/Problem.svelte';
+  import { gain } from '../units/format';
+  import { fieldWords, valueWords } from './sheet';
+  import SheetForm from './SheetForm.svelte';
+
+  const book = useBook();
+  let sheets = $state.raw<KeptSheet[]>([]);
+  let problem = $state<ProblemType>();
+  let edited = $state.raw<{ id?: string; sheet: SetupSheet }>();
+  let going = $state.raw<KeptSheet>();
+  let compared = $state.raw<{ first: SetupSheet; second: SetupSheet; result: SheetComparison }>();
+  const car = $derived(book.book!.carId);
+  const used = $derived(book.history!.now.setup);
+  const isUsed = (sheet: SetupSheet) => JSON.stringify(sheet) === JSON.stringify(used);
+
+  async function guarded(work: () => Promise<void>) {
+    problem = undefined;
+    try {
+      await work();
+    } catch (e) {
+      if (!(e instanceof Failed)) throw e;
+      problem = e.problem;
+    }
+  }
+  const load = () => guarded(async () => void (sheets = await api.sheets(car)));
+  $effect(() => void load());
+
+  const keep = (sheet: SetupSheet) =>
+    guarded(async () => {
+      if (edited!.id) await api.changeSheet(car, edited!.id, sheet);
+      else await api.addSheet(car, sheet);
+      edited = undefined;
+      await load();
+    });
+  const remove = (kept: KeptSheet) =>
+    guarded(async () => {
+      await api.removeSheet(car, kept.id);
+      going = undefined;
+      await load();
+    });
+  const compare = (first: SetupSheet, second: SetupSheet) =>
+    guarded(async () => {
+      const result = await api.compareSheets(book.id, book.draft(), first, second);
+      compared = { first, second, result };
+    });
+</script>
+
+{#if problem}<Problem {problem} onclose={() => (problem = undefined)} />{/if}
+<ul data-sheets>
+  {#each sheets as kept, i (kept.id)}
+    <li class="border-base-300 flex flex-wrap items-center gap-2 border-b py-1">
+      <span class="min-w-0 grow leading-tight">
+        <strong>{kept.sheet.name}</strong>
+        <span class="text-neutral figures">{kept.sheet.date ?? ''} {kept.sheet.tyres ?? ''}</span>
+      </span>
+      {#if isUsed(kept.sheet)}
+        <strong class="px-3">in this draft</strong>
+      {:else}
+        <button class="btn btn-ghost px-3" onclick={() => book.setSetup(kept.sheet)}>Use</button>
+      {/if}
+      {#if i > 0}
+        <button
+          class="btn btn-ghost px-3"
+          onclick={() => compare(sheets[i - 1].sheet, kept.sheet)}
+          title="Lay it beside {sheets[i - 1].sheet.name}">Compare</button
+        >
+      {/if}
+      <button class="btn btn-ghost px-3" onclick={() => (edited = kept)}>Edit</button>
+      <button class="btn btn-ghost px-3" onclick={() => (going = kept)}>Remove</button>
+    </li>
+  {:else}
+    <li class="text-neutral py-2">
+      No sheet yet. Write down how the car is set up: a revision then points to it.
+    </li>
+  {/each}
+</ul>
+<div class="flex gap-2 pt-2">
+  <button
+    class="btn"
+    onclick={() =>
+      (edited = { sheet: { ...(sheets[sheets.length - 1]?.sheet ?? {}), name: 'New sheet' } })}
+    >New sheet</button
+  >
+  {#if used}<button class="btn btn-ghost" onclick={() => book.setSetup(undefined)}
+      >The car as it is, no sheet</button
+    >{/if}
+</div>
+{#if compared}
+  <div class="pt-3" data-sheet-comparison>
+    <p class="figures text-lg">
+      {compared.second.name} against {compared.first.name}:
+      <strong>{gain(compared.result.lostS)}</strong> by what the model computes
+    </p>
+    <table class="w-full text-[0.95rem]">
+      <tbody>
+        {#each compared.result.differences as d (d.field)}
+          <tr class="border-base-300 border-b align-top">
+            <th scope="row" class="figures py-1 pr-2 text-left font-semibold whitespace-nowrap"
+              >{fieldWords(d.field)}</th
+            >
+            <td class="figures pr-2 whitespace-nowrap"
+              >{valueWords(d.field, d.first)} → {valueWords(d.field, d.second)}</td
+            >
+            <td class="leading-snug">
+              {#if d.lostS == null}<em>not computed.</em>{:else}<strong class="figures"
+                  >{gain(d.lostS)}.</strong
+                >{/if}
+              {d.words}
+            </td>
+          </tr>
+        {:else}<tr><td>Nothing differs.</td></tr>{/each}
+      </tbody>
+    </table>
+  </div>
+{/if}
+{#if edited}
+  <SheetForm sheet={edited.sheet} onkeep={keep} onclose={() => (edited = undefined)} />
+{/if}
+{#if going}
+  <Dialog title="Remove “{going.sheet.name}”?" onclose={() => (going = undefined)}>
+    <p>The sheet goes from the list. Revisions that were computed with it keep their copy.</p>
+    <div class="flex justify-end gap-2 pt-3">
+      <button class="btn" onclick={() => (going = undefined)}>Leave it</button>
+      <button class="btn btn-primary" onclick={() => remove(going!)}>Remove</button>
+    </div>
+  </Dialog>
+{/if}

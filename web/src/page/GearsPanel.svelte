@@ -1,0 +1,100 @@
+<script lang="ts">
+  import { useBook } from '../book/book-state.svelte';
+  import { between } from '../strip/lap-axis';
+  import { gain } from '../units/format';
+  import { preferences } from '../units/preferences.svelte';
+  import { usePage } from './page-context';
+  import type { Panels } from './panels.svelte';
+
+  const { panels }: { panels: Panels } = $props();
+  const book = useBook();
+  const page = usePage();
+  const gears = $derived(panels.gears);
+  const rpm = (value: number) => `${Math.round(value / 10) * 10} rpm`;
+
+  function pastApex(station: number): string {
+    const metres = between(book.view!.trace, page().apexes[0].at_m, station);
+    return `${preferences.lengthText(Math.abs(metres))} ${metres < 0 ? 'before' : 'past'} the apex`;
+  }
+  function rear(asked: number): string {
+    if (asked > 1.02) return `${Math.round(100 * asked)} % of the grip: feed it in`;
+    return `${Math.round(100 * asked)} % of the grip: flat at once`;
+  }
+</script>
+
+{#if gears}
+  <h2 class="figures text-xl font-semibold">In the corner</h2>
+  <table class="figures w-full text-base" data-gears>
+    <thead>
+      <tr class="border-base-content border-b-2 text-left text-sm">
+        <th scope="col">gear</th>
+        <th scope="col">against the model's</th>
+        <th scope="col">at the slowest place</th>
+        <th scope="col">full throttle asks the driven wheels for</th>
+      </tr>
+    </thead>
+    <tbody>
+      {#each gears.inCorner as held (held.gear)}
+        <tr class="border-base-300 h-11 border-b">
+          <td><strong class="text-lg">{held.gear}</strong></td>
+          <td>
+            {#if held.chosen}the model's choice{:else if held.beyondLimiter}beyond the limiter{:else}<strong
+                >{gain(held.lostS)}</strong
+              >{/if}
+          </td>
+          <td>{held.beyondLimiter ? '–' : rpm(held.rpm)}</td>
+          <td>{held.beyondLimiter ? '–' : rear(held.rearAsked)}</td>
+        </tr>
+      {/each}
+    </tbody>
+  </table>
+  <h2 class="figures pt-4 text-xl font-semibold">Before the brakes: hold or change up?</h2>
+  {#if gears.before}
+    {@const b = gears.before}
+    <p class="leading-snug" data-hold>
+      {#if b.holdLostS !== 0}
+        Change up to {b.gear + 1}, {pastApex(b.atM)}, {b.secondsToBrakes.toFixed(1)} s before the brakes.
+        Holding {b.gear} on the limiter instead: <strong>{gain(b.holdLostS)}</strong>.
+      {:else}
+        Hold {b.gear} on the limiter for {b.secondsToBrakes.toFixed(1)} s. Changing up to {b.gear +
+          1}
+        instead: <strong>{gain(b.changeLostS)}</strong>.
+      {/if}
+    </p>
+  {:else}
+    <p class="text-neutral">
+      No question here: no change up comes within four seconds of the brakes.
+    </p>
+  {/if}
+  <h2 class="figures pt-4 text-xl font-semibold">On the way to the next corner</h2>
+  {#if gears.changes.length}
+    <table class="figures w-full text-base">
+      <thead>
+        <tr class="border-base-content border-b-2 text-left text-sm">
+          <th scope="col">change</th>
+          <th scope="col">where</th>
+          <th scope="col">at</th>
+          <th scope="col">drive lost</th>
+        </tr>
+      </thead>
+      <tbody>
+        {#each gears.changes as change (change.atM)}
+          <tr class="border-base-300 h-11 border-b">
+            <td><strong class="text-lg">{change.from} to {change.to}</strong></td>
+            <td>{pastApex(change.atM)}</td>
+            <td>{rpm(change.rpm)}{change.early ? ', early' : ''}</td>
+            <td>
+              {#if change.free}free: grip is the limit there{:else}{change.costS.toFixed(2)} s{/if}
+            </td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  {:else}
+    <p class="text-neutral">None: the gear of the corner is held to the next.</p>
+  {/if}
+  <p class="text-neutral pt-2 leading-snug">
+    Chosen over the whole lap at once: each change is weighed against what it loses while the drive
+    is cut. Of upset and feel the model knows nothing.
+  </p>
+{/if}
