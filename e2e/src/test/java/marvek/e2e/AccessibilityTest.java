@@ -36,6 +36,8 @@ class AccessibilityTest {
     "garage, /corner/8, article",
     "paper, /compare, table",
     "garage, /compare, table",
+    "paper, /car, [data-zones]",
+    "garage, /car, [data-zones]",
     "paper, /shelf, ul",
     "garage, /new, form",
     "paper, /circuits/new, ul",
@@ -45,19 +47,36 @@ class AccessibilityTest {
   })
   void noSeriousViolation(String theme, String screen, String there) {
     browser.openBook();
-    boolean ofTheBook = screen.isEmpty() || screen.matches("/(corner|compare).*");
+    boolean ofTheBook = screen.isEmpty() || screen.matches("/(corner|compare|car).*");
     String circuit = browser.see("header a[href^='/circuits/']").getDomAttribute("href");
     String book = browser.path().replaceFirst("^(/books/[^/]+).*$", "$1");
     browser.prefer(theme, "km/h", "m");
     browser.open(ofTheBook ? book + screen : screen.replace("/circuits/ID", circuit));
     browser.see(there);
-    List<String> serious =
-        new AxeBuilder()
-            .analyze(browser.driver()).getViolations().stream()
-                .filter(rule -> List.of("serious", "critical").contains(rule.getImpact()))
-                .map(AccessibilityTest::told)
-                .toList();
-    assertThat(serious).isEmpty();
+    assertThat(seriousViolations()).isEmpty();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "paper, Ways through, [data-ways]",
+    "garage, The link, [data-way]",
+    "garage, Gears, [data-gears]"
+  })
+  void noSeriousViolationOnAPanelOfAPage(String theme, String panel, String there) {
+    browser.openBook();
+    browser.prefer(theme, "km/h", "m");
+    browser.click("nav[aria-label='Corners'] a[aria-label^='Corner 6 ']");
+    browser.press(panel);
+    browser.see(there);
+    assertThat(seriousViolations()).isEmpty();
+  }
+
+  private List<String> seriousViolations() {
+    return new AxeBuilder()
+        .analyze(browser.driver()).getViolations().stream()
+            .filter(rule -> List.of("serious", "critical").contains(rule.getImpact()))
+            .map(AccessibilityTest::told)
+            .toList();
   }
 
   private static String told(Rule rule) {

@@ -97,6 +97,23 @@ final class Browser implements AutoCloseable {
     until().until(ExpectedConditions.elementToBeClickable(button)).click();
   }
 
+  /** The same within a part of the screen. */
+  void press(String text, String within) {
+    until()
+        .until(
+            d ->
+                d.findElement(By.cssSelector(within)).findElements(By.tagName("button")).stream()
+                    .filter(button -> button.getText().strip().contains(text))
+                    .findFirst()
+                    .orElse(null))
+        .click();
+  }
+
+  /** Number of things of a kind on the screen. */
+  int count(String css) {
+    return driver.findElements(By.cssSelector(css)).size();
+  }
+
   /** Types into a field in the place of what it holds, and leaves it. */
   void type(String css, String value) {
     WebElement field = see(css);
@@ -142,6 +159,16 @@ final class Browser implements AutoCloseable {
   /** Chooses an option of a list by its value. */
   void choose(String css, String value) {
     new Select(see(css)).selectByValue(value);
+  }
+
+  /** Chooses an option of a list by its words, once it is there. */
+  void chooseWords(String css, String words) {
+    until()
+        .until(
+            d ->
+                new Select(d.findElement(By.cssSelector(css)))
+                    .getOptions().stream().anyMatch(o -> o.getText().equals(words)));
+    new Select(see(css)).selectByVisibleText(words);
   }
 
   void chooseFile(String css, Path file) {

@@ -39,6 +39,7 @@ class Screenshots {
       }
       browser.prefer("paper", "km/h", "m");
       take(browser, book + "/compare", "table", "compare");
+      answers(browser, book);
       take(browser, "/shelf", "ul a", "shelf");
       take(browser, "/new", "form", "new-book");
       circuit(browser);
@@ -49,6 +50,23 @@ class Screenshots {
       save(browser.picture(), "draft");
     }
     card();
+  }
+
+  /** Schools, link and gears of corners, the car, and one vehicle beside another. */
+  private void answers(Browser browser, String book) throws IOException {
+    browser.open(book + "/corner/4");
+    browser.press("Ways through");
+    browser.see("[data-ways]");
+    save(browser.picture(), "ways");
+    browser.open(book + "/corner/6");
+    browser.press("The link");
+    browser.see("[data-way]");
+    save(browser.picture(), "link");
+    take(browser, book + "/car", "[data-zones]", "car");
+    browser.open(book + "/compare");
+    browser.chooseWords("[data-beside]", "Harrowfen Park, Kestrel Litre");
+    browser.see("[data-beside-table]");
+    save(browser.picture(), "beside");
   }
 
   /** The circuit's screens, at an evening when the sun stands low. */
