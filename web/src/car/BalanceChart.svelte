@@ -62,9 +62,9 @@
       stroke-width="2.5"
     />
     <text
-      x={picture.x(end.at.decelerationG)}
-      y={picture.y(end.at.frontShare) + 22}
-      text-anchor="middle"
+      x={picture.x(end.at.decelerationG) - 10}
+      y={picture.y(end.at.frontShare) - 6}
+      text-anchor="end"
       font-size="14">{end.words}</text
     >
   {/each}

@@ -5,7 +5,7 @@
   import { gearSaw, limiterRpm, type Room } from './charts';
 
   const { car }: { car: CarOnCircuit } = $props();
-  const room: Room = { width: 590, height: 250, left: 52, right: 12, top: 12, bottom: 40 };
+  const room: Room = { width: 590, height: 250, left: 52, right: 12, top: 16, bottom: 40 };
   const limiter = $derived(limiterRpm(car));
   const saw = $derived(gearSaw(car, limiter, room));
   const speeds = $derived.by(() => {
@@ -53,12 +53,8 @@
       stroke="var(--ink)"
       stroke-width={1.5 + 7 * tooth.used}
     />
-    <text
-      x={tooth.x1 + 0.45 * (tooth.x2 - tooth.x1)}
-      y={tooth.y1 + 0.45 * (tooth.y2 - tooth.y1) - 9}
-      text-anchor="end"
-      font-size="17"
-      font-weight="700">{tooth.gear}</text
+    <text x={tooth.x2} y={tooth.y2 - 8} text-anchor="middle" font-size="17" font-weight="700"
+      >{tooth.gear}</text
     >
   {/each}
   <circle

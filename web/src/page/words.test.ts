@@ -130,7 +130,8 @@ describe('what comes of driving a page', () => {
   it('says how far beyond the road the car would be, and where', () => {
     const off = { ...made, made: false, gripNeeded: 1.2, beyond_m: 2.34, beyondAt_m: 180 };
     expect(drivenWords(off, across, past)).toBe(
-      "Not made: 2.3 m beyond what may be used, 80 m past the turn-in; asks for 120 % of the tyres' grip, 47 m past the turn-in",
+      "Not made: leaves the road 80 m past the turn-in, by 2.3 m; asks for 120 % of the tyres' grip, 47 m past the turn-in",
     );
+    expect(drivenWords({ ...off, beyond_m: 84 }, across, past)).toContain('by more than 10.0 m');
   });
 });

@@ -105,6 +105,9 @@ export const SCHOOLS: Record<School, { letters: string; name: string; words: str
   fastest: { letters: 'Fa', name: 'Fastest', words: 'refined for time' },
 };
 
+/** Farther off the road than this nobody counts the metres. */
+const FAR_M = 10;
+
 /**
  * Whether a page is made and what it asks of the tyres.
  *
@@ -117,7 +120,10 @@ export function drivenWords(
 ): string {
   const grip = `${Math.round(100 * driven.gripNeeded)} % of the tyres' grip, ${pastTurnIn(driven.gripAt_m)}`;
   if (!driven.made) {
-    return `Not made: ${acrossText(driven.beyond_m)} beyond what may be used, ${pastTurnIn(driven.beyondAt_m ?? driven.gripAt_m)}; asks for ${grip}`;
+    const off = pastTurnIn(driven.beyondAt_m ?? driven.gripAt_m);
+    const far =
+      driven.beyond_m > FAR_M ? `more than ${acrossText(FAR_M)}` : acrossText(driven.beyond_m);
+    return `Not made: leaves the road ${off}, by ${far}; asks for ${grip}`;
   }
   const parts = [`Made, with ${grip}`];
   if (driven.wideAt_m !== undefined && driven.wide_m >= 0.1) {

@@ -208,7 +208,7 @@ class JourneyTest {
     assertThat(station("B")).isEqualTo(kept - 2);
     browser.drag("[data-plate=B]", 0, -80);
     browser.seeText("ol", "Not made");
-    assertThat(browser.text("[data-driven=not-made]")).contains("beyond what may be used");
+    assertThat(browser.text("[data-driven=not-made]")).contains("leaves the road");
   }
 
   private int station(String plate) {

@@ -66,6 +66,25 @@ public record Circuit(
     return copy(layoutVersion, factor);
   }
 
+  /** The same with its kerbs used otherwise. */
+  public Circuit withKerbs(List<Kerb> others) {
+    return new Circuit(
+        name,
+        layout,
+        layoutVersion,
+        validFrom,
+        timeZone,
+        trackLimits,
+        origin,
+        survey,
+        smoothing,
+        marks,
+        others,
+        zones,
+        hazards,
+        corners);
+  }
+
   /** The same with corners drawn by hand. */
   public Circuit withCorners(List<DrawnCorner> drawn) {
     return new Circuit(

@@ -51,4 +51,9 @@ public record Kerb(
     Require.within("width_m", widthM, 0.05, 10);
     note = note == null ? "" : note;
   }
+
+  /** The same kerb used so far, dry and wet. */
+  public Kerb used(Use other) {
+    return new Kerb(side, fromM, toM, profile, heightMm, widthM, other, other, note);
+  }
 }

@@ -39,11 +39,11 @@ public final class Schools {
   private static final double BETWEEN_APEXES = 0.3;
 
   /** Rounds in which a school's own line is brought to its least time, and the fastest one. */
-  private static final int SCHOOL_ROUNDS = 8;
+  private static final int SCHOOL_ROUNDS = 6;
 
   private static final int V_ROUNDS = 4;
 
-  private static final int FASTEST_ROUNDS = 20;
+  private static final int FASTEST_ROUNDS = 16;
 
   private final Section section;
   private final Turn turn;

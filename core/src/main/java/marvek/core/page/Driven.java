@@ -6,7 +6,8 @@ package marvek.core.page;
  * @param made whether the car stays within the road and the kerbs that may be used
  * @param gripNeeded largest share of the tyres' grip that is asked for, 1 at the limit
  * @param wideM how far the car runs beside its line at most, to the outside
- * @param beyondM how far its body goes beyond what may be used, 0 if it does not
+ * @param beyondM how far its body goes beyond what may be used at most, 0 if it does not
+ * @param beyondAtM where it first does
  * @param lockedM metres with a locked wheel
  * @param spunM metres with a spinning wheel
  */

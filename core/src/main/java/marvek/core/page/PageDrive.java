@@ -77,7 +77,7 @@ final class PageDrive {
    * @param pages the model's pages, whose points the driver's own stand against
    */
   static Result of(Lap lap, Circuit circuit, List<CornerPage> pages, List<OwnValues> own) {
-    PageDrive worker = new PageDrive(lap, circuit, pages);
+    PageDrive worker = new PageDrive(lap, OwnKerbs.on(circuit, pages, own), pages);
     boolean changed = false;
     for (int p = 0; p < pages.size(); p++) {
       changed |= worker.drive(p, own);
@@ -135,9 +135,7 @@ final class PageDrive {
   private static String notMade(Driven told) {
     return String.format(
         Locale.ROOT,
-        "Not made: the car would be %.1f m beyond what may be used, %.0f m from the start line."
-            + " Times stay the model's.",
-        told.beyondM(),
+        "Not made: the car leaves the road %.0f m from the start line. Times stay the model's.",
         told.beyondAtM());
   }
 
@@ -276,10 +274,8 @@ final class PageDrive {
       }
       hardest = drive.gripNeeded()[k] > drive.gripNeeded()[hardest] ? k : hardest;
       double past = beyondAt(road.wrap(start + k), drive.wideM()[k]);
-      if (past > beyond) {
-        beyond = past;
-        beyondAt = k;
-      }
+      beyondAt = beyond <= LEAST_BEYOND_M && past > LEAST_BEYOND_M ? k : beyondAt;
+      beyond = Math.max(beyond, past);
     }
     return new Driven(
         page.corner(),

@@ -221,11 +221,6 @@ class ReferenceTest {
     Reference changed =
         Reference.on(
             basis, Conditions.DEFAULT, List.of(own(3, null, 9, speed, throttle, Source.DRIVER)));
-    System.out.println(
-        changed.driven().get(2)
-            + " "
-            + changed.remarks()
-            + (changed.lap().timeS() - model.lap().timeS()));
     assertThat(changed.remarks())
         .extracting(Remark::field)
         .containsExactlyInAnyOrder("apexes.speed_mps", "throttle.first_m", "gears.corner");

@@ -1,0 +1,44 @@
+package marvek.core.page;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import marvek.core.circuit.Circuit;
+import marvek.core.circuit.Kerb;
+
+/** The kerbs of a circuit as a driver means to use them. */
+final class OwnKerbs {
+  private OwnKerbs() {}
+
+  /** The circuit with its kerbs used as the own values say; itself where they say nothing. */
+  static Circuit on(Circuit circuit, List<CornerPage> pages, List<OwnValues> own) {
+    Map<Kerb, Kerb.Use> uses = new HashMap<>();
+    for (OwnValues values : own) {
+      for (CornerPage page : pages) {
+        if (page.corner() == values.corner()) {
+          note(uses, page.limits().exit().kerb(), values.kerbExit());
+          note(uses, page.limits().apex().kerb(), apexUse(values));
+        }
+      }
+    }
+    return uses.isEmpty()
+        ? circuit
+        : circuit.withKerbs(
+            circuit.kerbs().stream()
+                .map(kerb -> uses.containsKey(kerb) ? kerb.used(uses.get(kerb)) : kerb)
+                .toList());
+  }
+
+  /** Who moves the apex to the other side of the line means the kerb that lies there. */
+  private static Kerb.Use apexUse(OwnValues values) {
+    return values.kerbApex() == null && values.apexOffsetM() != null
+        ? Kerb.Use.FULL
+        : values.kerbApex();
+  }
+
+  private static void note(Map<Kerb, Kerb.Use> uses, Kerb kerb, Kerb.Use use) {
+    if (kerb != null && use != null) {
+      uses.put(kerb, use);
+    }
+  }
+}
