@@ -3,20 +3,57 @@ import type { View } from '../api/types';
 
 const tried: ((view: View) => void)[] = [];
 
-vi.mock('../api/client', () => ({
-  Failed: class Failed extends Error {},
-  api: {
-    book: async () => ({ revisions: [{ number: 1 }] }),
-    checks: async () => [],
-    view: async () => lap(100),
-    tryOut: () => new Promise<View>((resolve) => tried.push(resolve)),
-  },
+/** What the server has kept, and what it says to a search or to keeping. */
+const server = {
+  revisions: [{ number: 1 }],
+  search: { id: 'b' } as { id?: string; job?: string },
+  jobs: [] as { status: string; progress: number; result?: { id: string } }[],
+  refusal: 0,
+};
+
+vi.mock('../api/client', () => {
+  class Failed extends Error {
+    readonly problem: unknown;
+    constructor(problem: unknown) {
+      super('refused');
+      this.problem = problem;
+    }
+  }
+  return {
+    Failed,
+    api: {
+      ...calls(),
+      keep: async () => {
+        if (server.refusal) throw new Failed({ status: server.refusal, detail: 'no', title: 'no' });
+        return { number: 2 };
+      },
+    },
+  };
+});
+
+const calls = vi.hoisted(() => () => ({
+  book: async () => ({ revisions: server.revisions }),
+  checks: async () => [],
+  view: async (_: string, number: number) => lap(100, number),
+  revision: async (_: string, number: number) => theirs(number),
+  tryOut: () => new Promise<View>((resolve) => tried.push(resolve)),
+  searchLine: async () => server.search,
+  job: async () => ({ id: 'j', ...server.jobs.shift()! }),
 }));
 
 const { BookState } = await import('./book-state.svelte');
 
-const lap = (time_s: number) =>
-  ({ revision: { number: 1, conditions: {}, ownValues: [], lap: { time_s } } }) as unknown as View;
+const lap = (time_s: number, number = 1) =>
+  ({
+    revision: { number, conditions: {}, line: 'smooth', ownValues: [], lap: { time_s } },
+  }) as unknown as View;
+const theirs = (number: number) => ({
+  number,
+  reason: 'quicker',
+  conditions: {},
+  line: 'smooth',
+  ownValues: [{ corner: 2, 'gears.corner': 3 }],
+});
 const settled = () => new Promise((resolve) => setTimeout(resolve));
 
 async function opened() {
@@ -28,6 +65,10 @@ async function opened() {
 describe('an open book', () => {
   beforeEach(() => {
     tried.length = 0;
+    server.revisions = [{ number: 1 }];
+    server.search = { id: 'b' };
+    server.jobs = [];
+    server.refusal = 0;
     const kept = new Map<string, string>();
     vi.stubGlobal('localStorage', {
       getItem: (key: string) => kept.get(key) ?? null,
@@ -82,5 +123,72 @@ describe('an open book', () => {
     expect(book.view!.revision.lap.time_s).toBe(103);
     book.undo();
     expect(book.history!.now.ownValues).toEqual([]);
+  });
+
+  it('takes another line once it is found, as one step', async () => {
+    const book = await opened();
+    server.search = { job: 'j' };
+    server.jobs = [
+      { status: 'RUNNING', progress: 0.5 },
+      { status: 'DONE', progress: 1, result: { id: 'b' } },
+    ];
+    const choosing = book.setLine('fastest');
+    await settled();
+    expect(book.searching?.progress).toBe(0.5);
+    await choosing;
+    expect(book.searching).toBeUndefined();
+    expect(book.history!.now.line).toBe('fastest');
+    expect(book.changes).toBe(1);
+    book.undo();
+    expect(book.history!.now.line).toBe('smooth');
+  });
+
+  it('leaves the line as it was when the search is cancelled', async () => {
+    const book = await opened();
+    server.search = { job: 'j' };
+    server.jobs = [{ status: 'CANCELLED', progress: 0.3 }];
+    await book.setLine('fastest');
+    expect(book.history!.now.line).toBe('smooth');
+    expect(book.changes).toBe(0);
+  });
+
+  it('points to a setup sheet and away from it again', async () => {
+    const book = await opened();
+    book.setSetup({ name: 'Wet' });
+    expect(book.draft().setup).toEqual({ name: 'Wet' });
+    expect(book.changes).toBe(1);
+    book.setSetup(undefined);
+    expect(book.changes).toBe(0);
+  });
+
+  it('lays beside the draft what somebody else kept meanwhile, and goes on from there', async () => {
+    const book = await opened();
+    book.setOwn(1, 'brake.at_m', 300);
+    server.refusal = 409;
+    server.revisions = [{ number: 1 }, { number: 2 }];
+    expect(await book.keep('mine')).toBe(false);
+    expect(book.theirs?.number).toBe(2);
+    expect(book.problem).toBeUndefined();
+    expect(book.history!.now.ownValues).toEqual([{ corner: 1, 'brake.at_m': 300 }]);
+    await book.goOnFromTheirs({
+      ...book.before,
+      ownValues: [
+        { corner: 1, 'brake.at_m': 300 },
+        { corner: 2, 'gears.corner': 3 },
+      ],
+    });
+    expect(book.theirs).toBeUndefined();
+    expect(book.base!.revision.number).toBe(2);
+    expect(book.draft()).toMatchObject({ parent: 2 });
+    expect(book.history!.now.ownValues).toHaveLength(2);
+  });
+
+  it('says any other refusal as it is', async () => {
+    const book = await opened();
+    server.refusal = 422;
+    book.setOwn(1, 'brake.at_m', 300);
+    expect(await book.keep('mine')).toBe(false);
+    expect(book.theirs).toBeUndefined();
+    expect(book.problem).toMatchObject({ status: 422 });
   });
 });

@@ -56,7 +56,7 @@
       trace={view.trace}
       wanted={book.history!.now.ownValues.find((o) => o.corner === page.corner)}
       onmove={(field, station, first) => book.moveOwn(page.corner, field, station, first)}
-      answer={gain(lapCost)}
+      answer={page.driven?.made === false ? 'not made' : gain(lapCost)}
       lines={panels.lines}
       until={panels.open === 'link' ? next.exit.trackOut_m : undefined}
     />

@@ -4,25 +4,17 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.OffsetDateTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import marvek.core.InvalidValueException;
 import marvek.core.circuit.Circuit;
-import marvek.core.circuit.DrawnCorner;
 import marvek.core.circuit.GeoPoint;
-import marvek.core.circuit.Hazard;
-import marvek.core.circuit.Kerb;
-import marvek.core.circuit.Mark;
-import marvek.core.circuit.MarkType;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.RoadPosition;
-import marvek.core.circuit.Side;
 import marvek.core.circuit.Survey;
 import marvek.core.circuit.TrackLimits;
-import marvek.core.circuit.Zone;
 
 /** Reads a circuit GeoJSON (RFC 7946) with the project's own members. */
 public final class CircuitGeoJson {
@@ -40,11 +32,7 @@ public final class CircuitGeoJson {
   private static final double FARTHEST_FROM_ZONE_H = 3.1;
 
   private final List<String> warnings = new ArrayList<>();
-  private final List<Mark> marks = new ArrayList<>();
-  private final List<Kerb> kerbs = new ArrayList<>();
-  private final List<Zone> zones = new ArrayList<>();
-  private final List<Hazard> hazards = new ArrayList<>();
-  private final List<DrawnCorner> corners = new ArrayList<>();
+  private final CircuitFeatures things = new CircuitFeatures();
   private LocalPlane plane;
   private GeoPoint origin;
   private Road road;
@@ -86,7 +74,6 @@ public final class CircuitGeoJson {
     for (JsonPlace feature : features) {
       readFeature(feature);
     }
-    corners.sort(java.util.Comparator.comparingDouble(DrawnCorner::fromM));
     Circuit circuit = circuit(own, survey);
     warnAboutPlace(circuit);
     return new Imported<>(circuit, warnings);
@@ -228,35 +215,25 @@ public final class CircuitGeoJson {
     if (kind.equals("centreline")) {
       return;
     }
+    if (!CircuitFeatures.knows(kind)) {
+      warnings.add(
+          "Feature " + feature.pointer() + " of kind \"" + kind + "\" is not known: left out.");
+      return;
+    }
     try {
-      switch (kind) {
-        case "mark" -> readMark(feature);
-        case "kerb" -> readKerb(feature);
-        case "zone" -> readZone(feature);
-        case "hazard" -> readHazard(feature);
-        case "corner" -> readCorner(feature);
-        default ->
-            warnings.add(
-                "Feature "
-                    + feature.pointer()
-                    + " of kind \""
-                    + kind
-                    + "\" is not known: left out.");
-      }
+      CircuitFeatures.Extent extent = extent(feature);
+      things.read(kind, feature.object("properties"), extent);
     } catch (InvalidValueException e) {
       throw feature.at("properties").error(e.getMessage() + ".");
     }
   }
 
-  /** From where to where along the road, and how far to the side. */
-  private record Extent(double fromM, double toM, double offsetM) {}
-
-  private Extent extent(JsonPlace feature) {
+  private CircuitFeatures.Extent extent(JsonPlace feature) {
     List<double[]> points = lineString(feature, false);
     JsonPlace properties = feature.at("properties");
     RoadPosition first = position(feature, points.get(0), properties.optionalNumber("station_m"));
     if (points.size() == 1) {
-      return new Extent(first.stationM(), first.stationM(), first.offsetM());
+      return new CircuitFeatures.Extent(first.stationM(), first.stationM(), first.offsetM());
     }
     Double hint = properties.optionalNumber("toStation_m");
     RoadPosition last = position(feature, points.get(points.size() - 1), hint);
@@ -265,9 +242,9 @@ public final class CircuitGeoJson {
     if (hint == null && against(feature, points, from, to)) {
       warnings.add(
           "Feature " + feature.pointer() + " is drawn against the direction of travel: turned.");
-      return new Extent(to, from, first.offsetM());
+      return new CircuitFeatures.Extent(to, from, first.offsetM());
     }
-    return new Extent(from, to, first.offsetM());
+    return new CircuitFeatures.Extent(from, to, first.offsetM());
   }
 
   private boolean against(JsonPlace feature, List<double[]> points, double from, double to) {
@@ -305,106 +282,10 @@ public final class CircuitGeoJson {
     return position;
   }
 
-  private void readMark(JsonPlace feature) {
-    Extent extent = extent(feature);
-    JsonPlace p = feature.object("properties");
-    marks.add(
-        new Mark(
-            p.text("label"),
-            p.oneOf("type", MarkType.class),
-            p.oneOf("side", Side.class),
-            extent.fromM(),
-            extent.toM(),
-            extent.offsetM(),
-            p.optionalNumber("value_m"),
-            p.optionalNumber("height_m"),
-            p.text("note", ""),
-            notedAt(p)));
-  }
-
-  private static Instant notedAt(JsonPlace p) {
-    if (!p.has("notedAt")) {
-      return null;
-    }
-    try {
-      return OffsetDateTime.parse(p.text("notedAt")).toInstant();
-    } catch (DateTimeException e) {
-      throw p.at("notedAt").error("a time such as 2026-05-01T16:30:00Z is expected.");
-    }
-  }
-
-  private void readKerb(JsonPlace feature) {
-    Extent extent = extent(feature);
-    JsonPlace p = feature.object("properties");
-    kerbs.add(
-        new Kerb(
-            leftOrRight(p),
-            extent.fromM(),
-            extent.toM(),
-            p.oneOf("profile", Kerb.Profile.class),
-            p.number("height_mm"),
-            p.number("width_m"),
-            p.oneOf("use", Kerb.Use.class, Kerb.Use.NONE),
-            p.oneOf("useWet", Kerb.Use.class, Kerb.Use.NONE),
-            p.text("note", "")));
-  }
-
-  private static Side leftOrRight(JsonPlace p) {
-    Side side = p.oneOf("side", Side.class);
-    if (side != Side.LEFT && side != Side.RIGHT) {
-      throw p.at("side").error("left or right is expected.");
-    }
-    return side;
-  }
-
-  private void readZone(JsonPlace feature) {
-    Extent extent = extent(feature);
-    JsonPlace p = feature.object("properties");
-    zones.add(
-        new Zone(
-            p.oneOf("type", Zone.Type.class),
-            p.oneOf("side", Side.class, Side.ROAD),
-            extent.fromM(),
-            extent.toM(),
-            p.number("gripFactor", 1),
-            p.text("note", "")));
-  }
-
-  private void readHazard(JsonPlace feature) {
-    Extent extent = extent(feature);
-    JsonPlace p = feature.object("properties");
-    hazards.add(
-        new Hazard(
-            p.oneOf("type", Hazard.Type.class),
-            leftOrRight(p),
-            extent.fromM(),
-            extent.toM(),
-            p.number("distance_m", 0),
-            p.text("note", "")));
-  }
-
-  private void readCorner(JsonPlace feature) {
-    Extent extent = extent(feature);
-    JsonPlace p = feature.object("properties");
-    corners.add(
-        new DrawnCorner(
-            p.integer("number"),
-            p.text("name", ""),
-            p.has("side") ? leftOrRight(p) : null,
-            extent.fromM(),
-            extent.toM(),
-            p.bool("linkWithNext", false),
-            p.has("trackLimits") ? rule(p.object("trackLimits")) : null));
-  }
-
-  private static TrackLimits rule(JsonPlace place) {
-    return place.oneOf("rule", TrackLimits.class);
-  }
-
   private Circuit circuit(JsonPlace own, Survey survey) {
     TrackLimits rule = TrackLimits.ONE_WHEEL_INSIDE_LINE;
     if (own.has("trackLimits")) {
-      rule = rule(own.object("trackLimits"));
+      rule = CircuitFeatures.rule(own.object("trackLimits"));
     } else {
       warnings.add("No track-limits rule is given: taken as one wheel inside the line.");
     }
@@ -419,11 +300,11 @@ public final class CircuitGeoJson {
           own.bool("placed", true) ? origin : null,
           survey,
           smoothing,
-          marks,
-          kerbs,
-          zones,
-          hazards,
-          corners);
+          things.marks(),
+          things.kerbs(),
+          things.zones(),
+          things.hazards(),
+          things.corners());
     } catch (InvalidValueException e) {
       throw own.at(e.field()).error(e.getMessage() + ".");
     }

@@ -4,9 +4,11 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import marvek.core.car.SetupSheet;
 import marvek.core.circuit.Kerb;
 import marvek.core.conditions.Conditions;
+import marvek.core.line.School;
 import marvek.core.page.CornerPage;
 import marvek.core.page.CornerPage.Source;
 import marvek.core.page.Driven;
@@ -65,9 +67,14 @@ public final class RevisionJson {
     lap.put("curvatureSquared_perM", rounded(reference.path().curvatureSquaredPerM(), 8));
     lap.put("modelTime_s", rounded(reference.modelLap().timeS(), 4));
     node.set("ownValues", OwnValuesJson.write(header.own()));
+    Map<Integer, School> schools = Reference.schoolsOf(header.own());
     ArrayNode pages = node.putArray("pages");
     for (int i = 0; i < reference.pages().size(); i++) {
       ObjectNode page = page(reference.pages().get(i), i < stakes.size() ? stakes.get(i) : null);
+      School line = schools.get(reference.pages().get(i).corner());
+      if (line != null) {
+        page.put("line", JsonPlace.spelled(line));
+      }
       driven(page.putObject("driven"), reference.driven().get(i));
       Lean.deg(reference.lap(), reference.pages().get(i))
           .ifPresent(lean -> page.put("lean_deg", rounded(lean, 1)));

@@ -73,6 +73,7 @@ class CarAndCornerTest {
     JsonNode tried = scripts.post(path() + "/try", late).body();
     JsonNode page = tried.at("/revision/pages/3");
     assertThat(page.at("/sources/line").asText()).isEqualTo("driver");
+    assertThat(page.path("line").asText()).isEqualTo("late-apex");
     assertThat(tried.at("/revision/ownValues/0/line").asText()).isEqualTo("late-apex");
     double plain =
         scripts.post(path() + "/try", MODEL).body().at("/revision/lap/time_s").asDouble();

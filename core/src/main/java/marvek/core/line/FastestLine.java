@@ -24,7 +24,7 @@ import marvek.core.vehicle.Vehicle;
  * gives, so that each round is a quadratic programme like those of {@link SmoothLine}.
  */
 public final class FastestLine {
-  private static final int MAX_ROUNDS = 64;
+  private static final int MAX_ROUNDS = 56;
 
   /** Less than this gained in twice all modes is the end of the search. */
   private static final double LEAST_GAIN_S = 2e-4;

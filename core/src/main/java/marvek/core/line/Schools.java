@@ -25,7 +25,7 @@ public final class Schools {
   private static final double V_FROM = 0.35;
 
   private static final double V_TO = 0.80;
-  private static final double V_WEIGHT = 0.3;
+  private static final double V_WEIGHT = 0.5;
 
   /** Share of the road that the shortest way and the defender leave outside. */
   private static final double LEFT_OUTSIDE = 0.6;
@@ -191,7 +191,9 @@ public final class Schools {
 
   private double closedOnEntry(int k) {
     if (turn.before(k)) {
-      return LEFT_OUTSIDE * Math.min(1, 1.3 * turn.approachShare(k));
+      // Gently at first: the line begins where it is, which may be the edge that closes.
+      double t = Math.min(1, 1.3 * turn.approachShare(k));
+      return LEFT_OUTSIDE * t * t * (3 - 2 * t);
     }
     return Math.max(0, LEFT_OUTSIDE * (1 - turn.turnedAt(k) / 0.3));
   }
