@@ -24,7 +24,7 @@
 
 <!-- What the model says of the draft: the corner with its straight, and the lap. -->
 <p class="figures mt-1 text-lg" aria-live="polite" data-answer>
-  <strong class="text-2xl">{page.time_s.toFixed(2)} s</strong> to the next corner's first point{rank
+  <strong class="text-2xl">{page.time_s.toFixed(2)} s</strong> to the next corner's point{rank
     ? ` · ${rank}`
     : ''}
   {#if book.computing}

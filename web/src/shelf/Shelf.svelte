@@ -52,6 +52,7 @@
     <a class="btn btn-primary" href="/new">New book</a>
   </div>
   {#if problem}<Problem {problem} onclose={() => (problem = undefined)} />{/if}
+  {#if !books && !problem}<p class="text-lg" role="status">Looking through the shelf …</p>{/if}
   {#if books?.length === 0}
     <p class="text-lg">
       No book yet. A book is one circuit with one car: <a class="link" href="/new">make the first</a

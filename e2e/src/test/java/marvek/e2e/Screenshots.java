@@ -40,7 +40,7 @@ class Screenshots {
       browser.prefer("paper", "km/h", "m");
       take(browser, book + "/compare", "table", "compare");
       answers(browser, book);
-      take(browser, "/shelf", "ul a", "shelf");
+      take(browser, "/shelf", "a[href^='/books/']", "shelf");
       take(browser, "/new", "form", "new-book");
       circuit(browser);
       browser.open(book + "/corner/11");

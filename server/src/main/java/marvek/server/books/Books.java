@@ -191,13 +191,9 @@ public class Books {
   }
 
   private static RevisionLine line(Revision revision) {
-    ObjectNode document = parse(revision);
+    RevisionHead head = RevisionHead.of(revision);
     return new RevisionLine(
-        revision.number(),
-        revision.parent(),
-        revision.createdAt(),
-        document.path("reason").asText(),
-        document.path("lap").path("time_s").asDouble());
+        revision.number(), revision.parent(), revision.createdAt(), head.reason(), head.timeS());
   }
 
   private static ObjectNode parse(Revision revision) {
