@@ -14,6 +14,7 @@ import marvek.core.line.FastestLine;
 import marvek.core.line.LinkSweep;
 import marvek.core.line.Schools;
 import marvek.core.page.CornerGears;
+import marvek.core.page.CornerQuestions;
 import marvek.core.page.LineChoice;
 import marvek.core.page.OwnValues;
 import marvek.core.page.Reference;
@@ -98,7 +99,7 @@ public class AnswersBenchmark {
   /** The gears of one corner explained. */
   @Benchmark
   public CornerGears gearsOfACorner() {
-    return Reference.gears(basis, Conditions.DEFAULT, corners.get(HAIRPIN).number());
+    return CornerQuestions.gears(basis, Conditions.DEFAULT, corners.get(HAIRPIN).number());
   }
 
   /** Brake balance of all zones of a lap. */

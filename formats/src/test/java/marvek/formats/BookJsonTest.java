@@ -169,4 +169,27 @@ class BookJsonTest {
     book.putArray("revisions");
     assertThat(refused(book)).isNotNull();
   }
+
+  @Test
+  void aPageSaysWhatComesOfDrivingItAndWhoseItsValuesAre() {
+    JsonNode page = revision.at("/pages/0");
+    assertThat(page.at("/driven/made").asBoolean()).isTrue();
+    assertThat(page.at("/driven/gripNeeded").asDouble()).isBetween(0.9, 1.02);
+    assertThat(page.at("/sources/brake.at_m").asText()).isEqualTo("driver");
+    assertThat(page.at("/sources/kerbs.exit").asText()).isEqualTo("model");
+    assertThat(page.has("lean_deg")).isFalse();
+    assertThat(page.has("line")).isFalse();
+  }
+
+  @Test
+  void sheetsOfTheCarGoWithTheBookAndABadOneIsNamed() {
+    ObjectNode tree = book();
+    tree.putArray("setupSheets").addObject().put("name", "Wet").put("wing", 7);
+    assertThat(BookJson.read(tree).setupSheets()).hasSize(1);
+    ((ObjectNode) tree.at("/setupSheets/0")).put("fuel_kg", -4);
+    assertThat(refused(tree).pointer()).isEqualTo("/setupSheets/0/fuel_kg");
+    tree.remove("setupSheets");
+    ((ObjectNode) tree.at("/revisions/0")).putObject("setup").put("name", "A").put("wing", 900);
+    assertThat(refused(tree).pointer()).contains("setup").contains("wing");
+  }
 }

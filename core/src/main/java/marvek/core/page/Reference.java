@@ -16,7 +16,6 @@ import marvek.core.corner.CornerFinder;
 import marvek.core.light.Light;
 import marvek.core.line.Corridor;
 import marvek.core.line.FastestLine;
-import marvek.core.line.LinkSweep;
 import marvek.core.line.School;
 import marvek.core.line.Schools;
 import marvek.core.line.SmoothLine;
@@ -117,7 +116,7 @@ public record Reference(
   }
 
   /** The model's lap, refused in words where the car would come to a stand. */
-  private static Lap moving(Lap lap) {
+  static Lap moving(Lap lap) {
     for (int i = 0; i < lap.size(); i++) {
       if (lap.speedAt(i) < STANDING_MPS) {
         boolean tight = lap.limitSpeedAt(i) < 2 * STANDING_MPS;
@@ -156,8 +155,7 @@ public record Reference(
     return FastestLine.find(lap, corridor, circuit.zones(), then).path();
   }
 
-  private static Corridor corridor(
-      Circuit circuit, Road road, Vehicle vehicle, Conditions conditions) {
+  static Corridor corridor(Circuit circuit, Road road, Vehicle vehicle, Conditions conditions) {
     return Corridor.of(circuit, road, vehicle, conditions.isWet(), Corridor.DEFAULT_MARGIN_M);
   }
 
@@ -209,37 +207,6 @@ public record Reference(
       }
     }
     throw new InvalidValueException("corner", "(" + number + ") does not exist on this circuit");
-  }
-
-  /** All schools of one corner on the line of a basis, quickest first. */
-  public static List<SchoolLine> schools(Basis basis, Conditions conditions, int corner) {
-    int index = indexOf(basis.corners(), corner);
-    Road road = basis.path().road();
-    Lap lap = SpeedProfile.solve(basis.path(), basis.vehicle(), conditions);
-    Corridor corridor = corridor(basis.circuit(), road, basis.vehicle(), conditions);
-    List<Schools.Tried> tried =
-        Schools.of(lap, corridor, basis.circuit().zones(), basis.corners(), index);
-    return SchoolLine.of(tried, road, basis.corners().get(index));
-  }
-
-  /** Positions across the road that a sweep of a link tries. */
-  private static final int LINK_POSITIONS = 41;
-
-  /**
-   * The link after a corner swept across the road.
-   *
-   * @throws InvalidValueException if the corner is not linked with the next
-   */
-  public static LinkSweep.Result link(Basis basis, Conditions conditions, int corner) {
-    int index = indexOf(basis.corners(), corner);
-    if (!basis.corners().get(index).linkWithNext()) {
-      throw new InvalidValueException(
-          "corner", "(" + corner + ") is not linked with the next; see the circuit's corners");
-    }
-    Lap lap = SpeedProfile.solve(basis.path(), basis.vehicle(), conditions);
-    Corridor corridor = corridor(basis.circuit(), basis.path().road(), basis.vehicle(), conditions);
-    return LinkSweep.of(
-        lap, corridor, basis.circuit().zones(), basis.corners(), index, LINK_POSITIONS);
   }
 
   /** No point of a corner lies farther from it; more is a slip of the finger (own assumption). */
@@ -297,8 +264,7 @@ public record Reference(
         remarks);
   }
 
-  private static List<CornerPage> written(
-      Basis basis, Conditions conditions, Lap lap, MarkChooser marks) {
+  static List<CornerPage> written(Basis basis, Conditions conditions, Lap lap, MarkChooser marks) {
     return PageWriter.write(
         basis.circuit(), basis.vehicle(), conditions, lap, basis.corners(), marks);
   }
@@ -311,14 +277,6 @@ public record Reference(
     Lap lap = SpeedProfile.solve(basis.path(), basis.vehicle(), conditions);
     List<CornerPage> pages = written(basis, conditions, lap, marks(basis, conditions, lap));
     return StakesRun.of(lap, pages, basis.circuit().zones());
-  }
-
-  /** The gears of one corner of the model's own lap explained. */
-  public static CornerGears gears(Basis basis, Conditions conditions, int corner) {
-    int index = indexOf(basis.corners(), corner);
-    Lap lap = moving(SpeedProfile.solve(basis.path(), basis.vehicle(), conditions));
-    List<CornerPage> pages = written(basis, conditions, lap, marks(basis, conditions, lap));
-    return CornerGears.of(lap, pages, index);
   }
 
   /** The marks of a circuit as they are seen on a lap, in the light of the conditions' hour. */

@@ -13,6 +13,8 @@ import marvek.core.TestVehicles;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
+import marvek.core.circuit.Side;
+import marvek.core.circuit.Zone;
 import marvek.core.conditions.Conditions;
 import marvek.core.corner.Corner;
 import marvek.core.corner.CornerFinder;
@@ -202,5 +204,39 @@ class SchoolsTest {
     assertThatThrownBy(() -> LinkSweep.of(present, corridor, List.of(), corners, 1, 2))
         .isInstanceOf(InvalidValueException.class)
         .hasMessageContaining("positions");
+  }
+
+  /** A slippery stretch counts on the section as it counts on the whole lap, wherever it begins. */
+  @Test
+  void zonesOfTheRoadGoIntoTheSection() {
+    Corner corner = corners.get(LONG_ONE);
+    double start = road.wrapStation(corner.fromM() - 900);
+    List<Zone> zones =
+        List.of(
+            new Zone(Zone.Type.DUST, Side.ROAD, start, corner.tightestM(), 0.8, ""),
+            new Zone(Zone.Type.PATCH, Side.ROAD, corner.tightestM() + 20, corner.toM(), 0.9, ""));
+    Path path = Path.at(road, present.path().offsets(), zones);
+    Lap slippery = solved(path);
+    assertThat(slippery.timeS()).isGreaterThan(present.timeS() + 0.1);
+    for (Schools.Tried t : Schools.of(slippery, corridor, zones, corners, LONG_ONE)) {
+      double whole = solved(Path.at(road, t.offsetsM(), zones)).timeS() - slippery.timeS();
+      assertThat(t.lostS()).as("%s", t.school()).isCloseTo(whole, within(0.015));
+    }
+  }
+
+  /** A wish for another place at the apex is met there, and the line is itself again elsewhere. */
+  @Test
+  void aWishLeadsTheLineThroughAPlace() {
+    Corner corner = corners.get(LONG_ONE);
+    int apex = road.indexOf(corner.tightestM());
+    double wanted = present.path().offsetAt(apex) - corner.sign() * 1.5;
+    LineWish wish = new LineWish(corner.tightestM(), wanted, 0, 0, null);
+    double[] offsets = wish.on(present, corridor, List.of(), corners, LONG_ONE, false);
+    assertThat(offsets[apex]).isCloseTo(wanted, within(0.01));
+    int elsewhere = road.indexOf(road.wrapStation(corner.tightestM() + 1200));
+    assertThat(offsets[elsewhere]).isEqualTo(present.path().offsetAt(elsewhere));
+    double[] sooner = wish.on(present, corridor, List.of(), corners, LONG_ONE, true);
+    assertThat(solved(Path.at(road, sooner, List.of())).timeS())
+        .isLessThanOrEqualTo(solved(Path.at(road, offsets, List.of())).timeS() + 0.01);
   }
 }

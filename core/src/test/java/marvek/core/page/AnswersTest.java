@@ -28,7 +28,7 @@ class AnswersTest {
 
   @Test
   void aSchoolThatIsPickedIsWhatThePageSays() {
-    List<SchoolLine> schools = Reference.schools(BASIS, Conditions.DEFAULT, 3);
+    List<SchoolLine> schools = CornerQuestions.schools(BASIS, Conditions.DEFAULT, 3);
     SchoolLine late =
         schools.stream().filter(s -> s.school() == School.LATE_APEX).findFirst().orElseThrow();
     Reference driven =
@@ -43,7 +43,7 @@ class AnswersTest {
 
   @Test
   void tiesAreThoseWithinThreeHundredths() {
-    List<SchoolLine> schools = Reference.schools(BASIS, Conditions.DEFAULT, 3);
+    List<SchoolLine> schools = CornerQuestions.schools(BASIS, Conditions.DEFAULT, 3);
     double best = schools.get(0).lostS();
     for (SchoolLine line : schools) {
       assertThat(line.tie()).isEqualTo(line.lostS() - best <= 0.03);
@@ -61,7 +61,7 @@ class AnswersTest {
 
   @Test
   void anotherGearInTheCornerCosts() {
-    CornerGears gears = Reference.gears(BASIS, Conditions.DEFAULT, 3);
+    CornerGears gears = CornerQuestions.gears(BASIS, Conditions.DEFAULT, 3);
     assertThat(gears.inCorner()).hasSizeBetween(2, 3);
     for (CornerGears.InCorner held : gears.inCorner()) {
       if (held.chosen()) {
@@ -83,7 +83,7 @@ class AnswersTest {
   void holdingOrChangingUpIsAnsweredWhereItIsAsked() {
     int asked = 0;
     for (CornerPage page : MODEL.pages()) {
-      CornerGears gears = Reference.gears(BASIS, Conditions.DEFAULT, page.corner());
+      CornerGears gears = CornerQuestions.gears(BASIS, Conditions.DEFAULT, page.corner());
       if (gears.before() != null) {
         asked++;
         CornerGears.HoldOrChange b = gears.before();

@@ -5,6 +5,7 @@ import java.util.UUID;
 import marvek.core.conditions.Conditions;
 import marvek.core.line.LinkSweep;
 import marvek.core.page.CornerGears;
+import marvek.core.page.CornerQuestions;
 import marvek.core.page.Reference;
 import marvek.core.page.SchoolLine;
 import org.springframework.stereotype.Service;
@@ -21,7 +22,7 @@ class CornerAnswers {
   /** The schools of a corner; those that other corners are driven by stay. */
   List<SchoolLine> schools(UUID bookId, int corner, Draft draft) {
     Draft without = withoutLineIn(draft, corner);
-    return Reference.schools(books.basis(bookId, without), without.conditions(), corner);
+    return CornerQuestions.schools(books.basis(bookId, without), without.conditions(), corner);
   }
 
   private static Draft withoutLineIn(Draft draft, int corner) {
@@ -35,12 +36,12 @@ class CornerAnswers {
   }
 
   LinkSweep.Result link(UUID bookId, int corner, Draft draft) {
-    return Reference.link(books.basis(bookId, draft), draft.conditions(), corner);
+    return CornerQuestions.link(books.basis(bookId, draft), draft.conditions(), corner);
   }
 
   CornerGears gears(UUID bookId, int corner, Draft draft) {
     Conditions conditions = draft.conditions();
     Reference.Basis basis = books.basis(bookId, draft);
-    return Reference.gears(basis, conditions, corner);
+    return CornerQuestions.gears(basis, conditions, corner);
   }
 }

@@ -1,0 +1,57 @@
+package marvek.core.page;
+
+import java.util.List;
+import marvek.core.InvalidValueException;
+import marvek.core.circuit.Road;
+import marvek.core.conditions.Conditions;
+import marvek.core.line.Corridor;
+import marvek.core.line.LinkSweep;
+import marvek.core.line.Schools;
+import marvek.core.profile.Lap;
+import marvek.core.profile.SpeedProfile;
+
+/** What a driver asks of one corner beside its page, answered by runs of the model on a basis. */
+public final class CornerQuestions {
+  private CornerQuestions() {}
+
+  /** All schools of one corner on the line of a basis, quickest first. */
+  public static List<SchoolLine> schools(Reference.Basis basis, Conditions conditions, int corner) {
+    int index = Reference.indexOf(basis.corners(), corner);
+    Road road = basis.path().road();
+    Lap lap = SpeedProfile.solve(basis.path(), basis.vehicle(), conditions);
+    Corridor corridor = Reference.corridor(basis.circuit(), road, basis.vehicle(), conditions);
+    List<Schools.Tried> tried =
+        Schools.of(lap, corridor, basis.circuit().zones(), basis.corners(), index);
+    return SchoolLine.of(tried, road, basis.corners().get(index));
+  }
+
+  /** Positions across the road that a sweep of a link tries. */
+  private static final int LINK_POSITIONS = 41;
+
+  /**
+   * The link after a corner swept across the road.
+   *
+   * @throws InvalidValueException if the corner is not linked with the next
+   */
+  public static LinkSweep.Result link(Reference.Basis basis, Conditions conditions, int corner) {
+    int index = Reference.indexOf(basis.corners(), corner);
+    if (!basis.corners().get(index).linkWithNext()) {
+      throw new InvalidValueException(
+          "corner", "(" + corner + ") is not linked with the next; see the circuit's corners");
+    }
+    Lap lap = SpeedProfile.solve(basis.path(), basis.vehicle(), conditions);
+    Corridor corridor =
+        Reference.corridor(basis.circuit(), basis.path().road(), basis.vehicle(), conditions);
+    return LinkSweep.of(
+        lap, corridor, basis.circuit().zones(), basis.corners(), index, LINK_POSITIONS);
+  }
+
+  /** The gears of one corner of the model's own lap explained. */
+  public static CornerGears gears(Reference.Basis basis, Conditions conditions, int corner) {
+    int index = Reference.indexOf(basis.corners(), corner);
+    Lap lap = Reference.moving(SpeedProfile.solve(basis.path(), basis.vehicle(), conditions));
+    List<CornerPage> pages =
+        Reference.written(basis, conditions, lap, Reference.marks(basis, conditions, lap));
+    return CornerGears.of(lap, pages, index);
+  }
+}
