@@ -1,3 +1,5 @@
+import type { KerbUse } from './types';
+
 /** What the server says of corners, cars and sheets beside the pages. SI units. */
 
 export type School = 'rounded' | 'late-apex' | 'v' | 'tight' | 'double-apex' | 'defend' | 'fastest';
@@ -212,4 +214,30 @@ export interface Beside {
     second: Side;
     brakesLaterM?: number | null;
   }[];
+}
+
+export type Day = 'dry' | 'damp' | 'wet' | 'cold-tyres' | 'worn-tyres';
+
+/** What another day does to one corner, model against model. */
+export interface DayShift {
+  corner: number;
+  brakeEarlier_m?: number | null;
+  /** The brakes are needed only on the other day. */
+  begins: boolean;
+  gearsLower: number;
+  lowestSlower_mps: number;
+  throttleLater_m?: number | null;
+  apexKerb?: KerbUse | null;
+  exitKerb?: KerbUse | null;
+  lost_s: number;
+}
+
+/** A lap on another day; its line one offset every step from the start line on. */
+export interface OnDay {
+  day: Day;
+  lap_s: number;
+  lost_s: number;
+  step_m: number;
+  offset_m: number[];
+  shifts: DayShift[];
 }

@@ -6,6 +6,7 @@ import type {
   CornerGears,
   KeptSheet,
   LinkSweep,
+  OnDay,
   SchoolLine,
   SetupSheet,
   SheetComparison,
@@ -179,6 +180,10 @@ export const api = {
         params: { path: { id, corner } },
         body: body(draft),
       }),
+    ),
+  days: (id: string, draft: Draft) =>
+    answer<OnDay[]>(
+      http.POST('/api/books/{id}/days', { params: { path: { id } }, body: body(draft) }),
     ),
   carOnCircuit: (id: string, draft: Draft) =>
     answer<CarOnCircuit>(

@@ -308,6 +308,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/books/{id}/days": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["days"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/books/{id}/corners/{corner}/schools": {
         parameters: {
             query?: never;
@@ -1128,6 +1144,34 @@ export interface components {
             changes?: components["schemas"]["LayoutChange"][];
             checks?: components["schemas"]["CheckLine"][];
         };
+        DayView: {
+            day?: string;
+            /** Format: double */
+            lap_s?: number;
+            /** Format: double */
+            lost_s?: number;
+            /** Format: double */
+            step_m?: number;
+            offset_m?: number[];
+            shifts?: components["schemas"]["ShiftView"][];
+        };
+        ShiftView: {
+            /** Format: int32 */
+            corner?: number;
+            /** Format: double */
+            brakeEarlier_m?: number;
+            begins?: boolean;
+            /** Format: int32 */
+            gearsLower?: number;
+            /** Format: double */
+            lowestSlower_mps?: number;
+            /** Format: double */
+            throttleLater_m?: number;
+            apexKerb?: string;
+            exitKerb?: string;
+            /** Format: double */
+            lost_s?: number;
+        };
         SchoolView: {
             school?: string;
             /** Format: double */
@@ -1231,6 +1275,7 @@ export interface components {
             /** Format: double */
             lap_s?: number;
             gears?: components["schemas"]["Result"];
+            figures?: components["schemas"]["Figures"];
             grip?: components["schemas"]["AtSpeed"][];
             dry?: components["schemas"]["Result"];
             wet?: components["schemas"]["Result"];
@@ -1251,6 +1296,32 @@ export interface components {
             lostS?: number;
             /** Format: double */
             topSpeedMps?: number;
+        };
+        Figures: {
+            /** Format: double */
+            massKg?: number;
+            /** Format: double */
+            frontWeightShare?: number;
+            /** Format: double */
+            wheelbaseM?: number;
+            /** Format: double */
+            cgHeightM?: number;
+            /** Format: double */
+            powerW?: number;
+            /** Format: double */
+            powerRpm?: number;
+            /** Format: double */
+            gripLateral?: number;
+            /** Format: double */
+            cdAM2?: number;
+            /** Format: double */
+            clAM2?: number;
+            /** Format: double */
+            wheelieG?: number;
+            /** Format: double */
+            stoppieG?: number;
+            /** Format: double */
+            leanLimitDeg?: number;
         };
         Imported: {
             /** Format: uuid */
@@ -2029,6 +2100,32 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Moved"];
+                };
+            };
+        };
+    };
+    days: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DraftBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DayView"][];
                 };
             };
         };

@@ -10,6 +10,7 @@
   import Answer from './Answer.svelte';
   import CheckNotice from './CheckNotice.svelte';
   import Lines from './Lines.svelte';
+  import DaysPanel from './DaysPanel.svelte';
   import GearsPanel from './GearsPanel.svelte';
   import LinkPanel from './LinkPanel.svelte';
   import Notes from './Notes.svelte';
@@ -104,6 +105,7 @@
         {/key}
       {:else if panels.open === 'ways'}<WaysPanel {panels} />
       {:else if panels.open === 'gears'}<GearsPanel {panels} />
+      {:else if panels.open === 'days'}<DaysPanel {panels} />
       {:else}<LinkPanel {panels} />{/if}
       {#if panels.asking}<p class="text-neutral py-2" role="status">Computing …</p>{/if}
     </div>

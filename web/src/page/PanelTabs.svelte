@@ -11,6 +11,7 @@
     ['words', 'In words'],
     ['ways', 'Ways through'],
     ['gears', 'Gears'],
+    ['days', 'Other days'],
     ...(linked ? [['link', 'The link'] as [Panel, string]] : []),
   ]);
 

@@ -1,11 +1,12 @@
-import type { CornerGears, LinkSweep, SchoolLine } from '../api/answers';
+import type { CornerGears, Day, LinkSweep, OnDay, SchoolLine } from '../api/answers';
 import { api, Failed } from '../api/client';
 import type { Problem } from '../api/types';
 import type { BookState } from '../book/book-state.svelte';
 import { DASHES, type OtherLine } from '../strip/other-lines';
+import { DAYS } from './day-words';
 import { SCHOOLS } from './words';
 
-export type Panel = 'words' | 'ways' | 'gears' | 'link';
+export type Panel = 'words' | 'ways' | 'gears' | 'link' | 'days';
 
 /** What is asked of a corner beside its words, and which other lines the strip shows. */
 export class Panels {
@@ -13,6 +14,9 @@ export class Panels {
   ways = $state.raw<SchoolLine[]>();
   gears = $state.raw<CornerGears>();
   link = $state.raw<LinkSweep>();
+  days = $state.raw<OnDay[]>();
+  /** The day whose line the strip shows beside the book's. */
+  day = $state<Day>('wet');
   /** Position of the sweep that is looked at. */
   way = $state(0);
   /** Schools that the strip shows. */
@@ -30,6 +34,7 @@ export class Panels {
   get lines(): OtherLine[] {
     if (this.open === 'ways') return this.schoolLines();
     if (this.open === 'link' && this.link) return [linkLine(this.link, this.way)];
+    if (this.open === 'days') return dayLines(this.days, this.day);
     return [];
   }
 
@@ -68,6 +73,9 @@ export class Panels {
       } else if (this.open === 'gears') {
         const gears = await api.gears(id, corner, draft);
         if (turn === this.asked) this.gears = gears;
+      } else if (this.open === 'days') {
+        const days = await api.days(id, draft);
+        if (turn === this.asked) this.days = days;
       } else {
         const link = await api.link(id, corner, draft);
         if (turn === this.asked) this.takeLink(link);
@@ -94,7 +102,7 @@ export class Panels {
   /** Nothing of another corner is left on the screen. */
   forget() {
     this.asked++;
-    this.ways = this.gears = this.link = undefined;
+    this.ways = this.gears = this.link = this.days = undefined;
     this.asking = false;
   }
 }
@@ -114,4 +122,19 @@ function linkLine(link: LinkSweep, way: number): OtherLine {
     dash: '9 4',
     strong: true,
   };
+}
+
+function dayLines(days: OnDay[] | undefined, day: Day): OtherLine[] {
+  const on = days?.find((d) => d.day === day);
+  if (!on) return [];
+  return [
+    {
+      letters: DAYS[day].letters,
+      name: DAYS[day].name,
+      from_m: 0,
+      step_m: on.step_m,
+      offset_m: on.offset_m,
+      dash: '9 4',
+    },
+  ];
 }

@@ -60,7 +60,8 @@ class AccessibilityTest {
   @CsvSource({
     "paper, Ways through, [data-ways]",
     "garage, The link, [data-way]",
-    "garage, Gears, [data-gears]"
+    "garage, Gears, [data-gears]",
+    "paper, Other days, [data-days]"
   })
   void noSeriousViolationOnAPanelOfAPage(String theme, String panel, String there) {
     browser.openBook();

@@ -79,6 +79,18 @@ class AnswersJourneyTest {
   }
 
   @Test
+  void otherDaysAreToldCornerByCorner() {
+    openCorner(4);
+    browser.press("Other days");
+    browser.seeText("[data-day=wet]", "earlier");
+    assertThat(browser.text("[data-day=wet]")).contains("slower at the lowest");
+    assertThat(browser.text("[data-day=cold-tyres]")).contains("slower");
+    assertThat(browser.count("[data-line]")).isEqualTo(1);
+    browser.key("c");
+    browser.seeText("h1", "What changed");
+  }
+
+  @Test
   void theCarShowsItsBalanceAndASheetIsUsedAndComparedAndWritten() {
     browser.openBook();
     browser.click("header a[href$='/car']");

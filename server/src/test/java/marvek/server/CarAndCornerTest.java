@@ -116,6 +116,23 @@ class CarAndCornerTest {
   }
 
   @Test
+  void otherDaysShiftEachCornerAndTheDraftsOwnDayIsLeftOut() {
+    JsonNode days = of("/days");
+    assertThat(days.findValuesAsText("day"))
+        .containsExactly("damp", "wet", "cold-tyres", "worn-tyres");
+    JsonNode wet = days.get(1);
+    assertThat(wet.path("lost_s").asDouble()).isGreaterThan(days.get(0).path("lost_s").asDouble());
+    assertThat(wet.path("shifts")).hasSize(13);
+    assertThat(wet.at("/shifts/3/brakeEarlier_m").asDouble()).isGreaterThan(5);
+    assertThat(wet.path("offset_m").size()).isGreaterThan(2000);
+    Map<String, Object> inTheWet =
+        Map.of("parent", 1, "conditions", Map.of("surface", "wet", "gripUsed", 0.92));
+    assertThat(scripts.post(path() + "/days", inTheWet).body().findValuesAsText("day"))
+        .contains("dry")
+        .doesNotContain("wet");
+  }
+
+  @Test
   void theFastestLineIsSearchedAsAJobAndThenTriedAtOnce() {
     Map<String, Object> fastest = Map.of("parent", 1, "line", "fastest");
     JsonNode started = scripts.post(path() + "/line", fastest).body();

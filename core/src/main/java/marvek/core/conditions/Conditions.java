@@ -188,4 +188,20 @@ public record Conditions(
         humidityPct,
         at);
   }
+
+  public Conditions withTyres(TyreState other) {
+    return new Conditions(
+        surface,
+        other,
+        gripUsed,
+        fuelKg,
+        pedalChangeS,
+        brakeBuildUpS,
+        airTemperatureC,
+        pressureHpa,
+        windSpeedMps,
+        windFromDeg,
+        humidityPct,
+        at);
+  }
 }

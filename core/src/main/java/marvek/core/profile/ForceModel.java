@@ -15,9 +15,6 @@ import marvek.core.vehicle.Vehicle;
  * Dynamics</i>, ch. 2 and 3, and Wong, <i>Theory of Ground Vehicles</i>, ch. 3 (from memory).
  */
 public final class ForceModel {
-  /** Load sensitivity never takes more than nine tenths of the grip. */
-  private static final double LEAST_LOAD_FACTOR = 0.1;
-
   /** More than this above what cornering takes is not told apart. */
   private static final double MOST_NEEDED = 2;
 
@@ -196,7 +193,8 @@ public final class ForceModel {
   private double loadFactor(double normal) {
     return sensitivity == 0
         ? 1
-        : Math.max(LEAST_LOAD_FACTOR, 1 - sensitivity * (normal / referenceLoad - 1));
+        : Math.max(
+            CorneringLimit.LEAST_LOAD_FACTOR, 1 - sensitivity * (normal / referenceLoad - 1));
   }
 
   /** Longitudinal friction that cornering leaves: the friction ellipse of each tyre. */
@@ -389,65 +387,15 @@ public final class ForceModel {
   public double limitW(int i) {
     double lift = normalPerW[i] + halfRhoClA;
     double liftW = lift < 0 ? -weightNormal[i] / lift : Double.POSITIVE_INFINITY;
-    double limit = sensitivity > 0 ? loadSensitiveLimitW(i) : lateralLimitW(i, 1);
-    return Math.min(limit, liftW);
+    CorneringLimit limit =
+        new CorneringLimit(muY * grip[i], weightNormal[i], lift, lateralPerW[i], weightAcross[i]);
+    return Math.min(
+        sensitivity > 0 ? limit.loadSensitiveW(sensitivity, referenceLoad) : limit.w(1), liftW);
   }
 
   /** Whether a crest would lift the car at a speed that cornering alone would allow. */
   public boolean crestLimited(int i) {
     double lift = normalPerW[i] + halfRhoClA;
     return lift < 0 && lateralUse(i, 0.98 * -weightNormal[i] / lift) < 1;
-  }
-
-  /** |w·c − b| ≤ μ(N0 + w·n) is linear in w: the smallest upper bound of the two signs. */
-  private double lateralLimitW(int i, double loadFactor) {
-    double mu = muY * grip[i] * loadFactor;
-    double normal0 = weightNormal[i];
-    double normal1 = normalPerW[i] + halfRhoClA;
-    double limit = Double.POSITIVE_INFINITY;
-    double left = lateralPerW[i] - mu * normal1;
-    if (left > 0) {
-      limit = Math.max(0, (mu * normal0 + weightAcross[i]) / left);
-    }
-    double right = -lateralPerW[i] - mu * normal1;
-    if (right > 0) {
-      limit = Math.min(limit, Math.max(0, (mu * normal0 - weightAcross[i]) / right));
-    }
-    return limit;
-  }
-
-  /**
-   * With load sensitivity the grip is μ((1 + k)N − kN²/N_ref), so that the bound is the smallest
-   * positive root of a quadratic in w for each sign of the demand.
-   */
-  private double loadSensitiveLimitW(int i) {
-    double mu = muY * grip[i];
-    double gain = mu * (1 + sensitivity);
-    double loss = mu * sensitivity / referenceLoad;
-    double normal0 = weightNormal[i];
-    double normal1 = normalPerW[i] + halfRhoClA;
-    double limit = Double.POSITIVE_INFINITY;
-    for (int sign = -1; sign <= 1; sign += 2) {
-      double a = loss * normal1 * normal1;
-      double b = sign * lateralPerW[i] - gain * normal1 + 2 * loss * normal0 * normal1;
-      double c = -sign * weightAcross[i] - gain * normal0 + loss * normal0 * normal0;
-      limit = Math.min(limit, smallestPositiveRoot(a, b, c));
-    }
-    boolean atFloor =
-        limit < Double.POSITIVE_INFINITY
-            && loadFactor(normal0 + limit * normal1) <= LEAST_LOAD_FACTOR;
-    return atFloor ? lateralLimitW(i, LEAST_LOAD_FACTOR) : limit;
-  }
-
-  /** Of a·w² + b·w + c, negative at 0; infinite where it stays negative. */
-  private static double smallestPositiveRoot(double a, double b, double c) {
-    double discriminant = b * b - 4 * a * c;
-    if (discriminant < 0 || a == 0 && b <= 0) {
-      return Double.POSITIVE_INFINITY;
-    }
-    // The form without cancellation for the root nearest to zero.
-    double root =
-        b >= 0 ? -2 * c / (b + Math.sqrt(discriminant)) : (-b + Math.sqrt(discriminant)) / (2 * a);
-    return root > 0 ? root : 0;
   }
 }

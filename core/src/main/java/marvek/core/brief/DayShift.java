@@ -1,0 +1,67 @@
+package marvek.core.brief;
+
+import java.util.ArrayList;
+import java.util.List;
+import marvek.core.circuit.Kerb;
+import marvek.core.circuit.Road;
+import marvek.core.page.CornerPage;
+import marvek.core.page.Reference;
+
+/**
+ * What another day does to one corner, model against model: the driver's own values stand on top of
+ * both and are left aside.
+ *
+ * @param brakeEarlierM how much earlier the driver acts; null unless both brake
+ * @param begins whether the brakes are needed only on the other day
+ * @param gearsLower gears lower in the corner; negative where it is a higher one
+ * @param lowestSlowerMps how much slower the slowest place is
+ * @param throttleLaterM how much later the throttle is picked up; null unless both do
+ * @param apexKerb use of the kerb at the apex where it is another one, else null
+ * @param exitKerb the same at the exit
+ * @param lostS time lost over the corner and the straight after it
+ */
+public record DayShift(
+    int corner,
+    Double brakeEarlierM,
+    boolean begins,
+    int gearsLower,
+    double lowestSlowerMps,
+    Double throttleLaterM,
+    Kerb.Use apexKerb,
+    Kerb.Use exitKerb,
+    double lostS) {
+
+  /** The shift of each corner from a reference's model to that of another day. */
+  public static List<DayShift> between(Reference base, Reference other) {
+    List<DayShift> shifts = new ArrayList<>();
+    for (int p = 0; p < base.modelPages().size(); p++) {
+      CornerPage before = base.modelPages().get(p);
+      CornerPage after = other.modelPages().get(p);
+      shifts.add(of(base.path().road(), before, after));
+    }
+    return shifts;
+  }
+
+  private static DayShift of(Road road, CornerPage before, CornerPage after) {
+    Double brake = before.brake().atM();
+    Double brakeThen = after.brake().atM();
+    Double throttle = before.throttle().firstM();
+    Double throttleThen = after.throttle().firstM();
+    return new DayShift(
+        before.corner(),
+        brake == null || brakeThen == null ? null : road.offsetBetween(brakeThen, brake),
+        brake == null && brakeThen != null,
+        before.gears().corner() - after.gears().corner(),
+        before.lowestSpeedMps() - after.lowestSpeedMps(),
+        throttle == null || throttleThen == null
+            ? null
+            : road.offsetBetween(throttle, throttleThen),
+        other(before.kerbs().apex(), after.kerbs().apex()),
+        other(before.kerbs().exit(), after.kerbs().exit()),
+        after.timeS() - before.timeS());
+  }
+
+  private static Kerb.Use other(Kerb.Use before, Kerb.Use after) {
+    return before == after ? null : after;
+  }
+}
