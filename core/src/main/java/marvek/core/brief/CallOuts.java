@@ -1,0 +1,181 @@
+package marvek.core.brief;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import marvek.core.Require;
+import marvek.core.brief.CallOut.Piece;
+import marvek.core.brief.CallOut.Wish;
+import marvek.core.circuit.Kerb;
+import marvek.core.circuit.Road;
+import marvek.core.circuit.Side;
+import marvek.core.page.CornerPage;
+import marvek.core.page.MarkReference;
+import marvek.core.profile.Lap;
+
+/**
+ * The lap as spoken words: what a voice at the driver's ear says, in time to be of use. Each call
+ * ends at least {@value #BEFORE_S} s before its point, at {@value #WORDS_PER_S} words a second; no
+ * two are said at once; where there is no room, first the least important words go, then the least
+ * important calls.
+ */
+public final class CallOuts {
+  /** A call ends at least so long before its point. */
+  public static final double BEFORE_S = 1.5;
+
+  /** Pace of clear speech. */
+  public static final double WORDS_PER_S = 2.5;
+
+  /** Between two calls the voice takes breath. */
+  private static final double BREATH_S = 0.2;
+
+  /** A call may come so much earlier than it has to, where another one stands in its way. */
+  private static final double EARLIEST_S = 3.5;
+
+  private static final double STEP_S = 0.1;
+
+  /** Points nearer to a mark than this are at it. */
+  private static final double AT_THE_MARK_M = 2.5;
+
+  private final Lap lap;
+  private final Road road;
+  private final double pace;
+  private final double lapS;
+  private final List<CallOut> placed = new ArrayList<>();
+
+  private CallOuts(Lap lap, double pace) {
+    this.lap = lap;
+    this.road = lap.path().road();
+    this.pace = pace;
+    this.lapS = lap.timeS() / pace;
+  }
+
+  /**
+   * The calls of a lap in the order they are said.
+   *
+   * @param pace share of the lap's speed that is driven, 0.3 to 1; 0.7 to 0.8 when an instructor
+   *     leads (common practice)
+   */
+  public static List<CallOut> of(Lap lap, List<CornerPage> pages, double pace) {
+    Require.within("pace", pace, 0.3, 1);
+    CallOuts worker = new CallOuts(lap, pace);
+    List<Wish> wishes = new ArrayList<>();
+    for (CornerPage page : pages) {
+      wishes.add(worker.approach(page));
+      worker.exit(page).ifPresent(wishes::add);
+    }
+    wishes.sort(Comparator.comparingInt(Wish::importance));
+    wishes.forEach(worker::place);
+    worker.placed.sort(Comparator.comparingDouble(CallOut::fromS));
+    return List.copyOf(worker.placed);
+  }
+
+  private double secondsAt(double stationM) {
+    return lap.timeAt(road.indexOf(stationM)) / pace;
+  }
+
+  /** What to do for a corner, before its first point. */
+  private Wish approach(CornerPage page) {
+    List<Piece> pieces = new ArrayList<>();
+    if (!page.name().isBlank()) {
+      pieces.add(new Piece(page.name() + ".", 4));
+    }
+    boolean brakes = page.brake().atM() != null;
+    double pointM = brakes ? page.brake().atM() : page.turnIn().atM();
+    if (brakes) {
+      String mark = mark(page.brake().target());
+      pieces.add(new Piece(mark.isEmpty() ? "Brake." : "Brake", 0));
+      if (!mark.isEmpty()) {
+        pieces.add(new Piece(mark + ".", 1));
+      }
+    } else {
+      boolean flat = page.brake().style() == CornerPage.BrakeStyle.NONE;
+      pieces.add(new Piece(flat ? "Flat." : "Lift.", 0));
+    }
+    if (page.gears().corner() != page.gears().approach()) {
+      pieces.add(new Piece(gear(page.gears().corner()) + " gear.", 2));
+    }
+    pieces.add(new Piece(page.direction() == Side.LEFT ? "Left." : "Right.", 3));
+    return new Wish(page.corner(), brakes ? 0 : 1, pointM, secondsAt(pointM), pieces);
+  }
+
+  private static String mark(MarkReference target) {
+    if (target == null) {
+      return "";
+    }
+    if (target.own() != null) {
+      return target.own();
+    }
+    if (target.weak()) {
+      return target.text();
+    }
+    if (Math.abs(target.offsetM()) < AT_THE_MARK_M) {
+      return "at the " + target.mark();
+    }
+    String side = target.offsetM() > 0 ? "past" : "before";
+    return String.format(
+        Locale.ROOT, "%.0f %s the %s", Math.abs(target.offsetM()), side, target.mark());
+  }
+
+  private static final List<String> ORDINALS =
+      List.of("First", "Second", "Third", "Fourth", "Fifth", "Sixth", "Seventh", "Eighth");
+
+  private static String gear(int number) {
+    return number <= ORDINALS.size() ? ORDINALS.get(number - 1) : "Gear " + number;
+  }
+
+  /** What matters in the corner itself, before its apex; empty where nothing does. */
+  private Optional<Wish> exit(CornerPage page) {
+    List<Piece> pieces = new ArrayList<>();
+    if (page.apexes().size() > 1) {
+      pieces.add(new Piece("Two apexes.", 1));
+    } else if (page.apexes().get(0).kind() == CornerPage.ApexKind.LATE) {
+      pieces.add(new Piece("Late apex.", 1));
+    }
+    if (page.limits() != null && page.limits().exit().kerb() != null) {
+      boolean used = page.kerbs().exit() != Kerb.Use.NONE;
+      pieces.add(new Piece(used ? "Use the exit kerb." : "Leave the exit kerb.", 2));
+    }
+    if (pieces.isEmpty()) {
+      return Optional.empty();
+    }
+    double pointM = page.apexes().get(0).atM();
+    return Optional.of(new Wish(page.corner(), 2, pointM, secondsAt(pointM), pieces));
+  }
+
+  /** Seconds that words take. */
+  static double secondsOf(String words) {
+    return words.strip().split("\\s+").length / WORDS_PER_S;
+  }
+
+  /** As late as it may, with as many words as there is room for; not at all where there is none. */
+  private void place(Wish wish) {
+    for (int least : wish.steps()) {
+      String words = wish.words(least);
+      double length = secondsOf(words);
+      for (double early = 0; early <= EARLIEST_S; early += STEP_S) {
+        double to = wish.pointS() - BEFORE_S - early;
+        double from = to - length;
+        if (road.closed() || from >= 0) {
+          CallOut call = new CallOut(wish.corner(), from, to, wish.pointM(), wish.pointS(), words);
+          if (placed.stream().noneMatch(other -> collide(call, other))) {
+            placed.add(call);
+            return;
+          }
+        }
+      }
+    }
+  }
+
+  /** Whether two calls are said at once, also across the start line of a closed lap. */
+  private boolean collide(CallOut a, CallOut b) {
+    for (double shift : road.closed() ? new double[] {-lapS, 0, lapS} : new double[] {0}) {
+      if (a.fromS() + shift < b.toS() + BREATH_S && b.fromS() < a.toS() + shift + BREATH_S) {
+        return true;
+      }
+    }
+    return false;
+  }
+}

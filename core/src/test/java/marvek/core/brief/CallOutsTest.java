@@ -1,0 +1,79 @@
+package marvek.core.brief;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import marvek.core.InvalidValueException;
+import marvek.core.TestRoads;
+import marvek.core.TestVehicles;
+import marvek.core.circuit.Circuit;
+import marvek.core.conditions.Conditions;
+import marvek.core.page.LineChoice;
+import marvek.core.page.Reference;
+import marvek.core.vehicle.Vehicle;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class CallOutsTest {
+  private static final Circuit VARIED = Circuit.bare("varied", TestRoads.varied(5));
+
+  private static Reference reference(Vehicle vehicle) {
+    Reference.Basis basis = Reference.basis(VARIED, vehicle, Conditions.DEFAULT, LineChoice.SMOOTH);
+    return Reference.on(basis, Conditions.DEFAULT, List.of());
+  }
+
+  private static List<CallOut> calls(Vehicle vehicle, double pace) {
+    Reference reference = reference(vehicle);
+    return CallOuts.of(reference.lap(), reference.pages(), pace);
+  }
+
+  @ParameterizedTest
+  @ValueSource(doubles = {0.5, 0.7, 0.8, 1})
+  void noTwoAreSaidAtOnceAndEachEndsInTime(double pace) {
+    for (Vehicle vehicle : List.of(TestVehicles.clubCar(), TestVehicles.motorcycle())) {
+      Reference reference = reference(vehicle);
+      List<CallOut> calls = CallOuts.of(reference.lap(), reference.pages(), pace);
+      double lapS = reference.lap().timeS() / pace;
+      assertThat(calls).hasSizeGreaterThan(5);
+      for (int k = 0; k < calls.size(); k++) {
+        CallOut call = calls.get(k);
+        CallOut next = calls.get((k + 1) % calls.size());
+        double gap = next.fromS() - call.toS() + (k + 1 == calls.size() ? lapS : 0);
+        assertThat(gap).as("%s then %s", call, next).isGreaterThanOrEqualTo(0.19);
+        assertThat(call.pointS() - call.toS()).isGreaterThanOrEqualTo(1.5 - 1e-9);
+        double words = call.words().split(" ").length / 2.5;
+        assertThat(call.toS() - call.fromS()).isCloseTo(words, within(1e-9));
+      }
+    }
+  }
+
+  @Test
+  void slowerThereIsRoomForMore() {
+    int fast = words(calls(TestVehicles.clubCar(), 1));
+    int led = words(calls(TestVehicles.clubCar(), 0.7));
+    assertThat(led).isGreaterThanOrEqualTo(fast);
+  }
+
+  private static int words(List<CallOut> calls) {
+    return calls.stream().mapToInt(c -> c.words().split(" ").length).sum();
+  }
+
+  /** The points that matter most come before the others: every braking corner is called. */
+  @Test
+  void everyBrakingCornerIsCalledWhereThereIsTime() {
+    Reference reference = reference(TestVehicles.clubCar());
+    List<CallOut> calls = CallOuts.of(reference.lap(), reference.pages(), 0.7);
+    long braking = reference.pages().stream().filter(p -> p.brake().atM() != null).count();
+    assertThat(calls.stream().filter(c -> c.words().contains("Brake")).count()).isEqualTo(braking);
+  }
+
+  @Test
+  void aPaceThatIsNoneIsRefused() {
+    assertThatThrownBy(() -> calls(TestVehicles.clubCar(), 0))
+        .isInstanceOf(InvalidValueException.class)
+        .hasMessageContaining("pace");
+  }
+}
