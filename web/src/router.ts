@@ -6,6 +6,7 @@ import BookShell from './book/BookShell.svelte';
 import BookScreen from './book/BookScreen.svelte';
 import CompareScreen from './book/CompareScreen.svelte';
 import BesideScreen from './book/BesideScreen.svelte';
+import SpokenScreen from './brief/SpokenScreen.svelte';
 import CarScreen from './car/CarScreen.svelte';
 import PageScreen from './page/PageScreen.svelte';
 import FirstScreen from './shelf/FirstScreen.svelte';
@@ -24,6 +25,7 @@ export const { p, navigate, route } = createRouter({
     '/corner/:number': PageScreen,
     '/compare': CompareScreen,
     '/car': CarScreen,
+    '/calls': SpokenScreen,
     '/beside/:other': BesideScreen,
     layout: BookShell,
   },

@@ -241,3 +241,18 @@ export interface OnDay {
   offset_m: number[];
   shifts: DayShift[];
 }
+
+/** One thing that is said on the lap; times in seconds of the lap, before 0 on the lap before. */
+export interface Call {
+  corner: number;
+  from_s: number;
+  to_s: number;
+  point_m: number;
+  point_s: number;
+  words: string;
+}
+
+export interface SpokenLap {
+  lap_s: number;
+  calls: Call[];
+}

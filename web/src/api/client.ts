@@ -10,6 +10,7 @@ import type {
   SchoolLine,
   SetupSheet,
   SheetComparison,
+  SpokenLap,
 } from './answers';
 import type { Conditions, LineChoice, OwnValues, Problem, Revision, View } from './types';
 import type {
@@ -184,6 +185,13 @@ export const api = {
   days: (id: string, draft: Draft) =>
     answer<OnDay[]>(
       http.POST('/api/books/{id}/days', { params: { path: { id } }, body: body(draft) }),
+    ),
+  spoken: (id: string, draft: Draft, pace: number) =>
+    answer<SpokenLap>(
+      http.POST('/api/books/{id}/calls', {
+        params: { path: { id } },
+        body: body({ ...draft, pace }),
+      }),
     ),
   carOnCircuit: (id: string, draft: Draft) =>
     answer<CarOnCircuit>(

@@ -404,6 +404,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/books/{id}/calls": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calls"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/books/import": {
         parameters: {
             query?: never;
@@ -700,6 +716,38 @@ export interface paths {
             cookie?: never;
         };
         get: operations["card"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/revisions/{number}/calls.vtt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["webVtt"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/revisions/{number}/calls.txt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["text"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1322,6 +1370,32 @@ export interface components {
             stoppieG?: number;
             /** Format: double */
             leanLimitDeg?: number;
+        };
+        CallsBody: {
+            /** Format: double */
+            pace?: number;
+            conditions?: components["schemas"]["JsonNode"];
+            line?: string;
+            ownValues?: components["schemas"]["JsonNode"];
+            setup?: components["schemas"]["JsonNode"];
+        };
+        CallView: {
+            /** Format: int32 */
+            corner?: number;
+            /** Format: double */
+            from_s?: number;
+            /** Format: double */
+            to_s?: number;
+            /** Format: double */
+            point_m?: number;
+            /** Format: double */
+            point_s?: number;
+            words?: string;
+        };
+        CallsView: {
+            /** Format: double */
+            lap_s?: number;
+            calls?: components["schemas"]["CallView"][];
         };
         Imported: {
             /** Format: uuid */
@@ -2260,6 +2334,32 @@ export interface operations {
             };
         };
     };
+    calls: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CallsBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CallsView"];
+                };
+            };
+        };
+    };
     importFile_2: {
         parameters: {
             query?: never;
@@ -2703,6 +2803,56 @@ export interface operations {
                 };
                 content: {
                     "application/pdf": string;
+                };
+            };
+        };
+    };
+    webVtt: {
+        parameters: {
+            query?: {
+                pace?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    text: {
+        parameters: {
+            query?: {
+                pace?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
                 };
             };
         };

@@ -45,6 +45,7 @@
     b: () => navigate('/books/:id', { params: { id: book.id } }),
     c: () => navigate('/books/:id/compare', { params: { id: book.id } }),
     v: () => navigate('/books/:id/car', { params: { id: book.id } }),
+    o: () => navigate('/books/:id/calls', { params: { id: book.id } }),
     p: () => window.open(cardUrl, '_blank'),
     t: () => preferences.toggleTheme(),
     '?': () => (keysShown = true),
@@ -121,6 +122,11 @@
               download>Action points, GPX</a
             >
           </li>
+          <li>
+            <a class="btn btn-ghost w-full justify-start" href="/books/{book.id}/calls"
+              >The lap spoken, call-outs</a
+            >
+          </li>
         </ul>
       </details>
     {/if}
@@ -141,7 +147,7 @@
     <Tabs
       id={book.id}
       pages={book.view.revision.pages}
-      current={/\/(compare|car|beside\/.*)$/.test(route.pathname) ? -1 : number}
+      current={/\/(compare|car|calls|beside\/.*)$/.test(route.pathname) ? -1 : number}
     />
   </div>
   <DraftBar bind:keeping />

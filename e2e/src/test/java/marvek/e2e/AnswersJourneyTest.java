@@ -91,6 +91,19 @@ class AnswersJourneyTest {
   }
 
   @Test
+  void theLapIsSpokenAndPlayedAtAPace() {
+    browser.openBook();
+    browser.key("o");
+    browser.seeText("[data-calls]", "Brake at the 150 board");
+    assertThat(browser.text("main")).contains("1:54");
+    browser.choose("[data-pace]", "0.8");
+    browser.seeText("main", "2:22");
+    browser.press("Play the lap");
+    browser.press("Stop");
+    browser.see("[data-calls]");
+  }
+
+  @Test
   void theCarShowsItsBalanceAndASheetIsUsedAndComparedAndWritten() {
     browser.openBook();
     browser.click("header a[href$='/car']");

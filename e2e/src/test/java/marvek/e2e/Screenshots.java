@@ -62,6 +62,11 @@ class Screenshots {
     browser.press("The link");
     browser.see("[data-way]");
     save(browser.picture(), "link");
+    browser.open(book + "/corner/4");
+    browser.press("Other days");
+    browser.see("[data-days]");
+    save(browser.picture(), "days");
+    take(browser, book + "/calls", "[data-calls]", "spoken");
     take(browser, book + "/car", "[data-zones]", "car");
     browser.open(book + "/compare");
     browser.chooseWords("[data-beside]", "Harrowfen Park, Kestrel Litre");

@@ -23,6 +23,7 @@ class InterfacePages {
     "/books/{id}/corner/{number}",
     "/books/{id}/compare",
     "/books/{id}/car",
+    "/books/{id}/calls",
     "/books/{id}/beside/{other}",
     "/circuits",
     "/circuits/new",

@@ -133,6 +133,22 @@ class CarAndCornerTest {
   }
 
   @Test
+  void theLapIsSpokenOnTheScreenAndAsFiles() {
+    JsonNode said = scripts.post(path() + "/calls", Map.of("pace", 0.75)).body();
+    assertThat(said.path("calls").size()).isGreaterThan(10);
+    assertThat(said.path("lap_s").asDouble()).isGreaterThan(130);
+    assertThat(said.toString()).contains("150 board");
+    String vtt =
+        new String(
+            scripts.download(path() + "/revisions/1/calls.vtt?pace=0.75"), StandardCharsets.UTF_8);
+    assertThat(vtt).startsWith("WEBVTT\n\n00:").contains(" --> ").contains("Brake");
+    String text =
+        new String(scripts.download(path() + "/revisions/1/calls.txt"), StandardCharsets.UTF_8);
+    assertThat(text).contains(" s  corner 1: ");
+    assertThat(scripts.post(path() + "/calls", Map.of("pace", 4)).status().value()).isEqualTo(422);
+  }
+
+  @Test
   void theFastestLineIsSearchedAsAJobAndThenTriedAtOnce() {
     Map<String, Object> fastest = Map.of("parent", 1, "line", "fastest");
     JsonNode started = scripts.post(path() + "/line", fastest).body();

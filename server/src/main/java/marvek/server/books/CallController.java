@@ -1,0 +1,86 @@
+package marvek.server.books;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.UUID;
+import marvek.core.brief.CallOut;
+import marvek.core.brief.CallOuts;
+import marvek.core.page.Reference;
+import marvek.formats.CallOutFiles;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The lap as spoken words: to play, and as files. */
+@RestController
+class CallController {
+  private final Books books;
+
+  CallController(Books books) {
+    this.books = books;
+  }
+
+  record CallsBody(
+      Double pace, JsonNode conditions, String line, JsonNode ownValues, JsonNode setup) {}
+
+  /** A call, its times in seconds of the lap at the pace asked for. */
+  record CallView(
+      int corner, double from_s, double to_s, double point_m, double point_s, String words) {}
+
+  record CallsView(double lap_s, List<CallView> calls) {}
+
+  @PostMapping("/api/books/{id}/calls")
+  CallsView calls(@PathVariable UUID id, @RequestBody CallsBody body) {
+    double pace = body.pace() == null ? 1 : body.pace();
+    Draft draft = Draft.read(body.conditions(), body.line(), body.ownValues(), body.setup());
+    Reference reference = Reference.on(books.basis(id, draft), draft.conditions(), draft.own());
+    List<CallView> calls =
+        CallOuts.of(reference.lap(), reference.pages(), pace).stream()
+            .map(
+                c ->
+                    new CallView(c.corner(), c.fromS(), c.toS(), c.pointM(), c.pointS(), c.words()))
+            .toList();
+    return new CallsView(reference.lap().timeS() / pace, calls);
+  }
+
+  @GetMapping("/api/books/{id}/revisions/{number}/calls.vtt")
+  ResponseEntity<byte[]> webVtt(
+      @PathVariable UUID id,
+      @PathVariable int number,
+      @RequestParam(defaultValue = "1") double pace) {
+    Reference reference = books.recompute(id, number).reference();
+    String file = CallOutFiles.webVtt(called(reference, pace), reference.lap().timeS() / pace);
+    return file(file, "calls.vtt", MediaType.valueOf("text/vtt;charset=UTF-8"));
+  }
+
+  @GetMapping("/api/books/{id}/revisions/{number}/calls.txt")
+  ResponseEntity<byte[]> text(
+      @PathVariable UUID id,
+      @PathVariable int number,
+      @RequestParam(defaultValue = "1") double pace) {
+    Reference reference = books.recompute(id, number).reference();
+    String file = CallOutFiles.text(called(reference, pace), reference.lap().timeS() / pace);
+    return file(file, "calls.txt", MediaType.valueOf("text/plain;charset=UTF-8"));
+  }
+
+  private static List<CallOut> called(Reference reference, double pace) {
+    return CallOuts.of(reference.lap(), reference.pages(), pace);
+  }
+
+  private static ResponseEntity<byte[]> file(String text, String name, MediaType type) {
+    return ResponseEntity.ok()
+        .contentType(type)
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION,
+            ContentDisposition.attachment().filename(name).build().toString())
+        .body(text.getBytes(StandardCharsets.UTF_8));
+  }
+}

@@ -1,0 +1,137 @@
+<script lang="ts">
+  import { onDestroy, untrack } from 'svelte';
+  import type { SpokenLap } from '../api/answers';
+  import { api, Failed } from '../api/client';
+  import type { Problem as ProblemType } from '../api/types';
+  import { useBook } from '../book/book-state.svelte';
+  import Problem from '../ui/Problem.svelte';
+  import { lapTime } from '../units/format';
+  import { due, inLapOrder, lastBegun } from './spoken';
+
+  const book = useBook();
+  let pace = $state(1);
+  let spoken = $state.raw<SpokenLap>();
+  let problem = $state<ProblemType>();
+  /** Time of the lap that is played [s]; undefined while nothing is. */
+  let now = $state<number>();
+  let asked = 0;
+  const calls = $derived(spoken ? inLapOrder(spoken.calls, spoken.lap_s) : []);
+  const current = $derived(now === undefined ? -1 : lastBegun(calls, now));
+  const names = $derived(
+    new Map(book.view!.revision.pages.map((p) => [p.corner, `${p.corner} ${p.name}`])),
+  );
+  const voice = typeof speechSynthesis !== 'undefined';
+
+  $effect(() => {
+    void [book.history, pace];
+    const turn = ++asked;
+    untrack(stop);
+    api.spoken(book.id, book.draft(), pace).then(
+      (answer) => turn === asked && (spoken = answer),
+      (e) => turn === asked && (problem = (e as Failed).problem),
+    );
+  });
+
+  let frame = 0;
+  function play(from: number) {
+    stop();
+    const begun = performance.now() - 1000 * from;
+    now = from;
+    const tick = () => {
+      const next = (performance.now() - begun) / 1000;
+      for (const call of due(calls, now!, next)) say(call.words);
+      now = next;
+      if (next > spoken!.lap_s) stop();
+      else frame = requestAnimationFrame(tick);
+    };
+    frame = requestAnimationFrame(tick);
+  }
+
+  function say(words: string) {
+    if (!voice) return;
+    const speech = new SpeechSynthesisUtterance(words);
+    speech.lang = 'en';
+    speech.rate = 1.1;
+    speechSynthesis.speak(speech);
+  }
+
+  function stop() {
+    cancelAnimationFrame(frame);
+    if (voice) speechSynthesis.cancel();
+    now = undefined;
+  }
+  onDestroy(stop);
+
+  const file = (kind: string) =>
+    `/api/books/${book.id}/revisions/${book.base!.revision.number}/calls.${kind}?pace=${pace}`;
+  const at = (seconds: number) => `${(100 * seconds) / (spoken?.lap_s ?? 1)}%`;
+</script>
+
+<svelte:head><title>The lap spoken · {book.book!.name} · Marvek</title></svelte:head>
+<div class="max-w-5xl pb-20">
+  <div class="flex flex-wrap items-center gap-3">
+    <h1 class="grow text-3xl font-bold">The lap spoken</h1>
+    <label class="figures flex items-center gap-2 text-lg">
+      pace
+      <select class="select h-10 w-44" bind:value={pace} data-pace>
+        <option value={1}>100 %</option>
+        <option value={0.9}>90 %</option>
+        <option value={0.8}>80 %, led</option>
+        <option value={0.7}>70 %, led</option>
+      </select>
+    </label>
+    {#if now === undefined}
+      <button class="btn btn-primary" disabled={!spoken} onclick={() => play(0)}
+        >Play the lap</button
+      >
+    {:else}
+      <button class="btn btn-primary" onclick={stop}>Stop</button>
+    {/if}
+    <a class="btn btn-ghost" href={file('vtt')} download>WebVTT</a>
+    <a class="btn btn-ghost" href={file('txt')} download>Text for the radio</a>
+  </div>
+  {#if problem}<Problem {problem} onclose={() => (problem = undefined)} />{/if}
+  {#if spoken}
+    <p class="figures pt-1 text-lg" aria-live="off">
+      {now === undefined ? '' : `${lapTime(now)} of `}{lapTime(spoken.lap_s)} · {calls.length} calls
+    </p>
+    <div class="bg-base-200 relative my-2 h-10 rounded" aria-hidden="true">
+      {#each calls as call, i (i)}
+        <span
+          class={['absolute top-2 h-6', i === current ? 'bg-info' : 'bg-base-content']}
+          style:left={at(call.begins)}
+          style:width={at(call.to_s - call.from_s)}
+        ></span>
+      {/each}
+      {#if now !== undefined}
+        <span class="bg-info absolute top-0 h-10 w-0.5" style:left={at(now)}></span>
+      {/if}
+    </div>
+    <ol data-calls>
+      {#each calls as call, i (i)}
+        <li
+          class={[
+            'border-base-300 flex min-h-10 items-center gap-4 border-b',
+            i === current && 'bg-base-200 font-semibold',
+          ]}
+        >
+          <button
+            class="figures link w-16 min-h-10 text-right"
+            title="Play from here"
+            onclick={() => play(Math.max(0, call.begins - 0.5))}
+            >{lapTime(call.begins).slice(0, -2)}</button
+          >
+          <span class="text-neutral figures w-40 shrink-0">{names.get(call.corner)}</span>
+          <span>{call.words}</span>
+        </li>
+      {/each}
+    </ol>
+    <p class="text-neutral pt-2 leading-snug">
+      Each call ends at least 1.5 s before its point, at 2.5 words a second, never two at once;
+      where time is short the least important words go first. {voice
+        ? 'Spoken where the browser has a voice.'
+        : 'This browser has no voice: the calls are shown.'} On closed courses only, and where radio is
+      allowed; an instructor's own voice comes first.
+    </p>
+  {:else if !problem}<p class="p-4" role="status">Computing the calls …</p>{/if}
+</div>
