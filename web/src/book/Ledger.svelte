@@ -104,7 +104,12 @@
         <td class="leading-tight"
           >{drive(page)} {@render own(page, ['throttle.first_m', 'throttle.full_m'])}</td
         >
-        <td class="text-right">{page.time_s.toFixed(2)}</td>
+        <td class="text-right leading-tight">
+          {page.time_s.toFixed(2)}
+          {#if page.driven?.made === false}<span
+              class="text-error block text-sm font-semibold whitespace-nowrap">▲ not made</span
+            >{/if}
+        </td>
         <td class="text-right" data-stake>
           <span class="flex items-center justify-end gap-1.5">
             <span

@@ -1,6 +1,6 @@
 import { getContext, setContext } from 'svelte';
 import type { SetupSheet } from '../api/answers';
-import { api, Failed, type BookView } from '../api/client';
+import { api, Failed, type BookView, type Draft } from '../api/client';
 import { waitForJob, type Waiting } from '../api/jobs';
 import type { Conditions, LineChoice, OwnField, Problem, Revision, View } from '../api/types';
 import type { CheckLine } from '../circuit/types';
@@ -117,12 +117,19 @@ export class BookState {
     const next = change(this.history!, { ...this.history!.now, line });
     this.problem = undefined;
     try {
-      const started = await api.searchLine(this.id, { ...this.draft(), line });
-      const found =
-        started.id ?? (await waitForJob(started.job!, (waiting) => (this.searching = waiting)));
-      if (found) this.apply(next);
+      if (await this.found({ ...this.draft(), line })) this.apply(next);
     } catch (e) {
       this.fail(e);
+    }
+  }
+
+  /** Waits for the search of a draft's line; answers false if it was stopped. */
+  private async found(draft: Draft): Promise<boolean> {
+    try {
+      const started = await api.searchLine(this.id, draft);
+      if (started.id) return true;
+      const id = await waitForJob(started.job!, (waiting) => (this.searching = waiting));
+      return id !== undefined;
     } finally {
       this.searching = undefined;
     }
@@ -171,7 +178,14 @@ export class BookState {
     }
     this.computing = true;
     try {
-      const view = await api.tryOut(this.id, this.draft());
+      const draft = this.draft();
+      // The fastest line follows the day: its search is shown and can be stopped.
+      if (draft.line === 'fastest' && !(await this.found(draft))) {
+        if (turn === this.asked) this.history = undo(this.history!);
+        return;
+      }
+      if (turn !== this.asked) return;
+      const view = await api.tryOut(this.id, draft);
       if (turn === this.asked) this.view = view;
     } catch (e) {
       if (turn === this.asked) this.refuse(e);

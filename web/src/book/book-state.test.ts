@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import type { View } from '../api/types';
+import type { Conditions, View } from '../api/types';
 
 const tried: ((view: View) => void)[] = [];
 
@@ -141,6 +141,22 @@ describe('an open book', () => {
     expect(book.changes).toBe(1);
     book.undo();
     expect(book.history!.now.line).toBe('smooth');
+  });
+
+  it('searches the fastest line again for another day, and gives the day back if that is stopped', async () => {
+    const book = await opened();
+    await book.setLine('fastest');
+    await settled();
+    tried[0](lap(99));
+    await settled();
+    server.search = { job: 'j' };
+    server.jobs = [{ status: 'CANCELLED', progress: 0.2 }];
+    book.setConditions({ surface: 'damp' } as Conditions);
+    await settled();
+    expect(book.history!.now).toMatchObject({ line: 'fastest', conditions: {} });
+    expect(book.history!.now.conditions.surface).toBeUndefined();
+    expect(book.view!.revision.lap.time_s).toBe(99);
+    expect(book.computing).toBe(false);
   });
 
   it('leaves the line as it was when the search is cancelled', async () => {

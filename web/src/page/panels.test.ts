@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import type { SchoolLine } from '../api/answers';
+import type { Day, LinkSweep, OnDay, SchoolLine } from '../api/answers';
 import { api, Failed } from '../api/client';
 import type { BookState } from '../book/book-state.svelte';
 import { Panels } from './panels.svelte';
@@ -53,5 +53,34 @@ describe('the panels of a page', () => {
     await panels.ask(4);
     expect(panels.problem).toEqual(problem);
     expect(panels.asking).toBe(false);
+  });
+
+  it('lay the line of the day that is ticked beside the book’s', async () => {
+    const on = (day: Day) =>
+      ({ day, step_m: 2, offset_m: [0, 1, 2], shifts: [] }) as unknown as OnDay;
+    vi.spyOn(api, 'days').mockResolvedValue([on('damp'), on('wet')]);
+    const panels = new Panels(book);
+    panels.open = 'days';
+    await panels.ask(4);
+    expect(panels.lines.map((l) => l.name)).toEqual(['Wet road']);
+    panels.day = 'cold-tyres';
+    expect(panels.lines).toEqual([]);
+  });
+
+  it('show the way through a link that is looked at, the quickest at first', async () => {
+    const way = (lost_s: number, at: number) => ({ lost_s, line_m: [at, at] });
+    vi.spyOn(api, 'link').mockResolvedValue({
+      link_m: 1,
+      presentOffset_m: 0,
+      from_m: 0,
+      step_m: 1,
+      ways: [way(0.2, -2), way(-0.1, 0), way(0.1, 2)],
+    } as unknown as LinkSweep);
+    const panels = new Panels(book);
+    panels.open = 'link';
+    await panels.ask(6);
+    expect(panels.lines[0].offset_m).toEqual([0, 0]);
+    panels.way = 2;
+    expect(panels.lines[0].offset_m).toEqual([2, 2]);
   });
 });

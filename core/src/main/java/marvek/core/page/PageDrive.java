@@ -7,6 +7,7 @@ import java.util.Optional;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
+import marvek.core.circuit.Side;
 import marvek.core.line.Corridor;
 import marvek.core.page.PageControls.Points;
 import marvek.core.profile.Drive;
@@ -267,13 +268,14 @@ final class PageDrive {
     double beyond = 0;
     int beyondAt = 0;
     int hardest = 0;
+    int outward = page.direction() == Side.LEFT ? -1 : 1;
     for (int k = 0; k <= reach; k++) {
       if (drive.wideM()[k] > wide) {
         wide = drive.wideM()[k];
         wideAt = k;
       }
       hardest = drive.gripNeeded()[k] > drive.gripNeeded()[hardest] ? k : hardest;
-      double past = beyondAt(road.wrap(start + k), drive.wideM()[k]);
+      double past = beyondAt(road.wrap(start + k), outward * drive.wideM()[k]);
       beyondAt = beyond <= LEAST_BEYOND_M && past > LEAST_BEYOND_M ? k : beyondAt;
       beyond = Math.max(beyond, past);
     }
@@ -302,10 +304,13 @@ final class PageDrive {
         : Optional.of(road.wrapStation(road.stationAt(start) + metres));
   }
 
-  /** How far the car is beyond what may be used, its line and what it runs wide together. */
-  private double beyondAt(int i, double wideM) {
-    double outward = path.curvatureAt(i) > 0 ? -wideM : wideM;
-    double offset = path.offsetAt(i) + outward;
+  /**
+   * How far the car is beyond what may be used.
+   *
+   * @param besideM how far it is beside its line, positive to the left
+   */
+  private double beyondAt(int i, double besideM) {
+    double offset = path.offsetAt(i) + besideM;
     return Math.max(offset - room.leftAt(i), room.rightAt(i) - offset);
   }
 }
