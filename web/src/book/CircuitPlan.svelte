@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { View } from '../api/types';
+  import PlanRoad from '../strip/PlanRoad.svelte';
   import { circuitPlan } from './lap-band';
 
   interface Props {
@@ -26,34 +27,7 @@
   role="img"
   aria-label="Plan of the circuit with its corners, north up"
 >
-  <path
-    d={plan.outline}
-    fill="none"
-    stroke="var(--road)"
-    stroke-width="7"
-    stroke-linejoin="round"
-  />
-  <path
-    d={plan.outline}
-    fill="none"
-    stroke="var(--ink)"
-    stroke-width="1.4"
-    stroke-linejoin="round"
-  />
-  <line
-    x1={start[0][0]}
-    y1={start[0][1]}
-    x2={start[1][0]}
-    y2={start[1][1]}
-    stroke="var(--ink)"
-    stroke-width="3"
-  />
-  <polyline
-    points={arrow.map((p) => p.join(',')).join(' ')}
-    fill="none"
-    stroke="var(--ink)"
-    stroke-width="2"
-  />
+  <PlanRoad path={plan.outline} {start} {arrow} />
   {#each shown as page (page.corner)}
     {@const [x, y] = plan.at(page.lowest.at_m, page.direction === 'left' ? -12 : 12)}
     {#if pointed === page.corner}<circle cx={x} cy={y} r="11" fill="var(--ink)" />{/if}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { KERB_USE, SCHOOLS } from '../page/words';
   import Dialog from '../ui/Dialog.svelte';
+  import { preferences } from '../units/preferences.svelte';
   import { useBook } from './book-state.svelte';
   import { FIELDS } from './compare';
   import { stateOf } from './draft';
@@ -16,14 +17,23 @@
   const where = (clash: Clash) => (clash.corner === undefined ? 'lap' : `corner ${clash.corner}`);
   const what = (clash: Clash) => FIELDS[clash.field] ?? clash.field;
 
-  function told(value: unknown): string {
+  function told(field: string, value: unknown): string {
     if (value === undefined || value === null || value === '') return "the model's";
-    if (typeof value === 'number') return String(Math.round(value * 100) / 100);
+    if (typeof value === 'number') return numberWords(field, value);
     if (typeof value === 'object') return (value as { name?: string }).name ?? '…';
     const word = String(value);
     return (
       SCHOOLS[word as keyof typeof SCHOOLS]?.name ?? KERB_USE[word as keyof typeof KERB_USE] ?? word
     );
+  }
+
+  /** A number in the driver's units, by the suffix of its name. */
+  function numberWords(field: string, value: number): string {
+    if (field === 'apexes.offset_m') return preferences.acrossText(value);
+    if (field.endsWith('_m')) return `${preferences.lengthText(value)} from the line`;
+    if (field.endsWith('_mps')) return preferences.speedText(value);
+    if (field.endsWith('_pct')) return `${Math.round(value)} %`;
+    return String(Math.round(value * 100) / 100);
   }
 
   function goOn() {
@@ -57,7 +67,7 @@
       {#each found as clash, i (i)}
         <tr class="border-base-300 border-b">
           <td class="py-1 pr-2">{where(clash)}: {what(clash)}</td>
-          <td class="text-neutral pr-2">{told(clash.before)}</td>
+          <td class="text-neutral pr-2">{told(clash.field, clash.before)}</td>
           {#each [false, true] as own (own)}
             <td>
               <label class="flex min-h-10 items-center gap-2">
@@ -68,7 +78,7 @@
                   checked={isMine(i) === own}
                   onchange={() => (mine[i] = own)}
                 />
-                {told(own ? clash.mine : clash.theirs)}
+                {told(clash.field, own ? clash.mine : clash.theirs)}
               </label>
             </td>
           {/each}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import PlanRoad from '../strip/PlanRoad.svelte';
   import { preferences } from '../units/preferences.svelte';
   import { pointIn } from './dragging';
   import { nearest, outline, planFrame } from './plan';
@@ -81,27 +82,7 @@
     aria-label="Plan of what was read, north up{canStart ? '; click to put the start line' : ''}"
     onclick={put}
   >
-    <path
-      d={outline(frame)}
-      fill="none"
-      stroke="var(--road)"
-      stroke-width={Math.max(7, 10 * frame.scale)}
-    />
-    <path d={outline(frame)} fill="none" stroke="var(--ink)" stroke-width="1.2" />
-    <line
-      x1={bar[0][0]}
-      y1={bar[0][1]}
-      x2={bar[1][0]}
-      y2={bar[1][1]}
-      stroke="var(--ink)"
-      stroke-width="4"
-    />
-    <polyline
-      points={arrow.map((p) => p.join(',')).join(' ')}
-      fill="none"
-      stroke="var(--ink)"
-      stroke-width="2.5"
-    />
+    <PlanRoad path={outline(frame)} width={Math.max(7, 10 * frame.scale)} start={bar} {arrow} />
     {#if preview.largestMove_m > 0.05}
       <circle cx={worst[0]} cy={worst[1]} r="8" fill="none" stroke="var(--turn)" stroke-width="3">
         <title>moved most by smoothing</title>

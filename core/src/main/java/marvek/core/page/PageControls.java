@@ -17,6 +17,9 @@ final class PageControls implements Controls {
   /** Beyond the points themselves the lap already does the next thing. */
   private static final double INSIDE_M = 2;
 
+  /** No change of gear takes more samples than this. */
+  private static final int LONGEST_CHANGE = 60;
+
   private final Lap lap;
   private final int start;
   private final Points of;
@@ -148,6 +151,11 @@ final class PageControls implements Controls {
   }
 
   @Override
+  public double lapBrakesM() {
+    return of.brakeM();
+  }
+
+  @Override
   public double firstThrottleM() {
     return wanted.firstM();
   }
@@ -184,15 +192,22 @@ final class PageControls implements Controls {
   public double throttleShare(double metres) {
     if (metres < wanted.actM() && metres < wanted.firstM()) {
       double latest = Math.min(of.brakeM(), of.firstM()) - INSIDE_M;
-      int i = sample(Math.min(metres, latest));
-      return lap.shiftingAt(i) ? 1 : lap.throttleShareAt(i);
+      return throttleAt(sample(Math.min(metres, latest)));
     }
     if (metres >= wanted.fullM()) {
-      int there = sample(Math.max(metres, of.fullM()));
-      return lap.shiftingAt(there) ? 1 : lap.throttleShareAt(there);
+      return throttleAt(sample(Math.max(metres, of.fullM())));
     }
     double share = (metres - wanted.firstM()) / (wanted.fullM() - wanted.firstM());
-    int i = sample(of.firstM() + share * (of.fullM() - of.firstM()));
-    return lap.shiftingAt(i) ? 1 : lap.throttleShareAt(i);
+    return throttleAt(sample(of.firstM() + share * (of.fullM() - of.firstM())));
+  }
+
+  /** While a gear is changed the foot stays as it was: the cut of the drive is the gearbox's. */
+  private double throttleAt(int sample) {
+    Road road = lap.path().road();
+    int i = sample;
+    for (int k = 0; k < LONGEST_CHANGE && lap.shiftingAt(i); k++) {
+      i = road.wrap(i - 1);
+    }
+    return lap.throttleShareAt(i);
   }
 }

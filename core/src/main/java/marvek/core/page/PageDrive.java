@@ -32,12 +32,12 @@ final class PageDrive {
   private static final double LONGEST_ZONE_M = 600;
 
   /** Beyond the road by less than this is a matter of the survey, not of the driver. */
-  private static final double LEAST_BEYOND_M = 0.1;
+  private static final double LEAST_BEYOND_M = 0.25;
 
   private static final double LEAST_WIDE_M = 0.05;
 
   /** More of the grip than this is a slide. */
-  private static final double SLIDING = 1.02;
+  private static final double SLIDING = 1.03;
 
   private final Lap lap;
   private final Path path;
@@ -92,18 +92,20 @@ final class PageDrive {
       Lap lap, Circuit circuit, List<CornerPage> pages, CornerPage page, int start) {
     PageDrive worker = new PageDrive(lap, circuit, pages);
     int slowest = worker.road.indexOf(page.lowestSpeedAtM());
-    int[] zone = worker.brakingZone(slowest);
-    return PageControls.of(lap, start, worker.points(page, zone, start, slowest));
+    int[] zone = worker.brakingZone(page, slowest);
+    double nextM = worker.nextBeginM(pages.indexOf(page), start);
+    return PageControls.of(lap, start, worker.points(page, zone, start, slowest, nextM));
   }
 
   /** Drives one page; answers whether that changed the lap. */
   private boolean drive(int number, List<OwnValues> own) {
     CornerPage page = pages.get(number);
     int slowest = road.indexOf(page.lowestSpeedAtM());
-    int[] zone = brakingZone(slowest);
+    int[] zone = brakingZone(page, slowest);
     int begin = zone == null ? road.indexOf(page.turnIn().atM()) : zone[0];
     int start = begin(begin, actingWayM(zone) + RUN_UP_M);
-    Points points = points(page, zone, start, slowest);
+    double nextM = nextBeginM(number, start);
+    Points points = points(page, zone, start, slowest, nextM);
     int count = countTo(number, start);
     PageControls plain = PageControls.of(lap, start, points);
     PageControls wanted = plain;
@@ -112,11 +114,11 @@ final class PageDrive {
     }
     Drive.Result asLap = Drive.of(lap, wholeGrip, plain, start, count);
     if (wanted.asTheLap()) {
-      driven.add(told(page, asLap, start, reach(page, start, count)));
+      driven.add(told(page, asLap, start, reach(page, start, count, nextM)));
       return false;
     }
     Drive.Result asWanted = Drive.of(lap, wholeGrip, wanted, start, count);
-    Driven told = told(page, asWanted, start, reach(page, start, count));
+    Driven told = told(page, asWanted, start, reach(page, start, count, nextM));
     driven.add(told);
     if (!told.made()) {
       // The time of a car that is off the road says nothing: the lap stays the model's here.
@@ -181,7 +183,11 @@ final class PageDrive {
   }
 
   /** First sample on the brakes for a corner and first one off them; null without braking. */
-  private int[] brakingZone(int slowest) {
+  private int[] brakingZone(CornerPage page, int slowest) {
+    if (page.brake().atM() == null) {
+      // What brakes there are before it belong to the corner before.
+      return null;
+    }
     int k = -samples(END_TOLERANCE_M);
     int most = samples(LONGEST_ZONE_M);
     while (k < most && !brakes(slowest - k)) {
@@ -206,7 +212,7 @@ final class PageDrive {
     return there && lap.brakeGAt(road.wrap(sample)) > BrakingZone.LEAST_G;
   }
 
-  private Points points(CornerPage page, int[] zone, int start, int slowest) {
+  private Points points(CornerPage page, int[] zone, int start, int slowest, double nextM) {
     double step = road.stepM();
     double brake = zone == null ? Double.POSITIVE_INFINITY : step * ahead(start, zone[0]);
     double release = zone == null ? Double.POSITIVE_INFINITY : step * ahead(start, zone[1]);
@@ -225,7 +231,7 @@ final class PageDrive {
         metres(start, page.turnIn().atM()),
         release,
         firstM,
-        Math.max(firstM + 1, fullM),
+        Math.max(firstM + 1, Math.min(fullM, nextM)),
         zone == null ? 0 : lap.speedAt(slowest));
   }
 
@@ -244,6 +250,16 @@ final class PageDrive {
     return released;
   }
 
+  /** Metres from a drive's beginning to the first point of the next corner; its work is its own. */
+  private double nextBeginM(int number, int start) {
+    boolean last = number + 1 == pages.size();
+    if (pages.size() == 1 || last && !road.closed()) {
+      return Double.POSITIVE_INFINITY;
+    }
+    double beginM = OwnPages.startM(pages.get((number + 1) % pages.size()));
+    return road.distance(road.stationAt(start), beginM);
+  }
+
   /** To the slowest place of the next corner: what is lost at the exit is lost down to there. */
   private int countTo(int number, int start) {
     boolean last = number + 1 == pages.size();
@@ -256,10 +272,11 @@ final class PageDrive {
   }
 
   /** The corner itself ends where the throttle is full and the car is out at the edge. */
-  private int reach(CornerPage page, int start, int count) {
+  private int reach(CornerPage page, int start, int count, double nextM) {
     double out = metres(start, page.exit().trackOutM());
     double full = page.throttle().fullM() == null ? out : metres(start, page.throttle().fullM());
-    return Math.min(count, samples(Math.max(out, full) + END_TOLERANCE_M));
+    double end = Math.min(Math.max(out, full) + END_TOLERANCE_M, Math.max(nextM, 0));
+    return Math.min(count, samples(end));
   }
 
   private Driven told(CornerPage page, Drive.Result drive, int start, int reach) {

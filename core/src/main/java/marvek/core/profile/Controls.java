@@ -10,6 +10,12 @@ public interface Controls {
   /** Metres at which the foot leaves the throttle for the brake; infinite if it never does. */
   double actAtM();
 
+  /**
+   * Metres at which the lap itself brakes for this corner, infinite if it does not; what it brakes
+   * before is for another one.
+   */
+  double lapBrakesM();
+
   /** Brake pressure that is wanted there, as a share of full, before any building up. */
   double brakeShare(double metres);
 

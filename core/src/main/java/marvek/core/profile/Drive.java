@@ -3,6 +3,7 @@ package marvek.core.profile;
 import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
+import marvek.core.vehicle.Tyre;
 
 /**
  * Drives a part of a lap forward with a driver's controls. The tyres are those of the day, whole:
@@ -16,8 +17,14 @@ import marvek.core.conditions.Conditions;
 public final class Drive {
   private static final double AT_LIMIT = 0.995;
 
+  /**
+   * A car still holds its line this far beyond its tyres' nominal limit, sliding a little: a driver
+   * who means to use all of it has to be followed without a margin (own assumption).
+   */
+  private static final double HOLDS = 1.03;
+
   /** A wheel is called locked or spinning where more than this share of the grip is asked for. */
-  private static final double SLIPPING_SHARE = 1.02;
+  private static final double SLIPPING_SHARE = HOLDS;
 
   /** Less pressure or throttle than this locks or spins nothing worth a word, in weights. */
   private static final double WORTH_A_WORD = 0.05;
@@ -42,6 +49,10 @@ public final class Drive {
   private double seconds;
   private double actedAtS = Double.NaN;
   private double brakeN;
+
+  /** What the pedal is pressed with, before the foot eases off: it is what locks a wheel. */
+  private double pressedN;
+
   private double driveN;
   private double outwardMps;
   private double outwardM;
@@ -84,10 +95,18 @@ public final class Drive {
       double spunM,
       double spunAtM) {}
 
-  /** The forces of a lap with all the grip that its tyres have. */
+  /** The forces of a lap with all the grip that its tyres have, and what they hold beyond it. */
   public static ForceModel wholeGrip(Lap lap) {
+    Tyre tyre = lap.vehicle().tyre();
+    Tyre holds =
+        new Tyre(
+            HOLDS * tyre.muLateral(),
+            HOLDS * tyre.muLongitudinal(),
+            tyre.radiusM(),
+            tyre.referenceLoadN(),
+            tyre.loadSensitivity());
     Conditions day = lap.conditions().withGripUsed(1);
-    return new ForceModel(lap.path(), lap.vehicle(), day);
+    return new ForceModel(lap.path(), lap.vehicle().withTyre(holds), day);
   }
 
   /**
@@ -129,18 +148,23 @@ public final class Drive {
     double next = Math.max(Sweep.LEAST_W, w[k] + ds * (a0 + a1));
     metres += road.stepM();
     seconds += 2 * ds / (v + Math.sqrt(next));
-    w[k + 1] = heldForNext(k + 1, to) ? Math.min(next, square(lap.speedAt(to))) : next;
+    w[k + 1] = heldForAnother(k + 1, to) ? Math.min(next, square(lap.speedAt(to))) : next;
   }
 
   private static double square(double a) {
     return a * a;
   }
 
-  /** Whether brakes or grip hold the lap here after the corner's own full throttle. */
-  private boolean heldForNext(int k, int i) {
-    boolean past = k * road.stepM() > controls.fullThrottleM() + 1;
-    boolean held = lap.plan().brakingAt(i) || lap.speedAt(i) >= AT_LIMIT * lap.limitSpeedAt(i);
-    return past && held;
+  /**
+   * Whether the lap's own speed holds here: what it brakes before the corner's own brakes, and what
+   * brakes or grip hold after its full throttle, is another page's.
+   */
+  private boolean heldForAnother(int k, int i) {
+    double at = k * road.stepM();
+    boolean brakes = lap.plan().brakingAt(i);
+    boolean limit = lap.speedAt(i) >= AT_LIMIT * lap.limitSpeedAt(i);
+    return at < controls.lapBrakesM() - road.stepM() && brakes
+        || at > controls.fullThrottleM() + 1 && (brakes || limit);
   }
 
   /** Sets the forces that the driver asks for and gives the acceleration that comes of them. */
@@ -162,6 +186,7 @@ public final class Drive {
 
   private void askFor(int i, double v, double w2, double at, double now) {
     brakeN = 0;
+    pressedN = 0;
     driveN = 0;
     double acts = controls.actAtM();
     if (at < acts || at >= controls.firstThrottleM()) {
@@ -172,17 +197,27 @@ public final class Drive {
       actedAtS = now - (at - acts) / v;
     }
     double since = now - actedAtS - changeS;
-    // Where the car is already as slow as the lap there, the foot eases off until it is not.
-    if (v > Math.max(controls.lowestMps(), slowAs(i))) {
-      double built = buildUpS > 0 ? Math.max(0, Math.min(1, since / buildUpS)) : since >= 0 ? 1 : 0;
-      brakeN = built * controls.brakeShare(at) * maxBrakeN;
-    } else if (v <= controls.lowestMps()) {
+    double built = buildUpS > 0 ? Math.max(0, Math.min(1, since / buildUpS)) : since >= 0 ? 1 : 0;
+    double pressed = built * controls.brakeShare(at) * maxBrakeN;
+    brakeN = Math.min(pressed, enoughN(i, w2));
+    pressedN = brakeN > 0 ? pressed : 0;
+    if (brakeN == 0 && v <= controls.lowestMps()) {
       driveN = Math.min(engineN(i, v, 1), Math.max(0, forces.resistanceN(i, w2)));
     }
   }
 
-  private double slowAs(int i) {
-    return lap.brakeGAt(i) > 0 ? lap.speedAt(i) : 0;
+  /**
+   * Braking that brings the car to the lap's own speed at the next sample, or to the speed that is
+   * held: where it is already as slow, the foot eases off.
+   */
+  private double enoughN(int i, double w2) {
+    int next = road.wrap(i + 1);
+    double target = square(controls.lowestMps());
+    if (lap.brakeGAt(i) > 0 || lap.brakeGAt(next) > 0) {
+      target = Math.max(target, square(lap.speedAt(next)));
+    }
+    double wanted = forces.massKg() * (w2 - target) / (2 * path.elementAt(i));
+    return Math.max(0, wanted - forces.resistanceN(i, w2));
   }
 
   /** Engine force in the lap's gear, or the next that is not beyond its limiter. */
@@ -197,9 +232,9 @@ public final class Drive {
 
   private void note(int k, int i, double w2, double ds) {
     double weight = forces.massKg() * Constants.G0;
-    gripNeeded[k] = forces.gripNeeded(i, w2, brakeN, driveN);
+    gripNeeded[k] = HOLDS * forces.gripNeeded(i, w2, pressedN, driveN);
     boolean slips = gripNeeded[k] > SLIPPING_SHARE;
-    if (slips && brakeN > WORTH_A_WORD * weight && brakeN > forces.brakeN(i, w2)) {
+    if (slips && pressedN > WORTH_A_WORD * weight && pressedN > forces.brakeN(i, w2)) {
       lockedAtM = lockedM == 0 ? metres : lockedAtM;
       lockedM += ds;
     }
