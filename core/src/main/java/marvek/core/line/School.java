@@ -1,6 +1,6 @@
 package marvek.core.line;
 
-/** The ways through a corner that practitioners argue about. */
+/** The ways through a corner that drivers argue about. */
 public enum School {
   /** Carries speed on the widest bend. */
   ROUNDED,

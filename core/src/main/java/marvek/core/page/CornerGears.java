@@ -157,7 +157,7 @@ public record CornerGears(
         return Optional.empty();
       }
       int brakes = road.indexOf(page.brake().atM());
-      int most = samplesIn(brakes);
+      int most = mostBefore(brakes);
       for (int k = 1; k < most; k++) {
         int i = road.wrap(brakes - k);
         if (lap.timeBetween(i, brakes) > SHORT_S || lap.gearAt(i) > lap.gearAt(brakes)) {
@@ -179,7 +179,7 @@ public record CornerGears(
       return Optional.of(question(road.wrap(brakes - k + 1), brakes, gear, false));
     }
 
-    private int samplesIn(int brakes) {
+    private int mostBefore(int brakes) {
       return road.closed() ? road.size() / 2 : brakes;
     }
 
