@@ -9,11 +9,12 @@ import marvek.core.page.Reference;
 
 /**
  * What another day does to one corner, model against model: the driver's own values stand on top of
- * both and are left aside.
+ * both and are told apart from this.
  *
  * @param brakeEarlierM how much earlier the driver acts; null unless both brake
  * @param begins whether the brakes are needed only on the other day
  * @param gearsLower gears lower in the corner; negative where it is a higher one
+ * @param releaseEarlierM how much earlier the brake is off; null unless both trail it
  * @param lowestSlowerMps how much slower the slowest place is
  * @param throttleLaterM how much later the throttle is picked up; null unless both do
  * @param apexKerb use of the kerb at the apex where it is another one, else null
@@ -25,6 +26,7 @@ public record DayShift(
     Double brakeEarlierM,
     boolean begins,
     int gearsLower,
+    Double releaseEarlierM,
     double lowestSlowerMps,
     Double throttleLaterM,
     Kerb.Use apexKerb,
@@ -45,20 +47,25 @@ public record DayShift(
   private static DayShift of(Road road, CornerPage before, CornerPage after) {
     Double brake = before.brake().atM();
     Double brakeThen = after.brake().atM();
-    Double throttle = before.throttle().firstM();
-    Double throttleThen = after.throttle().firstM();
     return new DayShift(
         before.corner(),
-        brake == null || brakeThen == null ? null : road.offsetBetween(brakeThen, brake),
+        way(road, brakeThen, brake),
         brake == null && brakeThen != null,
         before.gears().corner() - after.gears().corner(),
+        way(road, releaseM(after), releaseM(before)),
         before.lowestSpeedMps() - after.lowestSpeedMps(),
-        throttle == null || throttleThen == null
-            ? null
-            : road.offsetBetween(throttle, throttleThen),
+        way(road, before.throttle().firstM(), after.throttle().firstM()),
         other(before.kerbs().apex(), after.kerbs().apex()),
         other(before.kerbs().exit(), after.kerbs().exit()),
         after.timeS() - before.timeS());
+  }
+
+  private static Double releaseM(CornerPage page) {
+    return page.trailBrake() == null ? null : page.trailBrake().releaseM();
+  }
+
+  private static Double way(Road road, Double fromM, Double toM) {
+    return fromM == null || toM == null ? null : road.offsetBetween(fromM, toM);
   }
 
   private static Kerb.Use other(Kerb.Use before, Kerb.Use after) {

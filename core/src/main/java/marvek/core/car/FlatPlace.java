@@ -25,6 +25,6 @@ final class FlatPlace {
         + Math.abs(path.road().bankingAt(i))
         + 20 * Math.abs(path.curvatureAt(i))
         + 100 * Math.abs(path.verticalCurvatureAt(i))
-        + Math.abs(1 - path.gripFactorAt(i));
+        + Math.abs(1 - path.gripFactorAt(i) * path.dampFactorAt(i));
   }
 }

@@ -95,4 +95,26 @@ public record SetupSheet(
   private static double otherwise(Double own, double car) {
     return own == null ? car : own;
   }
+
+  /** The same sheet with other fuel. */
+  public SetupSheet withFuelKg(Double kg) {
+    return new SetupSheet(
+        name,
+        date,
+        brakeFrontShare,
+        finalDrive,
+        cdAM2,
+        clAM2,
+        aeroFrontShare,
+        kg,
+        pressureFrontKpa,
+        pressureRearKpa,
+        barFront,
+        barRear,
+        rideHeightFrontMm,
+        rideHeightRearMm,
+        wing,
+        tyres,
+        notes);
+  }
 }

@@ -20,6 +20,7 @@ public final class Path {
   private final double[] gradeFraction;
   private final double[] verticalCurvature;
   private final double[] grip;
+  private final double[] damp;
 
   private Path(Road road, double[] offsets, List<Zone> zones) {
     this.road = road;
@@ -32,7 +33,8 @@ public final class Path {
     curvature = new double[size];
     gradeFraction = new double[size];
     verticalCurvature = new double[size];
-    grip = gripAlong(road, offset, zones);
+    grip = gripAlong(road, offset, zones.stream().filter(z -> !staysDamp(z)).toList());
+    damp = gripAlong(road, offset, zones.stream().filter(Path::staysDamp).toList());
     for (int i = 0; i < size; i++) {
       x[i] = road.xAt(i) + offset[i] * road.normalXAt(i);
       y[i] = road.yAt(i) + offset[i] * road.normalYAt(i);
@@ -65,6 +67,11 @@ public final class Path {
       }
     }
     return new Path(road, offsetsM, zones);
+  }
+
+  /** Water and not the road makes the grip there: rain elsewhere does not make it less again. */
+  private static boolean staysDamp(Zone zone) {
+    return zone.type() == Zone.Type.DAMP_SHADE;
   }
 
   private static double[] gripAlong(Road road, double[] offset, List<Zone> zones) {
@@ -198,9 +205,14 @@ public final class Path {
     return verticalCurvature[i];
   }
 
-  /** Factor on grip from the zones there. */
+  /** Factor on grip from the road's own zones there. */
   public double gripFactorAt(int i) {
     return grip[i];
+  }
+
+  /** Factor on grip where it stays damp when the rest is dry; 1 elsewhere. */
+  public double dampFactorAt(int i) {
+    return damp[i];
   }
 
   /** ∫κ² dσ over the whole path [1/m]. */

@@ -6,6 +6,7 @@ import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
 import marvek.core.circuit.TrackLimits;
+import marvek.core.conditions.Conditions;
 import marvek.core.vehicle.Vehicle;
 
 /**
@@ -13,9 +14,6 @@ import marvek.core.vehicle.Vehicle;
  * plus what kerbs and track limits allow. Immutable; offsets in metres, positive to the left.
  */
 public final class Corridor {
-  /** Distance that a careful driver leaves to a white line (own assumption). */
-  public static final double DEFAULT_MARGIN_M = 0.15;
-
   /** Width of a tyre's contact, used for "one tyre on the kerb" (own assumption). */
   static final double TYRE_M = 0.25;
 
@@ -30,14 +28,19 @@ public final class Corridor {
     this.left = left;
   }
 
+  /** The corridor for a vehicle on a circuit on a day, with the margin that is kept then. */
+  public static Corridor of(Circuit circuit, Road road, Vehicle vehicle, Conditions conditions) {
+    return of(circuit, road, vehicle, conditions, conditions.marginM());
+  }
+
   /**
-   * The corridor for a vehicle on a circuit.
+   * The corridor with a margin of its own.
    *
-   * @param wet whether kerbs are used as in the wet
+   * @param conditions where it is wet, kerbs are used as in the wet
    * @param marginM distance left to the white lines, 0 to 2 m
    */
   public static Corridor of(
-      Circuit circuit, Road road, Vehicle vehicle, boolean wet, double marginM) {
+      Circuit circuit, Road road, Vehicle vehicle, Conditions conditions, double marginM) {
     Require.within("margin", marginM, 0, 2);
     double half = vehicle.bodyWidthM() / 2;
     double[] left = new double[road.size()];
@@ -47,12 +50,17 @@ public final class Corridor {
       right[i] = -(road.widthRightAt(i) - half - marginM);
     }
     for (Kerb kerb : circuit.kerbs()) {
-      widen(circuit, road, vehicle, kerb, wet, marginM, left, right);
+      widen(circuit, road, vehicle, kerb, wet(kerb, conditions), marginM, left, right);
     }
     for (int i = 0; i < left.length; i++) {
       keepInsideRadius(road, i, left, right);
     }
     return new Corridor(right, left);
+  }
+
+  /** A kerb is as wet as its wetter end. */
+  private static boolean wet(Kerb kerb, Conditions conditions) {
+    return conditions.isWetAt(kerb.fromM()) || conditions.isWetAt(kerb.toM());
   }
 
   private static void widen(

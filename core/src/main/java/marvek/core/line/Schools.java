@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import marvek.core.InvalidValueException;
 import marvek.core.circuit.Zone;
 import marvek.core.corner.Corner;
@@ -102,6 +103,20 @@ public final class Schools {
     tried.add(worker.tried(School.FASTEST, worker.fastest(tried)));
     tried.sort(Comparator.comparingDouble(Tried::lostS));
     return tried;
+  }
+
+  /** One school of a corner, empty where it does not apply; not for {@link School#FASTEST}. */
+  public static Optional<Tried> one(
+      Lap present,
+      Corridor corridor,
+      List<Zone> zones,
+      List<Corner> corners,
+      int index,
+      School school) {
+    Schools worker = around(present, corridor, zones, corners, index);
+    return worker.applies(school)
+        ? Optional.of(worker.tried(school, worker.shaped(school)))
+        : Optional.empty();
   }
 
   /** Offsets of the whole lap with the line of one school in its place, as {@link #of} finds it. */

@@ -6,6 +6,7 @@ import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
 import marvek.core.line.Corridor;
 import marvek.core.line.LinkSweep;
+import marvek.core.line.School;
 import marvek.core.line.Schools;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
@@ -23,6 +24,18 @@ public final class CornerQuestions {
     List<Schools.Tried> tried =
         Schools.of(lap, corridor, basis.circuit().zones(), basis.corners(), index);
     return SchoolLine.of(tried, road, basis.corners().get(index));
+  }
+
+  /** One corner driven from the inside, on a lap of the model on the line of a basis. */
+  public static SchoolLine inside(Reference.Basis basis, Lap present, int corner) {
+    int index = Reference.indexOf(basis.corners(), corner);
+    Road road = basis.path().road();
+    Corridor corridor =
+        Reference.corridor(basis.circuit(), road, basis.vehicle(), present.conditions());
+    return Schools.one(
+            present, corridor, basis.circuit().zones(), basis.corners(), index, School.DEFEND)
+        .map(t -> SchoolLine.of(List.of(t), road, basis.corners().get(index)).get(0))
+        .orElseThrow();
   }
 
   /** Positions across the road that a sweep of a link tries. */

@@ -283,6 +283,7 @@ public final class MarkChooser {
         offset,
         thing,
         near,
+        pointM,
         text,
         false,
         null,

@@ -12,6 +12,7 @@ import marvek.core.circuit.Side;
  * @param offsetM metres past its station, before it negative
  * @param thing the mark itself in words, without metres: "the 100 board, left"
  * @param near the whole words where the point is at the mark: "at the 100 board, left"
+ * @param pointM station of the point; null for a count of time
  * @param text the whole words, in metres
  * @param weak whether it is a count of time: less sure than anything that stands
  * @param own the driver's own wording, or null
@@ -24,6 +25,7 @@ public record MarkReference(
     double offsetM,
     String thing,
     String near,
+    Double pointM,
     String text,
     boolean weak,
     String own,
@@ -36,12 +38,13 @@ public record MarkReference(
   static MarkReference count(String words) {
     String caution = "weak: nothing that stands here can be seen in time";
     return new MarkReference(
-        "", null, Side.ROAD, 0, words, words, words, true, null, List.of(caution));
+        "", null, Side.ROAD, 0, words, words, null, words, true, null, List.of(caution));
   }
 
   /** The same with the driver's own words. */
   MarkReference worded(String words) {
-    return new MarkReference(mark, type, side, offsetM, thing, near, words, weak, words, cautions);
+    return new MarkReference(
+        mark, type, side, offsetM, thing, near, pointM, words, weak, words, cautions);
   }
 
   /** Whether it stays where it is from one visit to the next and is not a count of time. */

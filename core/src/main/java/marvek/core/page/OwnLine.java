@@ -52,9 +52,7 @@ final class OwnLine {
 
   static Result of(Reference.Basis basis, Lap lap, List<CornerPage> pages, List<OwnValues> own) {
     Circuit circuit = basis.circuit();
-    boolean wet = lap.conditions().isWet();
-    Corridor corridor =
-        Corridor.of(circuit, lap.path().road(), lap.vehicle(), wet, Corridor.DEFAULT_MARGIN_M);
+    Corridor corridor = Corridor.of(circuit, lap.path().road(), lap.vehicle(), lap.conditions());
     OwnLine worker = new OwnLine(basis, lap, corridor);
     double[] offsets = lap.path().offsets();
     boolean changed = false;
@@ -133,7 +131,7 @@ final class OwnLine {
     double body = lap.vehicle().bodyWidthM();
     double reach =
         use == Kerb.Use.NONE
-            ? -Corridor.DEFAULT_MARGIN_M
+            ? -lap.conditions().marginM()
             : Corridor.reachM(use, body, kerb.widthM());
     return side * (width - body / 2 + reach);
   }

@@ -54,7 +54,7 @@ final class PageDrive {
     this.path = lap.path();
     this.road = path.road();
     this.pages = pages;
-    this.room = Corridor.of(circuit, road, lap.vehicle(), lap.conditions().isWet(), 0);
+    this.room = Corridor.of(circuit, road, lap.vehicle(), lap.conditions(), 0);
     this.wholeGrip = Drive.wholeGrip(lap);
     this.speeds = new double[lap.size()];
     for (int i = 0; i < speeds.length; i++) {

@@ -5,13 +5,13 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import marvek.core.circuit.Circuit;
-import marvek.core.circuit.Hazard;
 import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
 import marvek.core.conditions.Conditions;
 import marvek.core.corner.Corner;
+import marvek.core.corner.RunOff;
 import marvek.core.line.Corridor;
 import marvek.core.page.CornerPage.Apex;
 import marvek.core.page.CornerPage.ApexKind;
@@ -36,9 +36,6 @@ public final class PageWriter {
 
   /** "Near the apex" is this share of the way from turn-in. */
   private static final double NEAR_APEX_SHARE = 0.85;
-
-  /** A car that leaves the road in a corner lands up to this far beyond it (own assumption). */
-  private static final double BEYOND_CORNER_M = 120;
 
   /** A target and two more to choose from. */
   static final int MARKS_OFFERED = 3;
@@ -385,31 +382,15 @@ public final class PageWriter {
 
   /** What waits outside, as far as the circuit's file says. */
   private String wayOut(CornerTrace trace) {
-    Side outside = outside(trace.corner);
-    for (Hazard hazard : circuit.hazards()) {
-      boolean here = hazard.side() == outside && liesAlong(hazard, trace.corner);
-      if (here) {
-        String side = outside == Side.LEFT ? "left" : "right";
-        String thing = hazard.type().name().toLowerCase(Locale.ROOT).replace('_', ' ');
-        return String.format(
-            Locale.ROOT,
-            "Outside, %s: %s %.0f m beyond the line.",
-            side,
-            thing,
-            hazard.distanceM());
-      }
-    }
-    return "";
-  }
-
-  /**
-   * Whether a hazard begins or lasts anywhere from the corner's first metre to a little after it.
-   */
-  private boolean liesAlong(Hazard hazard, Corner corner) {
-    double toBegin = road.distance(corner.fromM(), hazard.fromM());
-    double since = road.distance(hazard.fromM(), corner.fromM());
-    boolean begins = toBegin >= 0 && toBegin < corner.lengthM() + BEYOND_CORNER_M;
-    boolean lasts = since >= 0 && since <= road.distance(hazard.fromM(), hazard.toM());
-    return begins || lasts;
+    return RunOff.outside(circuit, road, trace.corner)
+        .map(
+            hazard ->
+                String.format(
+                    Locale.ROOT,
+                    "Outside, %s: %s %.0f m beyond the line.",
+                    hazard.side() == Side.LEFT ? "left" : "right",
+                    hazard.type().name().toLowerCase(Locale.ROOT).replace('_', ' '),
+                    hazard.distanceM()))
+        .orElse("");
   }
 }

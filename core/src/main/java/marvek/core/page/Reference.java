@@ -156,7 +156,7 @@ public record Reference(
   }
 
   static Corridor corridor(Circuit circuit, Road road, Vehicle vehicle, Conditions conditions) {
-    return Corridor.of(circuit, road, vehicle, conditions.isWet(), Corridor.DEFAULT_MARGIN_M);
+    return Corridor.of(circuit, road, vehicle, conditions);
   }
 
   /** Of the search for the fastest line the smooth one takes about this share. */
@@ -219,6 +219,7 @@ public record Reference(
    * @param own without schools other than the basis has
    */
   public static Reference on(Basis basis, Conditions conditions, List<OwnValues> own) {
+    conditions.checkedOn(basis.path().road().lengthM());
     Map<Integer, School> schools = schoolsOf(own);
     if (!schools.equals(basis.schools())) {
       return on(withSchools(basis, conditions, schools), conditions, own);

@@ -45,14 +45,19 @@ public final class ForceModel {
   private final double[] lateralPerW;
   private final double[] grip;
   private final double[] headwind;
+  private final double[] crosswind;
+
+  /** Behind others drag falls half as much as downforce does (own assumption). */
+  private static final double DRAG_LOST_PER_DOWNFORCE = 0.5;
 
   /** Prepares the model for a path on a day. */
   public ForceModel(Path path, Vehicle vehicle, Conditions conditions) {
     size = path.size();
     mass = vehicle.massKg() + vehicle.driverKg() + conditions.fuelKg();
     double rho = conditions.airDensityKgM3();
-    halfRhoCdA = 0.5 * rho * vehicle.aero().cdAM2();
-    halfRhoClA = 0.5 * rho * vehicle.aero().clAM2();
+    double lost = 1 - conditions.airShare();
+    halfRhoCdA = 0.5 * rho * vehicle.aero().cdAM2() * (1 - DRAG_LOST_PER_DOWNFORCE * lost);
+    halfRhoClA = 0.5 * rho * vehicle.aero().clAM2() * (1 - lost);
     aeroFront = vehicle.aero().frontShare();
     rolling = vehicle.rollingResistance();
     muX = vehicle.tyre().muLongitudinal() * conditions.gripFactor();
@@ -72,6 +77,7 @@ public final class ForceModel {
     lateralPerW = new double[size];
     grip = new double[size];
     headwind = new double[size];
+    crosswind = new double[size];
     for (int i = 0; i < size; i++) {
       prepare(path, conditions, i);
     }
@@ -100,6 +106,7 @@ public final class ForceModel {
     weightAcross = other.weightAcross;
     grip = other.grip;
     headwind = other.headwind;
+    crosswind = other.crosswind;
     normalPerW = new double[size];
     lateralPerW = new double[size];
     for (int i = 0; i < size; i++) {
@@ -126,17 +133,18 @@ public final class ForceModel {
     weightAcross[i] = mass * G0 * cosTheta * sinPhi;
     normalPerW[i] = mass * (path.verticalCurvatureAt(i) * cosPhi + kappa * sinPhi);
     lateralPerW[i] = mass * kappa * cosPhi;
-    grip[i] = path.gripFactorAt(i);
+    double station = path.road().stationAt(i);
+    double surface = Math.min(conditions.surfaceAt(station).gripFactor(), path.dampFactorAt(i));
+    grip[i] = path.gripFactorAt(i) * surface / conditions.surface().gripFactor();
     if (conditions.windSpeedMps() > 0) {
       int next = path.road().wrap(i + 1);
       int last = path.road().wrap(i - 1);
       double tx = path.xAt(next) - path.xAt(last);
       double ty = path.yAt(next) - path.yAt(last);
       double from = Math.toRadians(conditions.windFromDeg());
-      headwind[i] =
-          conditions.windSpeedMps()
-              * (tx * Math.sin(from) + ty * Math.cos(from))
-              / Math.hypot(tx, ty);
+      double perM = conditions.windSpeedMps() / Math.hypot(tx, ty);
+      headwind[i] = perM * (tx * Math.sin(from) + ty * Math.cos(from));
+      crosswind[i] = perM * (tx * Math.cos(from) - ty * Math.sin(from));
     }
   }
 
@@ -145,13 +153,16 @@ public final class ForceModel {
     return mass;
   }
 
-  /** Air drag, headwind included [N]. */
+  /**
+   * Air drag [N]: along the car, of the air that comes at it from wherever. A cross wind's push to
+   * the side is not modelled: vehicles do not say what area they turn to it.
+   */
   public double dragN(int i, double w) {
-    if (headwind[i] == 0) {
+    if (headwind[i] == 0 && crosswind[i] == 0) {
       return halfRhoCdA * w;
     }
     double v = Math.sqrt(w) + headwind[i];
-    return halfRhoCdA * v * Math.abs(v);
+    return halfRhoCdA * v * Math.hypot(v, crosswind[i]);
   }
 
   /** Rolling resistance [N]. */

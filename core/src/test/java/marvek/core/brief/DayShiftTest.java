@@ -24,7 +24,8 @@ class DayShiftTest {
 
   private static List<DayShift> shifts(Vehicle vehicle, Day day) {
     return DayShift.between(
-        on(vehicle, Conditions.DEFAULT), on(vehicle, day.of(Conditions.DEFAULT)));
+        on(vehicle, Conditions.DEFAULT),
+        on(vehicle, day.of(Conditions.DEFAULT, VARIED, VARIED.road(), vehicle)));
   }
 
   private static Reference on(Vehicle vehicle, Conditions conditions) {
@@ -34,7 +35,9 @@ class DayShiftTest {
 
   @Test
   void theSameDayShiftsNothing() {
-    assertThat(Day.DRY.differsFrom(Conditions.DEFAULT)).isFalse();
+    assertThat(
+            Day.DRY.differsFrom(Conditions.DEFAULT, VARIED, VARIED.road(), TestVehicles.clubCar()))
+        .isFalse();
     for (DayShift shift : shifts(TestVehicles.clubCar(), Day.DRY)) {
       assertThat(shift.lostS()).isCloseTo(0, within(1e-9));
       assertThat(shift.gearsLower()).isZero();
@@ -44,7 +47,7 @@ class DayShiftTest {
 
   /** Less grip never brakes later, is never faster at the slowest place and loses time. */
   @ParameterizedTest
-  @EnumSource(names = {"DAMP", "WET", "COLD_TYRES", "WORN_TYRES"})
+  @EnumSource(names = {"DAMP", "WET", "COLD_FIRST_LAP", "COLD_SECOND_LAP", "WORN_TYRES"})
   void lessGripNeverBrakesLater(Day day) {
     for (DayShift shift : shifts(TestVehicles.clubCar(), day)) {
       assertThat(shift.lowestSlowerMps()).as("%s", shift).isGreaterThan(-0.05);
@@ -73,7 +76,7 @@ class DayShiftTest {
   @Test
   void theShiftsAreOfTheSizeThatTheTradeKnows() {
     List<Double> wet = brakes(shifts(WINGS, Day.WET));
-    List<Double> cold = brakes(shifts(WINGS, Day.COLD_TYRES));
+    List<Double> cold = brakes(shifts(WINGS, Day.COLD_FIRST_LAP));
     assertThat(median(wet)).isBetween(4.0, 25.0);
     assertThat(median(cold)).isBetween(1.0, 9.0);
     assertThat(median(cold)).isLessThan(median(wet));

@@ -110,7 +110,7 @@ class RoadTest {
 
   @Test
   void aZoneTakesGripOnItsSideOnly() {
-    Zone zone = new Zone(Zone.Type.DAMP_SHADE, Side.LEFT, 100, 150, 0.8, "");
+    Zone zone = new Zone(Zone.Type.PATCH, Side.LEFT, 100, 150, 0.8, "");
     double[] left = new double[circle.size()];
     Arrays.fill(left, 1);
     double[] right = new double[circle.size()];

@@ -18,7 +18,7 @@ import org.junit.jupiter.api.Test;
 
 class FastestLineTest {
   private static Corridor corridor(Circuit circuit, Road road, Vehicle vehicle) {
-    return Corridor.of(circuit, road, vehicle, false, 0.15);
+    return Corridor.of(circuit, road, vehicle, Conditions.DEFAULT, 0.15);
   }
 
   private static Lap smooth(Circuit circuit, Vehicle vehicle) {

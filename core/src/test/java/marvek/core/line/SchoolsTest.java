@@ -38,7 +38,7 @@ class SchoolsTest {
   @BeforeAll
   static void draw() {
     road = CIRCUIT.road();
-    corridor = Corridor.of(CIRCUIT, road, TestVehicles.clubCar(), false, 0.15);
+    corridor = Corridor.of(CIRCUIT, road, TestVehicles.clubCar(), Conditions.DEFAULT, 0.15);
     corners = CornerFinder.find(CIRCUIT, road);
     present = solved(SmoothLine.find(road, corridor, List.of()).path());
     tried = Schools.of(present, corridor, List.of(), corners, LONG_ONE);

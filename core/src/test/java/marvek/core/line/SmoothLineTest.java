@@ -16,6 +16,7 @@ import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
 import marvek.core.circuit.Survey;
 import marvek.core.circuit.TrackLimits;
+import marvek.core.conditions.Conditions;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -27,7 +28,7 @@ class SmoothLineTest {
   private final Road road = circuit.road();
 
   private Corridor corridor(double margin) {
-    return Corridor.of(circuit, road, TestVehicles.clubCar(), false, margin);
+    return Corridor.of(circuit, road, TestVehicles.clubCar(), Conditions.DEFAULT, margin);
   }
 
   @Test
@@ -90,7 +91,7 @@ class SmoothLineTest {
     Survey turn = built.survey(false, half, 0, 0);
     Road road = Road.through(turn, 1, 0.5);
     Circuit bare = Circuit.bare("Turn", turn);
-    Corridor corridor = Corridor.of(bare, road, TestVehicles.clubCar(), false, 0);
+    Corridor corridor = Corridor.of(bare, road, TestVehicles.clubCar(), Conditions.DEFAULT, 0);
     double width = corridor.leftAt(10) - corridor.rightAt(10);
     double inner = centreRadius - width / 2;
     double alpha = Math.toRadians(angleDeg);
@@ -112,8 +113,14 @@ class SmoothLineTest {
   void aKerbsUseOpensTheCorridor(Kerb.Use use, double reach) {
     Kerb kerb = new Kerb(Side.LEFT, 300, 340, Kerb.Profile.FLAT, 40, 1.2, use, Kerb.Use.NONE, "");
     Circuit with = withKerb(kerb, TrackLimits.KERB_COUNTS_AS_TRACK);
-    Corridor dry = Corridor.of(with, road, TestVehicles.clubCar(), false, 0.15);
-    Corridor wet = Corridor.of(with, road, TestVehicles.clubCar(), true, 0.15);
+    Corridor dry = Corridor.of(with, road, TestVehicles.clubCar(), Conditions.DEFAULT, 0.15);
+    Corridor wet =
+        Corridor.of(
+            with,
+            road,
+            TestVehicles.clubCar(),
+            Conditions.DEFAULT.withSurface(Conditions.Surface.WET),
+            0.15);
     int i = road.indexOf(320);
     double line = 6 - BODY / 2;
     double expected = reach == 0 ? line - 0.15 : line + reach;
@@ -135,7 +142,7 @@ class SmoothLineTest {
         .isCloseTo(0.975, within(1e-9));
     Kerb wide = new Kerb(Side.LEFT, 300, 340, Kerb.Profile.FLAT, 40, 3, Kerb.Use.FULL, null, "");
     Circuit with = withKerb(wide, TrackLimits.TWO_WHEELS_INSIDE_LINE);
-    Corridor corridor = Corridor.of(with, road, TestVehicles.clubCar(), false, 0);
+    Corridor corridor = Corridor.of(with, road, TestVehicles.clubCar(), Conditions.DEFAULT, 0);
     assertThat(corridor.leftAt(road.indexOf(320))).isCloseTo(6, within(1e-6));
   }
 
@@ -164,7 +171,8 @@ class SmoothLineTest {
     Survey narrow = resized(half);
     Road lane = Road.through(narrow);
     Corridor corridor =
-        Corridor.of(Circuit.bare("Lane", narrow), lane, TestVehicles.clubCar(), false, 0.15);
+        Corridor.of(
+            Circuit.bare("Lane", narrow), lane, TestVehicles.clubCar(), Conditions.DEFAULT, 0.15);
     SmoothLine.Result result = SmoothLine.find(lane, corridor, List.of());
     assertThat(result.path().offsetAt(50)).isCloseTo(0, within(0.2));
   }

@@ -1,0 +1,234 @@
+package marvek.core.brief;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import marvek.core.InvalidValueException;
+import marvek.core.circuit.Kerb;
+import marvek.core.circuit.Road;
+import marvek.core.page.CornerPage;
+import marvek.core.page.OwnValues;
+import marvek.core.page.Reference;
+
+/**
+ * A book made ready for a session: what the conditions of the session change on each page, for the
+ * driver to accept, alter or leave. A value of the driver's own moves as far as the model's does; a
+ * brake point that is worked up to is taken at its present step.
+ */
+public final class Preparation {
+  /** Why a value changes. */
+  public enum Why {
+    /** The model's value in the session's conditions. */
+    CONDITIONS,
+    /** The driver's own value, moved as far as the model's. */
+    OWN_MOVED,
+    /** The present step on the way to the target. */
+    STEP
+  }
+
+  /**
+   * One changed value; kerbs are told by their index in {@link Kerb.Use}.
+   *
+   * @param before null where the page had none
+   * @param after null where the session's page has none
+   */
+  public record Change(int corner, PageField field, Double before, Double after, Why why) {}
+
+  /** What the driver says of a change. */
+  public enum Choice {
+    ACCEPT,
+    ALTER,
+    LEAVE
+  }
+
+  /**
+   * A decision on one value.
+   *
+   * @param value of an altered one, else null
+   */
+  public record Decision(int corner, PageField field, Choice choice, Double value) {
+    public Decision {
+      if ((choice == Choice.ALTER) != (value != null)) {
+        throw new InvalidValueException(
+            "value", choice == Choice.ALTER ? "is missing: say which" : "is only for ALTER");
+      }
+    }
+  }
+
+  private final Reference base;
+  private final Reference session;
+  private final Road road;
+  private final Map<Integer, OwnValues> own;
+  private final Map<Integer, Double> steps;
+
+  private Preparation(
+      Reference base, Reference session, Map<Integer, OwnValues> own, Map<Integer, Double> steps) {
+    this.base = base;
+    this.session = session;
+    this.road = base.path().road();
+    this.own = own;
+    this.steps = steps;
+  }
+
+  /**
+   * Prepares a session.
+   *
+   * @param base the newest revision, with the driver's own values
+   * @param session the model alone in the session's conditions
+   * @param own the driver's own values of the base
+   * @param steps station of the present step by corner, for brake points not proven on the
+   *     session's surface
+   */
+  public static Preparation of(
+      Reference base, Reference session, List<OwnValues> own, Map<Integer, Double> steps) {
+    Map<Integer, OwnValues> byCorner = new java.util.TreeMap<>();
+    own.forEach(values -> byCorner.put(values.corner(), values));
+    return new Preparation(base, session, byCorner, Map.copyOf(steps));
+  }
+
+  /** Everything that changes, in the order of the lap. */
+  public List<Change> changes() {
+    List<Change> changes = new ArrayList<>();
+    for (int p = 0; p < base.pages().size(); p++) {
+      for (PageField field : PageField.values()) {
+        Change change = change(p, field);
+        if (matters(change)) {
+          changes.add(change);
+        }
+      }
+    }
+    return changes;
+  }
+
+  private Change change(int p, PageField field) {
+    CornerPage page = base.pages().get(p);
+    Double before = field.of(page);
+    Double model = field.of(base.modelPages().get(p));
+    Double then = field.of(session.modelPages().get(p));
+    boolean driversOwn = field.of(own.get(page.corner())) != null;
+    Double after = driversOwn ? moved(field, before, model, then) : then;
+    Why why = driversOwn ? Why.OWN_MOVED : Why.CONDITIONS;
+    Double step = field == PageField.BRAKE ? steps.get(page.corner()) : null;
+    if (step != null && after != null) {
+      return new Change(page.corner(), field, before, step, Why.STEP);
+    }
+    return new Change(page.corner(), field, before, after, why);
+  }
+
+  /** An own value goes with the model: as many metres, gears, as much speed. */
+  private Double moved(PageField field, Double before, Double model, Double then) {
+    if (before == null || model == null || then == null) {
+      return then == null ? null : before;
+    }
+    return switch (field) {
+      case APEX_KERB, EXIT_KERB -> Math.min(before, then);
+      case GEAR -> Math.max(1, before + then - model);
+      case APEX_SPEED -> before * then / model;
+      default -> road.wrapStation(before + road.offsetBetween(model, then));
+    };
+  }
+
+  private boolean matters(Change change) {
+    if (change.before() == null || change.after() == null) {
+      // Braking that begins or ends on another day is the page's own news, not a value of it.
+      return change.before() != change.after() && change.field() == PageField.BRAKE;
+    }
+    double by =
+        change.field().isStation()
+            ? road.offsetBetween(change.before(), change.after())
+            : change.after() - change.before();
+    return Math.abs(by) >= change.field().leastChange();
+  }
+
+  /**
+   * The own values of the revision that comes of the decisions; what is not decided counts as
+   * accepted.
+   *
+   * @throws InvalidValueException if a decision is on a value that does not change
+   */
+  public List<OwnValues> decided(List<Decision> decisions) {
+    List<Change> changes = changes();
+    for (Decision decision : decisions) {
+      if (changes.stream().noneMatch(c -> isOn(decision, c))) {
+        throw new InvalidValueException(
+            "decisions",
+            String.format(
+                Locale.ROOT,
+                "has one on %s of corner %d, which does not change",
+                decision.field().path(),
+                decision.corner()));
+      }
+    }
+    Map<Integer, Map<PageField, Double>> wanted = new java.util.TreeMap<>();
+    own.forEach((corner, values) -> wanted.put(corner, ownOf(values)));
+    for (Change change : changes) {
+      Map<PageField, Double> there =
+          wanted.computeIfAbsent(change.corner(), c -> new EnumMap<>(PageField.class));
+      put(there, change, decisionOn(change, decisions));
+    }
+    List<OwnValues> result = new ArrayList<>();
+    wanted.forEach((corner, values) -> result.add(withValues(corner, values)));
+    return result.stream().filter(o -> !o.equals(OwnValues.in(o.corner()).build())).toList();
+  }
+
+  private static boolean isOn(Decision decision, Change change) {
+    return change.corner() == decision.corner() && change.field() == decision.field();
+  }
+
+  private static Decision decisionOn(Change change, List<Decision> decisions) {
+    return decisions.stream()
+        .filter(d -> isOn(d, change))
+        .reduce((first, second) -> second)
+        .orElse(new Decision(change.corner(), change.field(), Choice.ACCEPT, null));
+  }
+
+  private void put(Map<PageField, Double> there, Change change, Decision decision) {
+    Double value =
+        switch (decision.choice()) {
+          case ACCEPT -> change.why() == Why.CONDITIONS ? null : change.after();
+          case ALTER -> decision.value();
+          case LEAVE -> change.before();
+        };
+    if (value == null) {
+      there.remove(change.field());
+    } else {
+      there.put(change.field(), value);
+    }
+  }
+
+  private static Map<PageField, Double> ownOf(OwnValues values) {
+    Map<PageField, Double> of = new EnumMap<>(PageField.class);
+    for (PageField field : PageField.values()) {
+      Double value = field.of(values);
+      if (value != null) {
+        of.put(field, value);
+      }
+    }
+    return of;
+  }
+
+  private OwnValues withValues(int corner, Map<PageField, Double> values) {
+    OwnValues before = own.get(corner);
+    OwnValues.Builder builder = before == null ? OwnValues.in(corner) : before.but();
+    return builder
+        .brakeAtM(values.get(PageField.BRAKE))
+        .cornerGear(whole(values.get(PageField.GEAR)))
+        .releaseM(values.get(PageField.RELEASE))
+        .apexSpeedMps(values.get(PageField.APEX_SPEED))
+        .kerbApex(kerb(values.get(PageField.APEX_KERB)))
+        .kerbExit(kerb(values.get(PageField.EXIT_KERB)))
+        .throttleFirstM(values.get(PageField.THROTTLE_FIRST))
+        .throttleFullM(values.get(PageField.THROTTLE_FULL))
+        .build();
+  }
+
+  private static Integer whole(Double value) {
+    return value == null ? null : (int) Math.round(value);
+  }
+
+  private static Kerb.Use kerb(Double index) {
+    return index == null ? null : Kerb.Use.values()[(int) Math.round(index)];
+  }
+}

@@ -1,0 +1,112 @@
+package marvek.core.brief;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Map;
+import marvek.core.InvalidValueException;
+import marvek.core.TestRoads;
+import marvek.core.TestVehicles;
+import marvek.core.brief.Preparation.Change;
+import marvek.core.brief.Preparation.Choice;
+import marvek.core.brief.Preparation.Decision;
+import marvek.core.brief.Preparation.Why;
+import marvek.core.circuit.Circuit;
+import marvek.core.conditions.Conditions;
+import marvek.core.page.CornerPage;
+import marvek.core.page.LineChoice;
+import marvek.core.page.OwnValues;
+import marvek.core.page.Reference;
+import org.junit.jupiter.api.Test;
+
+class PreparationTest {
+  private static final Circuit VARIED = Circuit.bare("varied", TestRoads.varied(5));
+  private static final Conditions DAMP = Conditions.DEFAULT.withSurface(Conditions.Surface.DAMP);
+  private static final Reference.Basis BASIS =
+      Reference.basis(VARIED, TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.SMOOTH);
+  private static final Reference MODEL = Reference.on(BASIS, Conditions.DEFAULT, List.of());
+  private static final Reference IN_THE_DAMP = Reference.on(BASIS, DAMP, List.of());
+  private static final CornerPage PAGE =
+      MODEL.pages().stream().filter(p -> p.brake().atM() != null).findFirst().orElseThrow();
+  private static final int CORNER = PAGE.corner();
+  private static final double MODEL_BRAKE = PAGE.brake().atM();
+  private static final OwnValues OWN =
+      OwnValues.in(CORNER).brakeAtM(MODEL_BRAKE - 8).notes("bumpy").confidence(3).build();
+  private static final Reference WITH_OWN = Reference.on(BASIS, Conditions.DEFAULT, List.of(OWN));
+
+  private static Preparation preparation(Map<Integer, Double> steps) {
+    return Preparation.of(WITH_OWN, IN_THE_DAMP, List.of(OWN), steps);
+  }
+
+  private static Change brake(Preparation preparation) {
+    return preparation.changes().stream()
+        .filter(c -> c.corner() == CORNER && c.field() == PageField.BRAKE)
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private static OwnValues decided(Decision... decisions) {
+    return preparation(Map.of()).decided(List.of(decisions)).stream()
+        .filter(o -> o.corner() == CORNER)
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private static double shift() {
+    return IN_THE_DAMP.pages().get(MODEL.pages().indexOf(PAGE)).brake().atM() - MODEL_BRAKE;
+  }
+
+  @Test
+  void anOwnValueMovesAsFarAsTheModels() {
+    Change change = brake(preparation(Map.of()));
+    assertThat(shift()).isLessThan(-2);
+    assertThat(change.why()).isEqualTo(Why.OWN_MOVED);
+    assertThat(change.before()).isCloseTo(MODEL_BRAKE - 8, within(1e-9));
+    assertThat(change.after()).isCloseTo(MODEL_BRAKE - 8 + shift(), within(1e-9));
+  }
+
+  @Test
+  void whatTheModelHasMovedIsTheModelsAgainWhenAccepted() {
+    Preparation model = Preparation.of(MODEL, IN_THE_DAMP, List.of(), Map.of());
+    assertThat(model.changes()).isNotEmpty().allMatch(c -> c.why() == Why.CONDITIONS);
+    assertThat(model.decided(List.of())).isEmpty();
+  }
+
+  @Test
+  void acceptedAlteredAndLeftValuesBecomeTheDriversOwn() {
+    OwnValues accepted = decided(new Decision(CORNER, PageField.BRAKE, Choice.ACCEPT, null));
+    assertThat(accepted.brakeAtM()).isCloseTo(MODEL_BRAKE - 8 + shift(), within(1e-9));
+    assertThat(accepted.notes()).isEqualTo("bumpy");
+    assertThat(decided()).isEqualTo(accepted);
+    OwnValues left = decided(new Decision(CORNER, PageField.BRAKE, Choice.LEAVE, null));
+    assertThat(left.brakeAtM()).isCloseTo(MODEL_BRAKE - 8, within(1e-9));
+    double typed = MODEL_BRAKE - 30;
+    OwnValues altered = decided(new Decision(CORNER, PageField.BRAKE, Choice.ALTER, typed));
+    assertThat(altered.brakeAtM()).isEqualTo(typed);
+  }
+
+  @Test
+  void aPointThatIsWorkedUpToIsTakenAtItsStep() {
+    double step = MODEL_BRAKE - 60;
+    Change change = brake(preparation(Map.of(CORNER, step)));
+    assertThat(change.why()).isEqualTo(Why.STEP);
+    assertThat(change.after()).isEqualTo(step);
+  }
+
+  @Test
+  void theSameDayChangesNothing() {
+    assertThat(Preparation.of(WITH_OWN, MODEL, List.of(OWN), Map.of()).changes()).isEmpty();
+  }
+
+  @Test
+  void aDecisionOnWhatDoesNotChangeIsRefused() {
+    Decision wrong = new Decision(999, PageField.GEAR, Choice.LEAVE, null);
+    assertThatThrownBy(() -> preparation(Map.of()).decided(List.of(wrong)))
+        .isInstanceOf(InvalidValueException.class)
+        .hasMessageContaining("corner 999");
+    assertThatThrownBy(() -> new Decision(1, PageField.GEAR, Choice.ALTER, null))
+        .isInstanceOf(InvalidValueException.class);
+  }
+}
