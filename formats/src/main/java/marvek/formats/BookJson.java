@@ -41,6 +41,8 @@ public final class BookJson {
    * @param car car JSON
    * @param setupSheets of the car, oldest first
    * @param revisions in the order of their numbers, which run from 1
+   * @param sessions in the order they were made
+   * @param steps how far brake points are worked up to
    */
   public record Parts(
       String name,
@@ -48,7 +50,9 @@ public final class BookJson {
       List<JsonNode> earlierLayouts,
       JsonNode car,
       List<JsonNode> setupSheets,
-      List<ObjectNode> revisions) {}
+      List<ObjectNode> revisions,
+      List<JsonNode> sessions,
+      List<JsonNode> steps) {}
 
   /** Puts the parts together. */
   public static ObjectNode write(Parts parts) {
@@ -66,6 +70,14 @@ public final class BookJson {
     }
     ArrayNode revisions = book.putArray("revisions");
     parts.revisions().forEach(revisions::add);
+    if (!parts.sessions().isEmpty()) {
+      ArrayNode sessions = book.putArray("sessions");
+      parts.sessions().forEach(sessions::add);
+    }
+    if (!parts.steps().isEmpty()) {
+      ArrayNode steps = book.putArray("steps");
+      parts.steps().forEach(steps::add);
+    }
     return book;
   }
 
@@ -95,8 +107,25 @@ public final class BookJson {
       checkRevision(place, revisions.size() + 1);
       revisions.add((ObjectNode) place.node());
     }
+    List<JsonNode> sessions = new ArrayList<>();
+    for (JsonNode session : tree.path("sessions")) {
+      SessionJson.read(session, "/sessions/" + sessions.size());
+      sessions.add(session);
+    }
+    List<JsonNode> steps = new ArrayList<>();
+    for (JsonNode step : tree.path("steps")) {
+      StepStateJson.read(step, "/steps/" + steps.size());
+      steps.add(step);
+    }
     return new Parts(
-        top.text("name"), tree.get("circuit"), earlier, tree.get("car"), sheets, revisions);
+        top.text("name"),
+        tree.get("circuit"),
+        earlier,
+        tree.get("car"),
+        sheets,
+        revisions,
+        sessions,
+        steps);
   }
 
   private static void checkLayoutVersion(
@@ -124,6 +153,7 @@ public final class BookJson {
                       .getInstanceLocation()
                       .toString()
                       .replaceFirst("^\\$", "")
+                      .replaceAll("\\[(\\d+)\\]", "/$1")
                       .replace('.', '/'),
                   message.getMessage() + ".");
             });

@@ -1,11 +1,15 @@
 package marvek.formats;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.time.DateTimeException;
 import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.List;
 import marvek.core.InvalidValueException;
 import marvek.core.conditions.Conditions;
+import marvek.core.conditions.SurfacePart;
 
 /** Conditions of a revision; what is left out takes its default. */
 public final class ConditionsJson {
@@ -28,20 +32,40 @@ public final class ConditionsJson {
     try {
       return new Conditions(
           place.oneOf("surface", Conditions.Surface.class, d.surface()),
+          parts(place),
           place.oneOf("tyres", Conditions.TyreState.class, d.tyres()),
+          place.has("coldLap") ? place.integer("coldLap") : d.coldLap(),
+          place.number("wear", d.wear()),
           place.number("gripUsed", d.gripUsed()),
           place.number("fuel_kg", d.fuelKg()),
           place.number("pedalChange_s", d.pedalChangeS()),
           place.number("brakeBuildUp_s", d.brakeBuildUpS()),
           place.number("airTemperature_c", d.airTemperatureC()),
+          place.optionalNumber("trackTemperature_c"),
           place.number("pressure_hpa", d.pressureHpa()),
           place.number("windSpeed_mps", d.windSpeedMps()),
           place.number("windFrom_deg", d.windFromDeg()),
           place.number("humidity_pct", d.humidityPct()),
-          at(place));
+          at(place),
+          place.number("margin_m", d.marginM()),
+          place.number("airShare", d.airShare()));
     } catch (InvalidValueException e) {
       throw BadFileException.atPointer(pointer + "/" + e.field(), e.getMessage() + ".");
     }
+  }
+
+  private static List<SurfacePart> parts(JsonPlace place) {
+    List<SurfacePart> parts = new ArrayList<>();
+    if (place.has("parts")) {
+      for (JsonPlace part : place.array("parts")) {
+        parts.add(
+            new SurfacePart(
+                part.number("from_m"),
+                part.number("to_m"),
+                part.oneOf("surface", Conditions.Surface.class, null)));
+      }
+    }
+    return parts;
   }
 
   private static LocalDateTime at(JsonPlace place) {
@@ -55,22 +79,49 @@ public final class ConditionsJson {
     }
   }
 
-  /** Writes all members in the order of the format. */
+  /**
+   * Writes the members in the order of the format; those of special cases only where they apply.
+   */
   public static ObjectNode write(Conditions c) {
     ObjectNode node = JsonFiles.MAPPER.createObjectNode();
     node.put("surface", JsonPlace.spelled(c.surface()));
+    if (!c.parts().isEmpty()) {
+      ArrayNode parts = node.putArray("parts");
+      for (SurfacePart part : c.parts()) {
+        parts
+            .addObject()
+            .put("from_m", part.fromM())
+            .put("to_m", part.toM())
+            .put("surface", JsonPlace.spelled(part.surface()));
+      }
+    }
     node.put("tyres", JsonPlace.spelled(c.tyres()));
+    if (c.tyres() == Conditions.TyreState.COLD) {
+      node.put("coldLap", c.coldLap());
+    }
+    if (c.tyres() == Conditions.TyreState.WORN) {
+      node.put("wear", c.wear());
+    }
     node.put("gripUsed", c.gripUsed());
     node.put("fuel_kg", c.fuelKg());
     node.put("pedalChange_s", c.pedalChangeS());
     node.put("brakeBuildUp_s", c.brakeBuildUpS());
     node.put("airTemperature_c", c.airTemperatureC());
+    if (c.trackTemperatureC() != null) {
+      node.put("trackTemperature_c", c.trackTemperatureC());
+    }
     node.put("pressure_hpa", c.pressureHpa());
     node.put("windSpeed_mps", c.windSpeedMps());
     node.put("windFrom_deg", c.windFromDeg());
     node.put("humidity_pct", c.humidityPct());
     if (c.at() != null) {
       node.put("at", c.at().toString());
+    }
+    if (c.marginM() != Conditions.DEFAULT_MARGIN_M) {
+      node.put("margin_m", c.marginM());
+    }
+    if (c.airShare() != 1) {
+      node.put("airShare", c.airShare());
     }
     return node;
   }

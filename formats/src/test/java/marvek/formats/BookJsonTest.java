@@ -50,7 +50,9 @@ class BookJsonTest {
             List.of(),
             DemoFiles.car(),
             List.of(),
-            List.of(revision.deepCopy())));
+            List.of(revision.deepCopy()),
+            List.of(),
+            List.of()));
   }
 
   private static BadFileException refused(JsonNode tree) {
