@@ -7,6 +7,7 @@ import java.util.UUID;
 import java.util.function.DoubleConsumer;
 import marvek.core.car.SetupSheet;
 import marvek.core.conditions.Conditions;
+import marvek.core.conditions.SurfacePart;
 import marvek.core.line.School;
 import marvek.core.page.LineChoice;
 import marvek.core.page.Reference;
@@ -52,37 +53,33 @@ class BasisCache {
   }
 
   /**
-   * What a line depends on. The smooth one is the same for every day but a wet one; the fastest one
-   * follows grip, air and setup, though not the hour or the driver's feet.
+   * What a line depends on. The smooth one is the same for every day with the same room; the
+   * fastest one follows grip, air and setup, though not the hour or the driver's feet.
    */
   private record Key(
-      UUID circuit, UUID car, boolean wet, LineChoice line, Conditions day, SetupSheet setup) {
+      UUID circuit, UUID car, Room room, LineChoice line, Conditions day, SetupSheet setup) {
     static Key of(UUID circuit, UUID car, Draft draft) {
       Conditions c = draft.conditions();
       boolean fastest = draft.line() == LineChoice.FASTEST;
       return new Key(
           circuit,
           car,
-          c.isWet(),
+          Room.of(c),
           draft.line(),
           fastest ? lineDay(c) : null,
           fastest ? draft.setup() : null);
     }
   }
 
+  /** What the room for a line depends on: where kerbs are wet, and the margin. */
+  private record Room(boolean wet, List<SurfacePart> parts, double marginM) {
+    static Room of(Conditions c) {
+      return new Room(c.isWet(), c.parts(), c.marginM());
+    }
+  }
+
   private static Conditions lineDay(Conditions c) {
-    return new Conditions(
-        c.surface(),
-        c.tyres(),
-        c.gripUsed(),
-        c.fuelKg(),
-        0,
-        0,
-        c.airTemperatureC(),
-        c.pressureHpa(),
-        c.windSpeedMps(),
-        c.windFromDeg(),
-        c.humidityPct());
+    return c.but().pedalChangeS(0).brakeBuildUpS(0).trackTemperatureC(null).at(null).build();
   }
 
   /** A line with a setup and with corners in ways of their own. */

@@ -32,10 +32,12 @@ class BookController {
   private static final long PATIENCE_MS = 1000;
 
   private final Books books;
+  private final BookFiles files;
   private final Jobs jobs;
 
-  BookController(Books books, Jobs jobs) {
+  BookController(Books books, BookFiles files, Jobs jobs) {
     this.books = books;
+    this.files = files;
     this.jobs = jobs;
   }
 
@@ -160,13 +162,13 @@ class BookController {
                 .filename(name, java.nio.charset.StandardCharsets.UTF_8)
                 .build()
                 .toString())
-        .body(books.export(id));
+        .body(files.export(id));
   }
 
   @PostMapping(path = "/api/books/import", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
   Imported importFile(@RequestPart("file") MultipartFile file) throws IOException {
-    return new Imported(books.importFile(file.getBytes()));
+    return new Imported(files.importFile(file.getBytes()));
   }
 
   @GetMapping(path = "/api/schemas/book.schema.json", produces = "application/schema+json")

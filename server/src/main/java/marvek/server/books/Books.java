@@ -1,24 +1,20 @@
 package marvek.server.books;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
 import marvek.core.Require;
 import marvek.core.circuit.Circuit;
 import marvek.core.conditions.Conditions;
 import marvek.core.page.Reference;
-import marvek.formats.BookJson;
+import marvek.core.page.Stakes;
 import marvek.formats.JsonFiles;
 import marvek.formats.RevisionJson;
 import marvek.server.accounts.CurrentDriver;
 import marvek.server.cars.Cars;
-import marvek.server.cars.SetupSheets;
 import marvek.server.circuits.Circuits;
 import marvek.server.jobs.Job;
 import marvek.server.problems.ConflictException;
@@ -27,7 +23,7 @@ import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** Makes books, tries drafts out, keeps revisions, exports and imports. */
+/** Makes books, tries drafts out, keeps revisions. */
 @Service
 public class Books {
   private final BookRepository books;
@@ -35,7 +31,6 @@ public class Books {
   private final BasisCache bases;
   private final Circuits circuits;
   private final Cars cars;
-  private final SetupSheets sheets;
   private final CurrentDriver driver;
   private final TransactionTemplate transaction;
 
@@ -45,7 +40,6 @@ public class Books {
       BasisCache bases,
       Circuits circuits,
       Cars cars,
-      SetupSheets sheets,
       CurrentDriver driver,
       TransactionTemplate transaction) {
     this.books = books;
@@ -53,7 +47,6 @@ public class Books {
     this.bases = bases;
     this.circuits = circuits;
     this.cars = cars;
-    this.sheets = sheets;
     this.driver = driver;
     this.transaction = transaction;
   }
@@ -144,7 +137,7 @@ public class Books {
   }
 
   /** The road and line that a draft of a book stands on. */
-  Reference.Basis basis(UUID bookId, Draft draft) {
+  public Reference.Basis basis(UUID bookId, Draft draft) {
     return basis(book(bookId), draft);
   }
 
@@ -196,7 +189,7 @@ public class Books {
         revision.number(), revision.parent(), revision.createdAt(), head.reason(), head.timeS());
   }
 
-  private static ObjectNode parse(Revision revision) {
+  static ObjectNode parse(Revision revision) {
     return (ObjectNode) JsonFiles.parse(revision.document().getBytes(StandardCharsets.UTF_8));
   }
 
@@ -222,7 +215,7 @@ public class Books {
   }
 
   /** What a revision was computed from. */
-  static Draft draftOf(ObjectNode document) {
+  public static Draft draftOf(ObjectNode document) {
     return Draft.read(
         document.get("conditions"),
         document.path("line").asText("smooth"),
@@ -230,7 +223,13 @@ public class Books {
         document.get("setup"));
   }
 
-  int newestNumber(UUID bookId) {
+  /** What slips cost on a basis in some conditions. */
+  public List<Stakes> stakes(Reference.Basis basis, Conditions conditions) {
+    return bases.stakes(basis, conditions);
+  }
+
+  /** Number of a book's newest revision; 0 without one. */
+  public int newestNumber(UUID bookId) {
     return revisions.findFirstByBookIdOrderByNumberDesc(bookId).map(Revision::number).orElse(0);
   }
 
@@ -255,7 +254,7 @@ public class Books {
   }
 
   /** Runs the model on a draft; nothing is stored. */
-  Computed tryOut(UUID bookId, Integer parent, Draft draft) {
+  public Computed tryOut(UUID bookId, Integer parent, Draft draft) {
     Reference.Basis basis = basis(book(bookId), draft);
     Reference reference = Reference.on(basis, draft.conditions(), draft.own());
     RevisionJson.Header header =
@@ -282,7 +281,7 @@ public class Books {
    * @param parent number of the revision it was made from
    * @throws ConflictException if that is not the newest any more
    */
-  RevisionLine keep(UUID bookId, int parent, String reason, Draft draft, Instant at) {
+  public RevisionLine keep(UUID bookId, int parent, String reason, Draft draft, Instant at) {
     Require.text("reason", reason, 500);
     Book book = book(bookId);
     revisionOf(bookId, parent);
@@ -332,65 +331,6 @@ public class Books {
             + " was kept meanwhile, from the same revision "
             + parent
             + ". Your changes are still in the draft: look at the newer revision, then keep again.");
-  }
-
-  /** The whole book as a file. */
-  public byte[] export(UUID id) {
-    Book book = book(id);
-    List<ObjectNode> documents =
-        revisions.findByBookIdOrderByNumber(id).stream().map(Books::parse).toList();
-    BookJson.Parts parts =
-        new BookJson.Parts(
-            book.name(),
-            circuits.load(book.circuitId()).document(),
-            earlierLayouts(book),
-            cars.load(book.carId()).document(),
-            sheets.of(book.carId()).stream().map(SetupSheets.Kept::sheet).toList(),
-            documents);
-    return JsonFiles.writeFile(BookJson.write(parts));
-  }
-
-  private List<JsonNode> earlierLayouts(Book book) {
-    return revisions.findByBookIdOrderByNumber(book.id()).stream()
-        .map(Revision::circuitId)
-        .filter(id -> !id.equals(book.circuitId()))
-        .distinct()
-        .map(id -> circuits.load(id).document())
-        .toList();
-  }
-
-  /** Takes a whole book in, its circuit and car with it; all or nothing. */
-  public UUID importFile(byte[] bytes) {
-    BookJson.Parts parts = BookJson.read(JsonFiles.parse(bytes));
-    return transaction.execute(
-        status -> {
-          UUID circuit = circuits.importGeoJson(parts.circuit()).id();
-          Map<Integer, UUID> layouts = new HashMap<>();
-          for (JsonNode earlier : parts.earlierLayouts()) {
-            layouts.put(
-                earlier.path("marvek").path("layoutVersion").asInt(1),
-                circuits.importEarlierVersion(circuit, earlier));
-          }
-          UUID car = cars.importTree(parts.car()).id();
-          parts.setupSheets().forEach(sheet -> sheets.add(car, sheet));
-          Book book = books.save(new Book(driver.id(), circuit, car, parts.name()));
-          for (ObjectNode document : parts.revisions()) {
-            int layout = document.path("layoutVersion").asInt(0);
-            revisions.save(revision(book.id(), document, layouts.getOrDefault(layout, circuit)));
-          }
-          return book.id();
-        });
-  }
-
-  private static Revision revision(UUID bookId, ObjectNode document, UUID circuitId) {
-    JsonNode parent = document.path("parent");
-    return new Revision(
-        bookId,
-        document.path("number").asInt(),
-        parent.isInt() ? parent.asInt() : null,
-        Instant.parse(document.path("createdAt").asText()),
-        circuitId,
-        JsonFiles.write(document));
   }
 
   /** Whether the driver has no book yet. */

@@ -5,12 +5,16 @@ import java.util.List;
 import java.util.UUID;
 import marvek.core.brief.Day;
 import marvek.core.brief.DayShift;
+import marvek.core.brief.InsideEntry;
+import marvek.core.brief.Purpose;
+import marvek.core.brief.TyreSaving;
+import marvek.core.circuit.Circuit;
+import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
-import marvek.core.page.OwnValues;
 import marvek.core.page.Reference;
 import org.springframework.stereotype.Service;
 
-/** A draft on other days: what the wet, cold or worn tyres do to each corner. */
+/** A draft on other days and for other purposes: what each does to every corner. */
 @Service
 class DayAnswers {
   private final Books books;
@@ -19,38 +23,71 @@ class DayAnswers {
     this.books = books;
   }
 
-  /** The model on one other day. */
-  record OnDay(Day day, Reference reference, double lostS, List<DayShift> shifts) {}
+  /** The model on one other day, or for one other purpose. */
+  record Variant<T>(T what, Reference reference, double lostS, List<DayShift> shifts) {}
+
+  /** Purposes with what only some of them have. */
+  record Purposes(
+      List<Variant<Purpose>> laps,
+      List<InsideEntry> defend,
+      List<InsideEntry> attack,
+      List<TyreSaving> saving) {}
+
+  /** The draft by the model alone, which variants are told against. */
+  private record Base(UUID book, Draft draft, Reference.Basis basis, Reference reference) {}
+
+  private Base base(UUID bookId, Draft draft) {
+    Reference.Basis basis = books.basis(bookId, draft);
+    return new Base(bookId, draft, basis, Reference.on(basis, draft.conditions(), draft.schools()));
+  }
 
   /** All days that differ from the draft's own, in the order of the list. */
-  List<OnDay> days(UUID bookId, Draft draft) {
-    Reference.Basis basis = books.basis(bookId, draft);
-    Reference base = Reference.on(basis, draft.conditions(), schoolsOnly(draft));
-    List<OnDay> days = new ArrayList<>();
+  List<Variant<Day>> days(UUID bookId, Draft draft) {
+    Base base = base(bookId, draft);
+    Circuit circuit = base.basis().circuit();
+    Road road = base.basis().path().road();
+    List<Variant<Day>> days = new ArrayList<>();
     for (Day day : Day.values()) {
-      if (day.differsFrom(draft.conditions())) {
-        days.add(onDay(bookId, draft, basis, base, day));
+      if (day.differsFrom(draft.conditions(), circuit, road, base.basis().vehicle())) {
+        Conditions then = day.of(draft.conditions(), circuit, road, base.basis().vehicle());
+        days.add(variant(base, day, then));
       }
     }
     return days;
   }
 
-  private OnDay onDay(UUID bookId, Draft draft, Reference.Basis basis, Reference base, Day day) {
-    Conditions conditions = day.of(draft.conditions());
-    Draft then = new Draft(conditions, draft.line(), schoolsOnly(draft), draft.setup());
-    // Only the wet uses other kerbs; else the line of the book is driven on.
-    boolean sameLine = conditions.isWet() == draft.conditions().isWet();
-    Reference other =
-        Reference.on(sameLine ? basis : books.basis(bookId, then), conditions, then.own());
-    double lost = other.modelLap().timeS() - base.modelLap().timeS();
-    return new OnDay(day, other, lost, DayShift.between(base, other));
+  /** All purposes that are another lap, and the corners that are driven from the inside. */
+  Purposes purposes(UUID bookId, Draft draft) {
+    Base base = base(bookId, draft);
+    List<Variant<Purpose>> laps = new ArrayList<>();
+    for (Purpose purpose : Purpose.values()) {
+      Conditions then = purpose.of(draft.conditions());
+      if (!purpose.isInside() && !then.equals(draft.conditions())) {
+        laps.add(variant(base, purpose, then));
+      }
+    }
+    Conditions own = draft.conditions();
+    return new Purposes(
+        laps,
+        InsideEntry.of(base.basis(), own, base.reference(), false),
+        InsideEntry.of(base.basis(), own, base.reference(), true),
+        TyreSaving.of(base.basis(), own, base.reference()));
   }
 
-  /** Own points stand on top of every day; the ways through corners are part of the line. */
-  private static List<OwnValues> schoolsOnly(Draft draft) {
-    return draft.own().stream()
-        .filter(own -> own.line() != null)
-        .map(own -> OwnValues.in(own.corner()).line(own.line()).build())
-        .toList();
+  private <T> Variant<T> variant(Base base, T what, Conditions conditions) {
+    Draft then = base.draft().modelIn(conditions, base.draft().setup());
+    Reference other = Reference.on(basisFor(base, conditions, then), then.conditions(), then.own());
+    double lost = other.modelLap().timeS() - base.reference().modelLap().timeS();
+    return new Variant<>(what, other, lost, DayShift.between(base.reference(), other));
+  }
+
+  /** Only other kerbs and another margin move the line; else the one of the book is driven on. */
+  private Reference.Basis basisFor(Base base, Conditions conditions, Draft then) {
+    Conditions own = base.draft().conditions();
+    boolean sameRoom =
+        conditions.isWet() == own.isWet()
+            && conditions.parts().equals(own.parts())
+            && conditions.marginM() == own.marginM();
+    return sameRoom ? base.basis() : books.basis(base.book(), then);
   }
 }

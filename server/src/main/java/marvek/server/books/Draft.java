@@ -16,9 +16,9 @@ import marvek.formats.SetupSheetJson;
  *
  * @param setup the sheet that the car is set up by, or null for the car as it is
  */
-record Draft(Conditions conditions, LineChoice line, List<OwnValues> own, SetupSheet setup) {
+public record Draft(Conditions conditions, LineChoice line, List<OwnValues> own, SetupSheet setup) {
 
-  Draft {
+  public Draft {
     own = List.copyOf(own);
     if (setup != null && setup.fuelKg() != null) {
       conditions = conditions.withFuelKg(setup.fuelKg());
@@ -26,7 +26,7 @@ record Draft(Conditions conditions, LineChoice line, List<OwnValues> own, SetupS
   }
 
   /** A draft for the car as it is. */
-  Draft(Conditions conditions, LineChoice line, List<OwnValues> own) {
+  public Draft(Conditions conditions, LineChoice line, List<OwnValues> own) {
     this(conditions, line, own, null);
   }
 
@@ -37,6 +37,19 @@ record Draft(Conditions conditions, LineChoice line, List<OwnValues> own, SetupS
         line(line),
         OwnValuesJson.read(ownValues, "/ownValues"),
         SetupSheetJson.read(setup, "/setup"));
+  }
+
+  /** The same for another day; the ways through corners stay, other own values do not. */
+  public Draft modelIn(Conditions other, SetupSheet sheet) {
+    return new Draft(other, line, schools(), sheet);
+  }
+
+  /** The ways through corners alone: they are part of the line. */
+  public List<OwnValues> schools() {
+    return own.stream()
+        .filter(o -> o.line() != null)
+        .map(o -> OwnValues.in(o.corner()).line(o.line()).build())
+        .toList();
   }
 
   private static LineChoice line(String line) {

@@ -72,7 +72,7 @@ record Trace(
     Road road = reference.path().road();
     double step = Math.max(SHOWN_STEP_M, road.lengthM() / MOST);
     int stride = Math.max(1, (int) Math.round(step / road.stepM()));
-    Corridor corridor = Corridor.of(circuit, road, basis.vehicle(), conditions.isWet(), 0);
+    Corridor corridor = Corridor.of(circuit, road, basis.vehicle(), conditions, 0);
     double half = basis.vehicle().bodyWidthM() / 2;
     Sampler s = new Sampler(road.size(), stride);
     double lateral = 0;

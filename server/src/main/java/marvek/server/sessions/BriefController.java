@@ -1,0 +1,109 @@
+package marvek.server.sessions;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.util.List;
+import java.util.Locale;
+import java.util.UUID;
+import marvek.core.brief.Preparation.Change;
+import marvek.core.brief.Preparation.Decision;
+import marvek.formats.ConditionsJson;
+import marvek.formats.SessionJson;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Preparing, issuing and briefing a session, and the steps of brake points. */
+@RestController
+class BriefController {
+  private final Preparations preparations;
+  private final Briefs briefs;
+  private final StepBoard board;
+
+  BriefController(Preparations preparations, Briefs briefs, StepBoard board) {
+    this.preparations = preparations;
+    this.briefs = briefs;
+    this.board = board;
+  }
+
+  /** One changed value; the field by its name in the book format. */
+  record ChangeView(int corner, String field, Double before, Double after, String why) {
+    static ChangeView of(Change c) {
+      return new ChangeView(c.corner(), c.field().path(), c.before(), c.after(), spelled(c.why()));
+    }
+  }
+
+  record DecisionView(int corner, String field, String choice, Double value) {
+    static DecisionView of(Decision d) {
+      return new DecisionView(d.corner(), d.field().path(), spelled(d.choice()), d.value());
+    }
+  }
+
+  record OpenPointView(int corner, String words) {}
+
+  record PreparedView(
+      int parent,
+      double parentLap_s,
+      double lap_s,
+      JsonNode parentConditions,
+      JsonNode conditions,
+      List<ChangeView> changes,
+      List<DecisionView> decisions,
+      List<OpenPointView> openPoints) {
+    static PreparedView of(Preparations.Prepared p) {
+      return new PreparedView(
+          p.parent(),
+          p.parentLapS(),
+          p.lapS(),
+          ConditionsJson.write(p.parentConditions()),
+          ConditionsJson.write(p.conditions()),
+          p.changes().stream().map(ChangeView::of).toList(),
+          p.decisions().stream().map(DecisionView::of).toList(),
+          p.openPoints().stream().map(o -> new OpenPointView(o.corner(), o.words())).toList());
+    }
+  }
+
+  record IssueBody(String reason) {}
+
+  record WordBody(String word) {}
+
+  @GetMapping("/api/sessions/{id}/preparation")
+  PreparedView prepare(@PathVariable UUID id) {
+    return PreparedView.of(preparations.prepare(id));
+  }
+
+  @PutMapping("/api/sessions/{id}/decisions")
+  PreparedView decide(@PathVariable UUID id, @RequestBody JsonNode decisions) {
+    return PreparedView.of(preparations.decide(id, SessionJson.decisions(decisions, "")));
+  }
+
+  @PostMapping("/api/sessions/{id}/issue")
+  Sessions.Kept issue(@PathVariable UUID id, @RequestBody IssueBody body) {
+    return preparations.issue(id, body.reason());
+  }
+
+  @GetMapping("/api/sessions/{id}/brief")
+  BriefView brief(@PathVariable UUID id) {
+    return BriefView.of(briefs.brief(id));
+  }
+
+  @GetMapping("/api/books/{id}/revisions/{number}/steps")
+  List<StepBoard.StepView> steps(@PathVariable UUID id, @PathVariable int number) {
+    return board.of(id, number);
+  }
+
+  @PostMapping("/api/books/{id}/revisions/{number}/steps/{corner}")
+  List<StepBoard.StepView> note(
+      @PathVariable UUID id,
+      @PathVariable int number,
+      @PathVariable int corner,
+      @RequestBody WordBody body) {
+    return board.note(id, number, corner, StepBoard.Word.named(body.word()));
+  }
+
+  static String spelled(Enum<?> constant) {
+    return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
+  }
+}

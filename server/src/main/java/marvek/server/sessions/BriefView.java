@@ -1,0 +1,73 @@
+package marvek.server.sessions;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.util.List;
+import marvek.core.brief.Focus;
+import marvek.core.brief.ShortForm;
+import marvek.core.brief.Targets;
+import marvek.core.brief.WarmUp;
+import marvek.formats.ConditionsJson;
+import marvek.server.books.LayoutMoves;
+
+/** A brief as a client sees it. */
+record BriefView(
+    Sessions.Kept session,
+    int revision,
+    boolean issued,
+    Integer parent,
+    double lap_s,
+    JsonNode conditions,
+    List<WarmUpView> warmUp,
+    List<FocusView> focus,
+    List<Double> sectorEnds_m,
+    List<TargetView> targets,
+    List<ShortForm> shortForm,
+    List<StepBoard.StepView> steps,
+    List<Briefs.HazardLine> hazards,
+    List<Integer> intoTheSun,
+    Double sunElevation_deg,
+    List<LayoutMoves.CheckLine> toCheck) {
+
+  /** A lap of the warm-up. */
+  record WarmUpView(
+      int lap, double gripShare, double brakeEarlier_m, List<Integer> lowerGearIn, double lap_s) {
+    static WarmUpView of(WarmUp w) {
+      return new WarmUpView(w.lap(), w.gripShare(), w.brakeEarlierM(), w.lowerGearIn(), w.lapS());
+    }
+  }
+
+  /** A corner to work on. */
+  record FocusView(int corner, double stakes_s, double doubt, String why, double slip_s) {
+    static FocusView of(Focus f) {
+      return new FocusView(
+          f.corner(), f.stakesS(), f.doubt(), BriefController.spelled(f.why()), f.slipS());
+    }
+  }
+
+  /** A lap to drive. */
+  record TargetView(String tier, double lap_s, List<Double> sectors_s) {
+    static TargetView of(Targets.Target t) {
+      return new TargetView(BriefController.spelled(t.tier()), t.lapS(), t.sectorsS());
+    }
+  }
+
+  static BriefView of(Briefs.Brief b) {
+    return new BriefView(
+        b.session(),
+        b.revision(),
+        b.issued(),
+        b.parent(),
+        b.lap_s(),
+        ConditionsJson.write(b.conditions()),
+        b.warmUp().stream().map(WarmUpView::of).toList(),
+        b.focus().stream().map(FocusView::of).toList(),
+        b.targets().sectorEndsM(),
+        b.targets().targets().stream().map(TargetView::of).toList(),
+        b.shortForm(),
+        b.steps(),
+        b.hazards(),
+        b.intoTheSun(),
+        b.sunElevation_deg(),
+        b.toCheck());
+  }
+}

@@ -1,0 +1,94 @@
+package marvek.server.sessions;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.UUID;
+import marvek.core.InvalidValueException;
+import marvek.core.Require;
+import marvek.formats.SessionJson;
+import marvek.server.books.Books;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Sessions of a book, and the weather that is expected for them. */
+@RestController
+class SessionController {
+  private static final int MOST_HOURS = 48;
+
+  private final Sessions sessions;
+  private final Books books;
+  private final SimulatedWeatherStation weather;
+
+  SessionController(Sessions sessions, Books books, SimulatedWeatherStation weather) {
+    this.sessions = sessions;
+    this.books = books;
+    this.weather = weather;
+  }
+
+  /**
+   * @param simulated whether the hours are made up
+   */
+  record Weather(boolean simulated, ArrayNode hours) {}
+
+  @GetMapping("/api/sessions")
+  List<Sessions.Kept> all() {
+    return sessions.all();
+  }
+
+  @GetMapping("/api/books/{id}/sessions")
+  List<Sessions.Kept> ofBook(@PathVariable UUID id) {
+    return sessions.of(books.get(id));
+  }
+
+  @PostMapping("/api/books/{id}/sessions")
+  @ResponseStatus(HttpStatus.CREATED)
+  Sessions.Kept plan(@PathVariable UUID id, @RequestBody JsonNode session) {
+    return sessions.plan(id, session);
+  }
+
+  @GetMapping("/api/sessions/{id}")
+  Sessions.Kept get(@PathVariable UUID id) {
+    return sessions.get(id);
+  }
+
+  @PostMapping("/api/sessions/{id}/next")
+  @ResponseStatus(HttpStatus.CREATED)
+  Sessions.Kept next(@PathVariable UUID id) {
+    return sessions.planNext(id);
+  }
+
+  @PutMapping("/api/sessions/{id}")
+  Sessions.Kept change(
+      @PathVariable UUID id,
+      @RequestParam(required = false) Instant seenAt,
+      @RequestBody JsonNode session) {
+    return sessions.change(id, session, seenAt);
+  }
+
+  @DeleteMapping("/api/sessions/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void remove(@PathVariable UUID id) {
+    sessions.remove(id);
+  }
+
+  @GetMapping("/api/books/{id}/weather")
+  Weather weather(@PathVariable UUID id, @RequestParam LocalDateTime at, @RequestParam int hours) {
+    Require.within("hours", hours, 1, MOST_HOURS);
+    if (at.getYear() < 1970 || at.getYear() > 2200) {
+      throw new InvalidValueException("at", "(" + at + ") is no day that weather is known of");
+    }
+    String place = books.get(id).circuit();
+    return new Weather(true, SessionJson.forecast(weather.hours(place, at, hours)));
+  }
+}

@@ -1,0 +1,9 @@
+package marvek.server.sessions;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface SessionRepository extends JpaRepository<StoredSession, UUID> {
+  List<StoredSession> findByBookIdOrderByCreatedAtAscIdAsc(UUID bookId);
+}

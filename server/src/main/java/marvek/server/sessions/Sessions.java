@@ -1,0 +1,215 @@
+package marvek.server.sessions;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.nio.charset.StandardCharsets;
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.Comparator;
+import java.util.List;
+import java.util.UUID;
+import java.util.function.UnaryOperator;
+import marvek.core.brief.Preparation.Decision;
+import marvek.core.brief.Session;
+import marvek.formats.JsonFiles;
+import marvek.formats.SessionFile;
+import marvek.formats.SessionJson;
+import marvek.server.books.BookAttachment;
+import marvek.server.books.Books;
+import marvek.server.circuits.Circuits;
+import marvek.server.problems.ConflictException;
+import marvek.server.problems.NotFoundException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps the sessions of books. */
+@Service
+public class Sessions implements BookAttachment {
+  private final SessionRepository repository;
+  private final Books books;
+  private final Circuits circuits;
+
+  Sessions(SessionRepository repository, Books books, Circuits circuits) {
+    this.repository = repository;
+    this.books = books;
+    this.circuits = circuits;
+  }
+
+  /**
+   * A kept session.
+   *
+   * @param begins the moment, in the circuit's zone
+   * @param comesTwice whether its hour comes twice because the clocks go back
+   */
+  public record Kept(
+      UUID id,
+      UUID bookId,
+      String book,
+      String circuit,
+      String timeZone,
+      Instant begins,
+      boolean comesTwice,
+      Instant changedAt,
+      JsonNode session) {}
+
+  /** A session with the rules of its circuit at hand. */
+  record Read(StoredSession stored, SessionFile file, Books.BookView book, ZoneId zone) {
+    Session session() {
+      return file.session();
+    }
+  }
+
+  /** The sessions of a book in the order they begin. */
+  @Transactional(readOnly = true)
+  public List<Kept> of(Books.BookView book) {
+    return repository.findByBookIdOrderByCreatedAtAscIdAsc(book.id()).stream()
+        .map(stored -> kept(read(stored, book)))
+        .sorted(Comparator.comparing(Kept::begins))
+        .toList();
+  }
+
+  /** The sessions of a book as they were planned. */
+  List<Session> files(Books.BookView book) {
+    return repository.findByBookIdOrderByCreatedAtAscIdAsc(book.id()).stream()
+        .map(stored -> read(stored, book).session())
+        .toList();
+  }
+
+  /** The sessions of all books in the order they begin. */
+  @Transactional(readOnly = true)
+  public List<Kept> all() {
+    return books.list().stream()
+        .flatMap(book -> of(book).stream())
+        .sorted(Comparator.comparing(Kept::begins))
+        .toList();
+  }
+
+  /** One session. */
+  @Transactional(readOnly = true)
+  public Kept get(UUID id) {
+    return kept(read(id));
+  }
+
+  /** Keeps a new session of a book. */
+  @Transactional
+  public Kept plan(UUID bookId, JsonNode document) {
+    Books.BookView book = books.get(bookId);
+    Session session = checked(SessionJson.read(document, "").session(), book);
+    SessionFile file = new SessionFile(session, List.of(), null);
+    return kept(read(repository.save(new StoredSession(bookId, written(file))), book));
+  }
+
+  /** The session after another one, begun from what that one left. */
+  @Transactional
+  public Kept planNext(UUID id) {
+    Read before = read(id);
+    Session next = checked(before.session().next(), before.book());
+    SessionFile file = new SessionFile(next, List.of(), null);
+    StoredSession stored = new StoredSession(before.book().id(), written(file));
+    return kept(read(repository.save(stored), before.book()));
+  }
+
+  /**
+   * Puts other values in the place of a session's; its decisions and revision stay.
+   *
+   * @param seenAt when the values were read that these are made from, or null for any
+   * @throws ConflictException if somebody changed it since
+   */
+  @Transactional
+  public Kept change(UUID id, JsonNode document, Instant seenAt) {
+    Read read = read(id);
+    if (seenAt != null && read.stored().changedAt().isAfter(seenAt)) {
+      throw new ConflictException(
+          "The session was changed meanwhile, in another window or by somebody else. What you typed"
+              + " is still here: load the session again to see theirs.");
+    }
+    Session session = checked(SessionJson.read(document, "").session(), read.book());
+    return store(read, file -> file.with(session));
+  }
+
+  /** Takes a session out; the revision that was issued for it stays. */
+  @Transactional
+  public void remove(UUID id) {
+    repository.delete(read(id).stored());
+  }
+
+  Kept decide(Read read, List<Decision> decisions) {
+    return store(read, file -> file.withDecisions(decisions));
+  }
+
+  Kept issued(Read read, int revision) {
+    return store(read, file -> file.issued(revision));
+  }
+
+  private Kept store(Read read, UnaryOperator<SessionFile> change) {
+    read.stored().becomes(written(change.apply(read.file())));
+    return kept(read(repository.saveAndFlush(read.stored()), read.book()));
+  }
+
+  /**
+   * A session that one of the driver's books has.
+   *
+   * @throws NotFoundException if there is none
+   */
+  Read read(UUID id) {
+    StoredSession stored =
+        repository
+            .findById(id)
+            .orElseThrow(() -> new NotFoundException("There is no session " + id + "."));
+    return read(stored, books.get(stored.bookId()));
+  }
+
+  private Read read(StoredSession stored, Books.BookView book) {
+    JsonNode document = JsonFiles.parse(stored.document().getBytes(StandardCharsets.UTF_8));
+    return new Read(stored, SessionJson.read(document, ""), book, zone(book));
+  }
+
+  private Session checked(Session session, Books.BookView book) {
+    double lapS = book.revisions().get(book.revisions().size() - 1).time_s();
+    double lapM = circuits.facts(book.circuitId()).lengthM();
+    return session.checkedAt(zone(book), circuits.validFrom(book.circuitId()), lapM, lapS);
+  }
+
+  private ZoneId zone(Books.BookView book) {
+    try {
+      return ZoneId.of(circuits.load(book.circuitId()).circuit().timeZone());
+    } catch (DateTimeException e) {
+      return ZoneId.of("UTC");
+    }
+  }
+
+  private static String written(SessionFile file) {
+    return JsonFiles.write(SessionJson.write(file));
+  }
+
+  private static Kept kept(Read read) {
+    String layout = read.book().layout();
+    return new Kept(
+        read.stored().id(),
+        read.book().id(),
+        read.book().name(),
+        read.book().circuit() + (layout.isBlank() ? "" : ", " + layout),
+        read.zone().getId(),
+        read.session().begins(read.zone()).toInstant(),
+        read.session().comesTwice(read.zone()),
+        read.stored().changedAt(),
+        SessionJson.write(read.file()));
+  }
+
+  @Override
+  public String member() {
+    return "sessions";
+  }
+
+  @Override
+  public List<JsonNode> of(UUID bookId) {
+    return repository.findByBookIdOrderByCreatedAtAscIdAsc(bookId).stream()
+        .map(s -> JsonFiles.parse(s.document().getBytes(StandardCharsets.UTF_8)))
+        .toList();
+  }
+
+  @Override
+  public void add(UUID bookId, JsonNode document) {
+    repository.save(new StoredSession(bookId, JsonFiles.write(document)));
+  }
+}

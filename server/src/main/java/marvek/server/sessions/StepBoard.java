@@ -1,0 +1,166 @@
+package marvek.server.sessions;
+
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import marvek.core.InvalidValueException;
+import marvek.core.circuit.Road;
+import marvek.core.circuit.Side;
+import marvek.core.conditions.Conditions.Surface;
+import marvek.core.page.CornerPage;
+import marvek.core.page.MarkChooser;
+import marvek.core.page.MarkReference;
+import marvek.core.page.Reference;
+import marvek.core.review.StepPlan;
+import marvek.core.review.StepState;
+import marvek.server.books.Books;
+import org.springframework.stereotype.Service;
+
+/** The step plans of a revision with how far each has come. */
+@Service
+class StepBoard {
+  /** A driver who says this of a page does not need a plan for it. */
+  private static final int SURE = 5;
+
+  private final Steps steps;
+  private final StepPlans plans;
+  private final Books books;
+
+  StepBoard(Steps steps, StepPlans plans, Books books) {
+    this.steps = steps;
+    this.plans = plans;
+    this.books = books;
+  }
+
+  /**
+   * A plan as a client sees it.
+   *
+   * @param begun whether it is being worked on
+   * @param sure whether the driver calls the page known
+   * @param step index of the present step
+   * @param now_m station of it
+   * @param nowText the same through a mark
+   */
+  record StepView(
+      int corner,
+      String name,
+      double safe_m,
+      double target_m,
+      double limit_m,
+      double margin_m,
+      boolean heldBack,
+      List<Double> steps_m,
+      Double runOff_m,
+      boolean begun,
+      boolean proven,
+      boolean sure,
+      int step,
+      int inARow,
+      int misses,
+      double now_m,
+      MarkReference now,
+      MarkReference target) {}
+
+  /** What a driver says of a lap. */
+  enum Word {
+    /** Begins at the safe mark. */
+    BEGIN,
+    /** The lap made the step. */
+    MADE,
+    /** The lap did not. */
+    MISSED,
+    /** The plan is given up. */
+    FORGET;
+
+    /**
+     * A word by its name in small letters.
+     *
+     * @throws InvalidValueException if it is none
+     */
+    static Word named(String name) {
+      for (Word word : values()) {
+        if (word.name().equalsIgnoreCase(name)) {
+          return word;
+        }
+      }
+      throw new InvalidValueException(
+          "word", "(" + name + ") must be begin, made, missed or forget");
+    }
+  }
+
+  List<StepView> of(UUID bookId, int revision) {
+    return of(bookId, books.recompute(bookId, revision));
+  }
+
+  List<StepView> of(UUID bookId, Books.Computed computed) {
+    Surface surface = computed.conditions().surface();
+    Map<Integer, StepState> states = steps.on(bookId, surface);
+    MarkChooser marks =
+        Reference.marks(computed.basis(), computed.conditions(), computed.reference().modelLap());
+    return plansOf(computed, states).stream()
+        .map(plan -> view(computed, plan, states.get(plan.corner()), marks))
+        .toList();
+  }
+
+  /** Notes a lap of a corner and answers with the whole board. */
+  List<StepView> note(UUID bookId, int revision, int corner, Word word) {
+    Books.Computed computed = books.recompute(bookId, revision);
+    Surface surface = computed.conditions().surface();
+    Map<Integer, StepState> states = steps.on(bookId, surface);
+    StepPlan plan =
+        plansOf(computed, states).stream()
+            .filter(p -> p.corner() == corner)
+            .findFirst()
+            .orElseThrow(
+                () ->
+                    new InvalidValueException(
+                        "corner", "(" + corner + ") has no brake point to work up to"));
+    Road road = computed.basis().path().road();
+    StepState before =
+        states.containsKey(corner) ? states.get(corner) : StepState.begin(plan, surface);
+    switch (word) {
+      case BEGIN -> steps.keep(bookId, StepState.begin(plan, surface));
+      case MADE -> steps.keep(bookId, before.made(plan, road));
+      case MISSED -> steps.keep(bookId, before.missed(plan, road));
+      case FORGET -> steps.forget(bookId, corner, surface);
+    }
+    return of(bookId, computed);
+  }
+
+  private List<StepPlan> plansOf(Books.Computed computed, Map<Integer, StepState> states) {
+    return plans.of(computed.basis(), computed.conditions(), computed.reference().pages(), states);
+  }
+
+  private static StepView view(
+      Books.Computed computed, StepPlan plan, StepState state, MarkChooser marks) {
+    Road road = computed.basis().path().road();
+    CornerPage page =
+        computed.reference().pages().stream()
+            .filter(p -> p.corner() == plan.corner())
+            .findFirst()
+            .orElseThrow();
+    int step = state == null ? 0 : state.stepIn(plan, road);
+    boolean proven = state != null && state.provenIn(plan, road);
+    double now = plan.stepsM().get(step);
+    Side outside = page.direction() == Side.LEFT ? Side.RIGHT : Side.LEFT;
+    return new StepView(
+        plan.corner(),
+        page.name(),
+        plan.safeM(),
+        plan.targetM(),
+        plan.limitM(),
+        plan.marginM(),
+        plan.heldBack(),
+        plan.stepsM(),
+        plan.runOffM(),
+        state != null,
+        proven,
+        page.confidence() != null && page.confidence() >= SURE,
+        step,
+        state == null ? 0 : state.inARow(),
+        state == null ? 0 : state.misses(),
+        now,
+        marks.target(now, outside).orElse(null),
+        marks.target(plan.targetM(), outside).orElse(null));
+  }
+}

@@ -1,0 +1,54 @@
+package marvek.server.sessions;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.UUID;
+
+/** A session of a book as it is kept. */
+@Entity
+@Table(name = "session")
+class StoredSession {
+  @Id private UUID id;
+  private UUID bookId;
+
+  @Column(columnDefinition = "text")
+  private String document;
+
+  private Instant createdAt;
+  private Instant changedAt;
+
+  protected StoredSession() {}
+
+  StoredSession(UUID bookId, String document) {
+    this.id = UUID.randomUUID();
+    this.bookId = bookId;
+    this.document = document;
+    this.createdAt = Instant.now();
+    this.changedAt = createdAt;
+  }
+
+  UUID id() {
+    return id;
+  }
+
+  UUID bookId() {
+    return bookId;
+  }
+
+  String document() {
+    return document;
+  }
+
+  Instant changedAt() {
+    return changedAt;
+  }
+
+  /** The session is another one from now on. */
+  void becomes(String other) {
+    document = other;
+    changedAt = Instant.now();
+  }
+}

@@ -1,0 +1,277 @@
+package marvek.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import marvek.formats.JsonFiles;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.client.TestRestTemplate;
+
+/** Sessions over HTTP: planned, prepared, issued, briefed, driven, followed by the next. */
+@ServerTest
+class SessionTest {
+  @Autowired private TestRestTemplate http;
+  private Scripts scripts;
+  private String book;
+
+  /** A book of one's own, so that sessions of other tests do not matter. */
+  @BeforeEach
+  void ownBook() {
+    scripts = new Scripts(http);
+    JsonNode demo = scripts.get("/api/books").body().get(0);
+    byte[] file = scripts.download("/api/books/" + demo.path("id").asText() + "/export");
+    book = scripts.upload("/api/books/import", "b.book.json", file).body().path("id").asText();
+  }
+
+  private static Map<String, Object> session(String startsAt, String surface) {
+    Map<String, Object> session = new HashMap<>();
+    session.put("event", "June meeting");
+    session.put("kind", "practice");
+    session.put("startsAt", startsAt);
+    session.put("length_min", 25);
+    session.put("purpose", "practice");
+    session.put(
+        "tyres", Map.of("name", "A", "laps", 11, "goodLaps", 60, "inUseSince", "2026-04-18"));
+    session.put("conditions", Map.of("surface", surface, "gripUsed", 0.92, "fuel_kg", 0));
+    return session;
+  }
+
+  private JsonNode planned(String startsAt, String surface) {
+    Scripts.Answer answer =
+        scripts.post("/api/books/" + book + "/sessions", session(startsAt, surface));
+    assertThat(answer.status().value()).as("%s", answer.body()).isEqualTo(201);
+    return answer.body();
+  }
+
+  private JsonNode newest() {
+    JsonNode view = scripts.get("/api/books/" + book).body();
+    int number = view.path("revisions").size();
+    return scripts.get("/api/books/" + book + "/revisions/" + number).body();
+  }
+
+  @Test
+  void aWetSessionIsPreparedDecidedIssuedAndBriefed() {
+    JsonNode session = planned("2026-06-13T10:20", "wet");
+    String path = "/api/sessions/" + session.path("id").asText();
+    assertThat(session.path("begins").asText()).isEqualTo("2026-06-13T09:20:00Z");
+    JsonNode prepared = scripts.get(path + "/preparation").body();
+    assertThat(prepared.path("lap_s").asDouble())
+        .isGreaterThan(prepared.path("parentLap_s").asDouble() + 5);
+    // The driver's own brake point at Sluice moves with the model's.
+    JsonNode sluice = change(prepared, 1, "brake.at_m");
+    assertThat(sluice.path("why").asText()).isEqualTo("own-moved");
+    assertThat(sluice.path("before").asDouble()).isEqualTo(312.0);
+    assertThat(sluice.path("after").asDouble()).isLessThan(308);
+    List<Map<String, Object>> decisions =
+        List.of(
+            Map.of("corner", 1, "field", "brake.at_m", "choice", "alter", "value", 290.0),
+            Map.of("corner", 11, "field", "brake.at_m", "choice", "leave"));
+    Scripts.Answer decided = scripts.put(path + "/decisions", decisions);
+    assertThat(decided.status().value()).as("%s", decided.body()).isEqualTo(200);
+    assertThat(decided.body().path("decisions").size()).isEqualTo(2);
+
+    JsonNode issued = scripts.post(path + "/issue", Map.of("reason", "")).body();
+    assertThat(issued.at("/session/revision").asInt()).isEqualTo(3);
+    JsonNode revision = newest();
+    assertThat(revision.path("reason").asText()).isEqualTo("June meeting, practice: wet road");
+    assertThat(revision.at("/conditions/surface").asText()).isEqualTo("wet");
+    assertThat(revision.at("/conditions/at").asText()).isEqualTo("2026-06-13T10:20");
+    assertThat(revision.at("/pages/0/brake/at_m").asDouble()).isEqualTo(290.0);
+    assertThat(revision.at("/pages/10/brake/at_m").asDouble()).isEqualTo(3194.0);
+
+    JsonNode brief = scripts.get(path + "/brief").body();
+    assertThat(brief.path("revision").asInt()).isEqualTo(3);
+    assertThat(brief.path("issued").asBoolean()).isTrue();
+    assertThat(brief.path("warmUp").size()).isEqualTo(4);
+    assertThat(brief.path("focus").size()).isEqualTo(3);
+    assertThat(brief.path("targets").findValuesAsText("tier"))
+        .contains("expert", "good-club", "beginner", "book");
+    assertThat(brief.path("shortForm").size()).isEqualTo(13);
+    assertThat(brief.path("hazards").size()).isGreaterThan(4);
+    assertThat(brief.path("sunElevation_deg").asDouble()).isBetween(30.0, 65.0);
+  }
+
+  private static JsonNode change(JsonNode prepared, int corner, String field) {
+    for (JsonNode change : prepared.path("changes")) {
+      if (change.path("corner").asInt() == corner && change.path("field").asText().equals(field)) {
+        return change;
+      }
+    }
+    throw new AssertionError("no change of " + field + " in " + corner + ": " + prepared);
+  }
+
+  /** What was moved for a wet session comes back where it was for a dry one. */
+  @Test
+  void aWeekendGoesFromDryToWetAndBack() {
+    JsonNode wet = planned("2026-06-13T10:20", "wet");
+    scripts.post("/api/sessions/" + wet.path("id").asText() + "/issue", Map.of("reason", "rain"));
+    ObjectNode driven = (ObjectNode) scripts.get("/api/sessions/" + id(wet)).body().get("session");
+    driven.putObject("result").put("laps", 9).put("bestLap_s", 133.2).put("learned", "no kerbs");
+    driven.putArray("openPoints").addObject().put("corner", 4).put("words", "try second gear");
+    Scripts.Answer kept = scripts.put("/api/sessions/" + id(wet), driven);
+    assertThat(kept.status().value()).as("%s", kept.body()).isEqualTo(200);
+    assertThat(kept.body().at("/session/revision").asInt()).isEqualTo(3);
+
+    JsonNode next = scripts.post("/api/sessions/" + id(wet) + "/next", Map.of()).body();
+    assertThat(next.at("/session/tyres/laps").asInt()).isEqualTo(20);
+    assertThat(next.at("/session/startsAt").asText()).isEqualTo("2026-06-14T10:20");
+    assertThat(next.at("/session/openPoints/0/words").asText()).isEqualTo("try second gear");
+    ObjectNode dry = (ObjectNode) next.get("session");
+    ((ObjectNode) dry.get("conditions")).put("surface", "dry");
+    scripts.put("/api/sessions/" + id(next), dry);
+    JsonNode prepared = scripts.get("/api/sessions/" + id(next) + "/preparation").body();
+    assertThat(change(prepared, 1, "brake.at_m").path("after").asDouble())
+        .isCloseTo(312.0, within(1.0));
+    JsonNode listed = scripts.get("/api/books/" + book + "/sessions").body();
+    assertThat(listed.findValuesAsText("id")).containsExactly(id(wet), id(next));
+  }
+
+  private static String id(JsonNode kept) {
+    return kept.path("id").asText();
+  }
+
+  @Test
+  void brakePointsAreWorkedUpToOverLapsAndSessions() {
+    String steps = "/api/books/" + book + "/revisions/2/steps";
+    JsonNode board = scripts.get(steps).body();
+    JsonNode sluice = board.get(0);
+    assertThat(sluice.path("corner").asInt()).isEqualTo(1);
+    assertThat(sluice.path("begun").asBoolean()).isFalse();
+    assertThat(sluice.path("steps_m").size()).isGreaterThan(3);
+    double target = sluice.path("target_m").asDouble();
+    scripts.post(steps + "/1", Map.of("word", "begin"));
+    for (int lap = 0; lap < 3; lap++) {
+      scripts.post(steps + "/1", Map.of("word", "made"));
+    }
+    JsonNode after = scripts.get(steps).body().get(0);
+    assertThat(after.path("begun").asBoolean()).isTrue();
+    assertThat(after.path("step").asInt()).isEqualTo(1);
+    double now = after.path("now_m").asDouble();
+    assertThat(now).isLessThan(target);
+
+    // A session in the dry takes the point at its step; the plan keeps its target.
+    JsonNode session = planned("2026-06-13T10:20", "dry");
+    JsonNode prepared = scripts.get("/api/sessions/" + id(session) + "/preparation").body();
+    JsonNode change = change(prepared, 1, "brake.at_m");
+    assertThat(change.path("why").asText()).isEqualTo("step");
+    assertThat(change.path("after").asDouble()).isCloseTo(now, within(1e-6));
+    scripts.post("/api/sessions/" + id(session) + "/issue", Map.of());
+    JsonNode later = scripts.get("/api/books/" + book + "/revisions/3/steps").body().get(0);
+    assertThat(later.path("target_m").asDouble()).isCloseTo(target, within(1e-6));
+    assertThat(later.path("step").asInt()).isEqualTo(1);
+    JsonNode missed = scripts.post(steps + "/1", Map.of("word", "missed")).body().get(0);
+    assertThat(missed.path("step").asInt()).isZero();
+    assertThat(missed.path("misses").asInt()).isEqualTo(1);
+    Scripts.Answer wrong = scripts.post(steps + "/1", Map.of("word", "perhaps"));
+    assertThat(wrong.status().value()).isEqualTo(422);
+    assertThat(wrong.body().path("detail").asText()).contains("begin, made, missed or forget");
+  }
+
+  @Test
+  void sessionsAndStepsGoAlongInTheBooksFile() {
+    planned("2026-06-13T10:20", "wet");
+    scripts.post("/api/books/" + book + "/revisions/2/steps/1", Map.of("word", "begin"));
+    byte[] file = scripts.download("/api/books/" + book + "/export");
+    JsonNode tree = JsonFiles.parse(file);
+    assertThat(tree.path("sessions").size()).isPositive();
+    assertThat(tree.path("steps").size()).isEqualTo(1);
+    String copy =
+        scripts.upload("/api/books/import", "b.book.json", file).body().path("id").asText();
+    byte[] again = scripts.download("/api/books/" + copy + "/export");
+    assertThat(new String(again, StandardCharsets.UTF_8))
+        .isEqualTo(new String(file, StandardCharsets.UTF_8));
+    String broken = new String(file, StandardCharsets.UTF_8).replace("\"June meeting\"", "\"\"");
+    Scripts.Answer refused = scripts.upload("/api/books/import", "b.book.json", broken);
+    assertThat(refused.status().value()).isEqualTo(422);
+    assertThat(refused.body().path("pointer").asText()).startsWith("/sessions/");
+  }
+
+  @Test
+  void badInputIsToldAtItsField() {
+    refused(session("2026-02-01T10:00", "dry"), "startsAt", "before the layout was as the book");
+    refused(session("2026-03-29T01:30", "dry"), "startsAt", "clocks go forward");
+    Map<String, Object> old = session("2026-04-18T12:00", "dry");
+    old.put("tyres", Map.of("name", "A", "laps", 900, "goodLaps", 60, "inUseSince", "2026-04-18"));
+    refused(old, "tyres.laps", "more than could be driven");
+    Map<String, Object> wind = session("2026-06-13T10:20", "dry");
+    wind.put("conditions", Map.of("windSpeed_mps", 3, "windFrom_deg", 400));
+    refused(wind, "/conditions/windFrom_deg", "between 0.0 and 360.0");
+    Map<String, Object> beyond = session("2026-06-13T10:20", "dry");
+    Map<String, Object> part = Map.of("from_m", 100, "to_m", 99_000, "surface", "wet");
+    beyond.put("conditions", Map.of("parts", List.of(part)));
+    refused(beyond, "parts", "lies beyond the lap");
+    Map<String, Object> nameless = session("2026-06-13T10:20", "dry");
+    nameless.remove("event");
+    refused(nameless, "/event", "text");
+  }
+
+  private void refused(Map<String, Object> session, String where, String says) {
+    Scripts.Answer answer = scripts.post("/api/books/" + book + "/sessions", session);
+    assertThat(answer.status().value()).as("%s", answer.body()).isEqualTo(422);
+    String field = answer.body().path("field").asText(answer.body().path("pointer").asText());
+    assertThat(field).isEqualTo(where);
+    assertThat(answer.body().path("detail").asText()).contains(says);
+  }
+
+  @Test
+  void whoSavesSecondIsTold() {
+    JsonNode session = planned("2026-06-13T10:20", "dry");
+    String path = "/api/sessions/" + id(session);
+    scripts.put(path, session("2026-06-13T11:00", "dry"));
+    Scripts.Answer second =
+        scripts.put(
+            path + "?seenAt=" + session.path("changedAt").asText(),
+            session("2026-06-13T12:00", "dry"));
+    assertThat(second.status().value()).isEqualTo(409);
+    assertThat(scripts.get(path).body().at("/session/startsAt").asText())
+        .isEqualTo("2026-06-13T11:00");
+  }
+
+  @Test
+  void weatherRadioAndCalendarStandIn() {
+    JsonNode weather =
+        scripts.get("/api/books/" + book + "/weather?at=2026-06-13T10:20&hours=6").body();
+    assertThat(weather.path("simulated").asBoolean()).isTrue();
+    assertThat(weather.path("hours").size()).isEqualTo(6);
+    assertThat(weather)
+        .isEqualTo(
+            scripts.get("/api/books/" + book + "/weather?at=2026-06-13T10:20&hours=6").body());
+    assertThat(
+            scripts
+                .get("/api/books/" + book + "/weather?at=2026-06-13T10:20&hours=900")
+                .status()
+                .value())
+        .isEqualTo(422);
+
+    long before = scripts.get("/api/radio").body().path("last").asLong();
+    scripts.post("/api/radio", Map.of("words", "Brake at the 100 board."));
+    JsonNode heard = scripts.get("/api/radio?after=" + before).body();
+    assertThat(heard.at("/messages/0/words").asText()).isEqualTo("Brake at the 100 board.");
+    assertThat(scripts.post("/api/radio", Map.of("words", " ")).status().value()).isEqualTo(422);
+
+    planned("2026-06-13T10:20", "dry");
+    String calendar =
+        new String(
+            scripts.download("/api/books/" + book + "/sessions.ics"), StandardCharsets.UTF_8);
+    assertThat(calendar).startsWith("BEGIN:VCALENDAR").contains("June meeting").contains("TZID=");
+  }
+
+  @Test
+  void purposesComeWithTheirCost() {
+    JsonNode purposes =
+        scripts.post("/api/books/" + book + "/purposes", Map.of("parent", 1)).body();
+    assertThat(purposes.path("laps").findValuesAsText("day"))
+        .containsExactly("qualifying", "race", "save-tyres", "first-lap", "follow");
+    assertThat(purposes.at("/laps/0/lost_s").asDouble()).isNegative();
+    assertThat(purposes.path("defend").size()).isGreaterThan(3);
+    assertThat(purposes.path("saving").size()).isEqualTo(13);
+  }
+}
