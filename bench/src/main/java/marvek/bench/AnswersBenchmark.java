@@ -57,7 +57,7 @@ public class AnswersBenchmark {
     circuit = Demo.circuit();
     car = Demo.car();
     Road road = circuit.road();
-    corridor = Corridor.of(circuit, road, car, false, Corridor.DEFAULT_MARGIN_M);
+    corridor = Corridor.of(circuit, road, car, Conditions.DEFAULT);
     corners = CornerFinder.find(circuit, road);
     basis = Reference.basis(circuit, car, Conditions.DEFAULT, LineChoice.SMOOTH);
     lap = SpeedProfile.solve(basis.path(), car, Conditions.DEFAULT);

@@ -47,7 +47,7 @@ public class CoreBenchmark {
     circuit = Demo.circuit();
     car = Demo.car();
     road = circuit.road();
-    corridor = Corridor.of(circuit, road, car, false, Corridor.DEFAULT_MARGIN_M);
+    corridor = Corridor.of(circuit, road, car, Conditions.DEFAULT);
     basis = Reference.basis(circuit, car, Conditions.DEFAULT, LineChoice.SMOOTH);
   }
 

@@ -64,7 +64,7 @@ public class RoadCourseBenchmark {
   /** Line of least curvature from the centreline. */
   @Benchmark
   public SmoothLine.Result courseSmoothLine() {
-    Corridor corridor = Corridor.of(circuit, road, car, false, Corridor.DEFAULT_MARGIN_M);
+    Corridor corridor = Corridor.of(circuit, road, car, Conditions.DEFAULT);
     return SmoothLine.find(road, corridor, circuit.zones());
   }
 
