@@ -26,6 +26,7 @@ import marvek.server.circuits.LayoutVersions;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -43,6 +44,7 @@ class DemoBook implements ApplicationRunner {
   private final SetupSheets sheets;
   private final LayoutVersions layouts;
   private final TransactionTemplate transaction;
+  private final ApplicationEventPublisher events;
 
   DemoBook(
       Books books,
@@ -50,13 +52,15 @@ class DemoBook implements ApplicationRunner {
       Cars cars,
       SetupSheets sheets,
       LayoutVersions layouts,
-      TransactionTemplate transaction) {
+      TransactionTemplate transaction,
+      ApplicationEventPublisher events) {
     this.books = books;
     this.circuits = circuits;
     this.cars = cars;
     this.sheets = sheets;
     this.layouts = layouts;
     this.transaction = transaction;
+    this.events = events;
   }
 
   @Override
@@ -109,6 +113,7 @@ class DemoBook implements ApplicationRunner {
         "After first practice: Sluice and Chapel Drop earlier, Long Hythe in second",
         afterPractice,
         SECOND);
+    events.publishEvent(new DemoFilled(book.id(), 2));
     newLayout(circuit);
     sheets.add(car, SetupSheetJson.write(sheet("As it came", 0.66, null, 24.0, 5.0)));
     sheets.add(
