@@ -9,6 +9,11 @@ import BesideScreen from './book/BesideScreen.svelte';
 import SpokenScreen from './brief/SpokenScreen.svelte';
 import CarScreen from './car/CarScreen.svelte';
 import PageScreen from './page/PageScreen.svelte';
+import BriefScreen from './session/BriefScreen.svelte';
+import PrepareScreen from './session/PrepareScreen.svelte';
+import SessionScreen from './session/SessionScreen.svelte';
+import SessionsScreen from './session/SessionsScreen.svelte';
+import StepsScreen from './session/StepsScreen.svelte';
 import FirstScreen from './shelf/FirstScreen.svelte';
 import NewBook from './shelf/NewBook.svelte';
 import Shelf from './shelf/Shelf.svelte';
@@ -27,6 +32,11 @@ export const { p, navigate, route } = createRouter({
     '/car': CarScreen,
     '/calls': SpokenScreen,
     '/beside/:other': BesideScreen,
+    '/sessions': SessionsScreen,
+    '/sessions/:session': SessionScreen,
+    '/sessions/:session/prepare': PrepareScreen,
+    '/sessions/:session/brief': BriefScreen,
+    '/steps': StepsScreen,
     layout: BookShell,
   },
   '*': FirstScreen,

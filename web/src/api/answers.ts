@@ -216,7 +216,21 @@ export interface Beside {
   }[];
 }
 
-export type Day = 'dry' | 'damp' | 'wet' | 'cold-tyres' | 'worn-tyres';
+export type Day =
+  | 'dry'
+  | 'damp'
+  | 'wet'
+  | 'drying'
+  | 'cold-first-lap'
+  | 'cold-second-lap'
+  | 'cold-third-lap'
+  | 'worn-tyres'
+  | 'heavy-fuel'
+  | 'light-fuel'
+  | 'head-wind'
+  | 'tail-wind'
+  | 'cross-wind'
+  | 'high-place';
 
 /** What another day does to one corner, model against model. */
 export interface DayShift {
@@ -225,11 +239,16 @@ export interface DayShift {
   /** The brakes are needed only on the other day. */
   begins: boolean;
   gearsLower: number;
+  releaseEarlier_m?: number | null;
   lowestSlower_mps: number;
   throttleLater_m?: number | null;
   apexKerb?: KerbUse | null;
   exitKerb?: KerbUse | null;
   lost_s: number;
+  /** Where the model brakes then; absent where it does not. */
+  brakeAt_m?: number | null;
+  throttleFirst_m?: number | null;
+  gear: number;
 }
 
 /** A lap on another day; its line one offset every step from the start line on. */

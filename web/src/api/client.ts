@@ -12,6 +12,18 @@ import type {
   SheetComparison,
   SpokenLap,
 } from './answers';
+import type {
+  Brief,
+  Decision,
+  Heard,
+  KeptSession,
+  Prepared,
+  Purposes,
+  RadioMessage,
+  Session,
+  StepView,
+  Weather,
+} from './sessions';
 import type { Conditions, LineChoice, OwnValues, Problem, Revision, View } from './types';
 import type {
   CheckLine,
@@ -186,11 +198,76 @@ export const api = {
     answer<OnDay[]>(
       http.POST('/api/books/{id}/days', { params: { path: { id } }, body: body(draft) }),
     ),
-  spoken: (id: string, draft: Draft, pace: number) =>
+  purposes: (id: string, draft: Draft) =>
+    answer<Purposes>(
+      http.POST('/api/books/{id}/purposes', { params: { path: { id } }, body: body(draft) }),
+    ),
+  allSessions: () => answer<KeptSession[]>(http.GET('/api/sessions')),
+  sessions: (book: string) =>
+    answer<KeptSession[]>(http.GET('/api/books/{id}/sessions', { params: { path: { id: book } } })),
+  session: (id: string) =>
+    answer<KeptSession>(http.GET('/api/sessions/{id}', { params: { path: { id } } })),
+  planSession: (book: string, session: Session) =>
+    answer<KeptSession>(
+      http.POST('/api/books/{id}/sessions', {
+        params: { path: { id: book } },
+        body: body(session),
+      }),
+    ),
+  planNext: (id: string) =>
+    answer<KeptSession>(http.POST('/api/sessions/{id}/next', { params: { path: { id } } })),
+  changeSession: (id: string, session: Session, seenAt: string) =>
+    answer<KeptSession>(
+      http.PUT('/api/sessions/{id}', {
+        params: { path: { id }, query: { seenAt } },
+        body: body(session),
+      }),
+    ),
+  removeSession: (id: string) =>
+    answer<void>(http.DELETE('/api/sessions/{id}', { params: { path: { id } } })),
+  weather: (book: string, at: string, hours: number) =>
+    answer<Weather>(
+      http.GET('/api/books/{id}/weather', {
+        params: { path: { id: book }, query: { at, hours } },
+      }),
+    ),
+  prepare: (id: string) =>
+    answer<Prepared>(http.GET('/api/sessions/{id}/preparation', { params: { path: { id } } })),
+  decide: (id: string, decisions: Decision[]) =>
+    answer<Prepared>(
+      http.PUT('/api/sessions/{id}/decisions', {
+        params: { path: { id } },
+        body: body(decisions),
+      }),
+    ),
+  issue: (id: string, reason: string) =>
+    answer<KeptSession>(
+      http.POST('/api/sessions/{id}/issue', { params: { path: { id } }, body: { reason } }),
+    ),
+  brief: (id: string, length: string) =>
+    answer<Brief>(
+      http.GET('/api/sessions/{id}/brief', { params: { path: { id }, query: { length } } }),
+    ),
+  steps: (book: string, number: number) =>
+    answer<StepView[]>(
+      http.GET('/api/books/{id}/revisions/{number}/steps', {
+        params: { path: { id: book, number } },
+      }),
+    ),
+  noteStep: (book: string, number: number, corner: number, word: string) =>
+    answer<StepView[]>(
+      http.POST('/api/books/{id}/revisions/{number}/steps/{corner}', {
+        params: { path: { id: book, number, corner } },
+        body: { word },
+      }),
+    ),
+  say: (words: string) => answer<RadioMessage>(http.POST('/api/radio', { body: { words } })),
+  heard: (after: number) => answer<Heard>(http.GET('/api/radio', { params: { query: { after } } })),
+  spoken: (id: string, draft: Draft, pace: number, length: string) =>
     answer<SpokenLap>(
       http.POST('/api/books/{id}/calls', {
         params: { path: { id } },
-        body: body({ ...draft, pace }),
+        body: body({ ...draft, pace, length }),
       }),
     ),
   carOnCircuit: (id: string, draft: Draft) =>

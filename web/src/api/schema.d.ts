@@ -20,6 +20,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get"];
+        put: operations["change"];
+        post?: never;
+        delete: operations["remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}/decisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["decide"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/circuits/{id}/draft": {
         parameters: {
             query?: never;
@@ -94,6 +126,54 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["finish"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}/next": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["next"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}/issue": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["issue"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/radio": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["heard"];
+        put?: never;
+        post: operations["say"];
         delete?: never;
         options?: never;
         head?: never;
@@ -260,6 +340,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/books/{id}/sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ofBook"];
+        put?: never;
+        post: operations["plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/books/{id}/revisions": {
         parameters: {
             query?: never;
@@ -270,6 +366,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["keep_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/revisions/{number}/steps/{corner}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["note_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/purposes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["purposes"];
         delete?: never;
         options?: never;
         head?: never;
@@ -452,6 +580,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}/session.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["one"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}/preparation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["prepare"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}/brief": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["brief"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/schemas/car.schema.json": {
         parameters: {
             query?: never;
@@ -491,7 +699,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["get"];
+        get: operations["get_1"];
         put?: never;
         post?: never;
         delete: operations["cancel"];
@@ -523,7 +731,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["get_1"];
+        get: operations["get_2"];
         put?: never;
         post?: never;
         delete?: never;
@@ -651,7 +859,39 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["get_2"];
+        get: operations["get_3"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/weather": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["weather"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/sessions.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ofBook_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -684,6 +924,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["view_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/revisions/{number}/steps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["steps"];
         put?: never;
         post?: never;
         delete?: never;
@@ -874,13 +1130,62 @@ export interface components {
             changes?: components["schemas"]["LayoutChange"][];
         };
         JsonNode: unknown;
-        DraftAnswer: {
-            changes?: components["schemas"]["LayoutChange"][];
-        };
         Kept: {
             /** Format: uuid */
             id?: string;
-            sheet?: components["schemas"]["JsonNode"];
+            /** Format: uuid */
+            bookId?: string;
+            book?: string;
+            circuit?: string;
+            timeZone?: string;
+            /** Format: date-time */
+            begins?: string;
+            comesTwice?: boolean;
+            /** Format: date-time */
+            changedAt?: string;
+            session?: components["schemas"]["JsonNode"];
+        };
+        ChangeView: {
+            /** Format: int32 */
+            corner?: number;
+            field?: string;
+            /** Format: double */
+            before?: number;
+            /** Format: double */
+            after?: number;
+            why?: string;
+        };
+        DecisionView: {
+            /** Format: int32 */
+            corner?: number;
+            field?: string;
+            choice?: string;
+            /** Format: double */
+            value?: number;
+        };
+        OpenPointView: {
+            /** Format: int32 */
+            corner?: number;
+            words?: string;
+        };
+        PreparedView: {
+            /** Format: int32 */
+            parent?: number;
+            /** Format: double */
+            parentLap_s?: number;
+            /** Format: double */
+            lap_s?: number;
+            parentConditions?: components["schemas"]["JsonNode"];
+            conditions?: components["schemas"]["JsonNode"];
+            changes?: components["schemas"]["ChangeView"][];
+            decisions?: components["schemas"]["DecisionView"][];
+            openPoints?: components["schemas"]["OpenPointView"][];
+            line?: string;
+            ownValues?: components["schemas"]["JsonNode"];
+            setup?: components["schemas"]["JsonNode"];
+        };
+        DraftAnswer: {
+            changes?: components["schemas"]["LayoutChange"][];
         };
         FinishBody: {
             reason?: string;
@@ -893,6 +1198,19 @@ export interface components {
             /** Format: int32 */
             version?: number;
             changes?: components["schemas"]["LayoutChange"][];
+        };
+        IssueBody: {
+            reason?: string;
+        };
+        SayBody: {
+            words?: string;
+        };
+        Message: {
+            /** Format: int64 */
+            number?: number;
+            /** Format: date-time */
+            at?: string;
+            words?: string;
         };
         KeepBody: {
             reason?: string;
@@ -1173,6 +1491,136 @@ export interface components {
             /** Format: double */
             time_s?: number;
         };
+        WordBody: {
+            word?: string;
+        };
+        MarkReference: {
+            mark?: string;
+            /** @enum {string} */
+            type?: "DISTANCE_BOARD" | "PAINT_LINE" | "KERB_START" | "KERB_END" | "MARSHAL_POST" | "BRIDGE" | "LAMP" | "SIGN" | "BANNER" | "FENCE_END" | "WALL_END" | "TYRE_WALL_END" | "ACCESS_ROAD" | "BUILDING" | "TREE" | "BUSH" | "GRASS_EDGE" | "SURFACE_CHANGE" | "PATCH" | "CREST" | "DRAIN" | "SIGNAL_LIGHT" | "CONE" | "SHADOW" | "RUBBER" | "PARKED_VEHICLE" | "OTHER";
+            /** @enum {string} */
+            side?: "LEFT" | "RIGHT" | "OVER" | "ROAD";
+            /** Format: double */
+            offsetM?: number;
+            thing?: string;
+            near?: string;
+            /** Format: double */
+            pointM?: number;
+            text?: string;
+            weak?: boolean;
+            own?: string;
+            cautions?: string[];
+            good?: boolean;
+        };
+        StepView: {
+            /** Format: int32 */
+            corner?: number;
+            name?: string;
+            /** Format: double */
+            safe_m?: number;
+            /** Format: double */
+            target_m?: number;
+            /** Format: double */
+            limit_m?: number;
+            /** Format: double */
+            margin_m?: number;
+            heldBack?: boolean;
+            steps_m?: number[];
+            /** Format: double */
+            runOff_m?: number;
+            begun?: boolean;
+            proven?: boolean;
+            sure?: boolean;
+            /** Format: int32 */
+            step?: number;
+            /** Format: int32 */
+            inARow?: number;
+            /** Format: int32 */
+            misses?: number;
+            /** Format: double */
+            now_m?: number;
+            now?: components["schemas"]["MarkReference"];
+            target?: components["schemas"]["MarkReference"];
+        };
+        CutView: {
+            /** Format: double */
+            lessGrip?: number;
+            /** Format: double */
+            savedShare?: number;
+            /** Format: double */
+            lost_s?: number;
+            /** Format: double */
+            savedPerTenth?: number;
+        };
+        DayView: {
+            day?: string;
+            /** Format: double */
+            lap_s?: number;
+            /** Format: double */
+            lost_s?: number;
+            /** Format: double */
+            step_m?: number;
+            offset_m?: number[];
+            shifts?: components["schemas"]["ShiftView"][];
+        };
+        InsideView: {
+            /** Format: int32 */
+            corner?: number;
+            /** Format: double */
+            brakeAt_m?: number;
+            /** Format: double */
+            brakeEarlier_m?: number;
+            /** Format: double */
+            lost_s?: number;
+            /** Format: double */
+            lowest_mps?: number;
+            /** Format: double */
+            exit_mps?: number;
+            /** Format: double */
+            exitSlower_mps?: number;
+            /** Format: double */
+            endsAt_m?: number;
+            /** Format: double */
+            widest_m?: number;
+        };
+        PurposesView: {
+            laps?: components["schemas"]["DayView"][];
+            defend?: components["schemas"]["InsideView"][];
+            attack?: components["schemas"]["InsideView"][];
+            saving?: components["schemas"]["SavingView"][];
+        };
+        SavingView: {
+            /** Format: int32 */
+            corner?: number;
+            /** Format: double */
+            workShare?: number;
+            cuts?: components["schemas"]["CutView"][];
+        };
+        ShiftView: {
+            /** Format: int32 */
+            corner?: number;
+            /** Format: double */
+            brakeEarlier_m?: number;
+            begins?: boolean;
+            /** Format: int32 */
+            gearsLower?: number;
+            /** Format: double */
+            releaseEarlier_m?: number;
+            /** Format: double */
+            lowestSlower_mps?: number;
+            /** Format: double */
+            throttleLater_m?: number;
+            apexKerb?: string;
+            exitKerb?: string;
+            /** Format: double */
+            lost_s?: number;
+            /** Format: double */
+            brakeAt_m?: number;
+            /** Format: double */
+            throttleFirst_m?: number;
+            /** Format: int32 */
+            gear?: number;
+        };
         MoveBody: {
             /** Format: uuid */
             circuitId: string;
@@ -1191,34 +1639,6 @@ export interface components {
             revision?: number;
             changes?: components["schemas"]["LayoutChange"][];
             checks?: components["schemas"]["CheckLine"][];
-        };
-        DayView: {
-            day?: string;
-            /** Format: double */
-            lap_s?: number;
-            /** Format: double */
-            lost_s?: number;
-            /** Format: double */
-            step_m?: number;
-            offset_m?: number[];
-            shifts?: components["schemas"]["ShiftView"][];
-        };
-        ShiftView: {
-            /** Format: int32 */
-            corner?: number;
-            /** Format: double */
-            brakeEarlier_m?: number;
-            begins?: boolean;
-            /** Format: int32 */
-            gearsLower?: number;
-            /** Format: double */
-            lowestSlower_mps?: number;
-            /** Format: double */
-            throttleLater_m?: number;
-            apexKerb?: string;
-            exitKerb?: string;
-            /** Format: double */
-            lost_s?: number;
         };
         SchoolView: {
             school?: string;
@@ -1374,6 +1794,7 @@ export interface components {
         CallsBody: {
             /** Format: double */
             pace?: number;
+            length?: string;
             conditions?: components["schemas"]["JsonNode"];
             line?: string;
             ownValues?: components["schemas"]["JsonNode"];
@@ -1400,6 +1821,74 @@ export interface components {
         Imported: {
             /** Format: uuid */
             id?: string;
+        };
+        BriefView: {
+            session?: components["schemas"]["Kept"];
+            /** Format: int32 */
+            revision?: number;
+            issued?: boolean;
+            /** Format: int32 */
+            parent?: number;
+            /** Format: double */
+            lap_s?: number;
+            conditions?: components["schemas"]["JsonNode"];
+            warmUp?: components["schemas"]["WarmUpView"][];
+            focus?: components["schemas"]["FocusView"][];
+            sectorEnds_m?: number[];
+            targets?: components["schemas"]["TargetView"][];
+            shortForm?: components["schemas"]["ShortForm"][];
+            steps?: components["schemas"]["StepView"][];
+            hazards?: components["schemas"]["HazardLine"][];
+            intoTheSun?: number[];
+            /** Format: double */
+            sunElevation_deg?: number;
+            toCheck?: components["schemas"]["CheckLine"][];
+        };
+        FocusView: {
+            /** Format: int32 */
+            corner?: number;
+            /** Format: double */
+            stakes_s?: number;
+            /** Format: double */
+            doubt?: number;
+            why?: string;
+            /** Format: double */
+            slip_s?: number;
+        };
+        HazardLine: {
+            /** Format: int32 */
+            corner?: number;
+            words?: string;
+            /** Format: double */
+            distance_m?: number;
+        };
+        ShortForm: {
+            /** Format: int32 */
+            corner?: number;
+            words?: string;
+        };
+        TargetView: {
+            tier?: string;
+            /** Format: double */
+            lap_s?: number;
+            sectors_s?: number[];
+        };
+        WarmUpView: {
+            /** Format: int32 */
+            lap?: number;
+            /** Format: double */
+            gripShare?: number;
+            /** Format: double */
+            brakeEarlier_m?: number;
+            lowerGearIn?: number[];
+            /** Format: double */
+            lap_s?: number;
+        };
+        Heard: {
+            simulated?: boolean;
+            /** Format: int64 */
+            last?: number;
+            messages?: components["schemas"]["Message"][];
         };
         View: {
             /** Format: uuid */
@@ -1514,6 +2003,11 @@ export interface components {
             car?: string;
             revisions?: components["schemas"]["RevisionLine"][];
         };
+        ArrayNode: unknown;
+        Weather: {
+            simulated?: boolean;
+            hours?: components["schemas"]["ArrayNode"];
+        };
         Beside: {
             first?: string;
             second?: string;
@@ -1581,6 +2075,102 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["WalkView"];
+                };
+            };
+        };
+    };
+    get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Kept"];
+                };
+            };
+        };
+    };
+    change: {
+        parameters: {
+            query?: {
+                seenAt?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JsonNode"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Kept"];
+                };
+            };
+        };
+    };
+    remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    decide: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JsonNode"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PreparedView"];
                 };
             };
         };
@@ -1764,6 +2354,100 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Finished"];
+                };
+            };
+        };
+    };
+    next: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Kept"];
+                };
+            };
+        };
+    };
+    issue: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["IssueBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Kept"];
+                };
+            };
+        };
+    };
+    heard: {
+        parameters: {
+            query?: {
+                after?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Heard"];
+                };
+            };
+        };
+    };
+    say: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SayBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Message"];
                 };
             };
         };
@@ -2100,6 +2784,54 @@ export interface operations {
             };
         };
     };
+    ofBook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Kept"][];
+                };
+            };
+        };
+    };
+    plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JsonNode"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Kept"];
+                };
+            };
+        };
+    };
     keep_1: {
         parameters: {
             query?: never;
@@ -2122,6 +2854,60 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["RevisionLine"];
+                };
+            };
+        };
+    };
+    note_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                number: number;
+                corner: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WordBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StepView"][];
+                };
+            };
+        };
+    };
+    purposes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DraftBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PurposesView"];
                 };
             };
         };
@@ -2410,6 +3196,114 @@ export interface operations {
             };
         };
     };
+    all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Kept"][];
+                };
+            };
+        };
+    };
+    one: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    prepare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PreparedView"];
+                };
+            };
+        };
+    };
+    brief: {
+        parameters: {
+            query?: {
+                length?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["BriefView"];
+                };
+            };
+        };
+    };
+    all_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
     schema: {
         parameters: {
             query?: never;
@@ -2450,7 +3344,7 @@ export interface operations {
             };
         };
     };
-    get: {
+    get_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -2514,7 +3408,7 @@ export interface operations {
             };
         };
     };
-    get_1: {
+    get_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -2690,7 +3584,7 @@ export interface operations {
             };
         };
     };
-    get_2: {
+    get_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -2708,6 +3602,53 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["BookView"];
+                };
+            };
+        };
+    };
+    weather: {
+        parameters: {
+            query: {
+                at: string;
+                hours: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Weather"];
+                };
+            };
+        };
+    };
+    ofBook_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
                 };
             };
         };
@@ -2754,6 +3695,29 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Tried"];
+                };
+            };
+        };
+    };
+    steps: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StepView"][];
                 };
             };
         };
@@ -2811,6 +3775,7 @@ export interface operations {
         parameters: {
             query?: {
                 pace?: number;
+                length?: string;
             };
             header?: never;
             path: {
@@ -2836,6 +3801,7 @@ export interface operations {
         parameters: {
             query?: {
                 pace?: number;
+                length?: string;
             };
             header?: never;
             path: {

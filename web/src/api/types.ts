@@ -99,18 +99,35 @@ export interface CornerPage {
 
 export interface Conditions {
   surface: 'dry' | 'damp' | 'wet';
+  /** Parts of the lap whose surface is another than the rest's. */
+  parts?: SurfacePart[];
   tyres: 'cold' | 'warm' | 'worn';
+  /** Which lap on cold tyres; the first without it. */
+  coldLap?: number;
+  /** How worn worn tyres are: 1 at the end of their good laps. */
+  wear?: number;
   gripUsed: number;
   fuel_kg: number;
   pedalChange_s: number;
   brakeBuildUp_s: number;
   airTemperature_c: number;
+  trackTemperature_c?: number;
   pressure_hpa: number;
   windSpeed_mps: number;
   windFrom_deg: number;
   humidity_pct: number;
   /** Date and hour on the circuit's own clocks. */
   at?: string;
+  /** Kept from the white line by the line that is searched. */
+  margin_m?: number;
+  /** Share of the downforce that is left behind another car. */
+  airShare?: number;
+}
+
+export interface SurfacePart {
+  from_m: number;
+  to_m: number;
+  surface: Conditions['surface'];
 }
 
 /** Own values of one corner, by the names of the format; what is absent is the model's. */
@@ -279,4 +296,7 @@ export interface Problem {
   line?: number;
   column?: string;
   pointer?: string;
+  /** Name of the value, with its place in a list. */
+  field?: string;
+  index?: number;
 }

@@ -8,6 +8,7 @@
   import { preferences } from '../units/preferences.svelte';
   import { BookState, provideBook } from './book-state.svelte';
   import DraftBar from './DraftBar.svelte';
+  import CardMenu from '../session/CardMenu.svelte';
   import Tabs from './Tabs.svelte';
 
   const { children }: { children: Snippet } = $props();
@@ -46,6 +47,7 @@
     c: () => navigate('/books/:id/compare', { params: { id: book.id } }),
     v: () => navigate('/books/:id/car', { params: { id: book.id } }),
     o: () => navigate('/books/:id/calls', { params: { id: book.id } }),
+    s: () => navigate('/books/:id/sessions', { params: { id: book.id } }),
     p: () => window.open(cardUrl, '_blank'),
     t: () => preferences.toggleTheme(),
     '?': () => (keysShown = true),
@@ -98,11 +100,12 @@
           {/each}
         </select>
       </label>
+      <a class="btn btn-ghost px-3" href="/books/{book.id}/sessions">Sessions</a>
       <a class="btn btn-ghost px-3" href="/books/{book.id}/car">Car</a>
       <a class="btn btn-ghost px-3" href="/books/{book.id}/compare">Compare</a>
-      <a class="btn btn-ghost" href={cardUrl} target="_blank" rel="noopener" data-card>
+      <CardMenu bookId={book.id} revision={book.base.revision.number}>
         <Printer size={18} /> Card
-      </a>
+      </CardMenu>
       <details class="dropdown dropdown-end">
         <summary class="btn btn-ghost">Export</summary>
         <ul
@@ -147,7 +150,9 @@
     <Tabs
       id={book.id}
       pages={book.view.revision.pages}
-      current={/\/(compare|car|calls|beside\/.*)$/.test(route.pathname) ? -1 : number}
+      current={/\/(compare|car|calls|steps|beside\/.*|sessions.*)$/.test(route.pathname)
+        ? -1
+        : number}
     />
   </div>
   <DraftBar bind:keeping />

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Conditions } from '../api/types';
+  import type { Conditions, SurfacePart } from '../api/types';
   import Amount from '../ui/Amount.svelte';
   import { speedFrom, speedIn } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
@@ -11,6 +11,8 @@
   const sky = $derived(book.view!.trace.sky);
   const set = (part: Partial<Conditions>) => book.setConditions({ ...c, ...part });
   const differs = (key: keyof Conditions) => c[key] !== base[key];
+  const partWords = (part: SurfacePart) =>
+    `${part.surface} ${preferences.lengthText(part.from_m)} – ${preferences.lengthText(part.to_m)}`;
 </script>
 
 {#snippet amount(
@@ -62,7 +64,26 @@
       >
     </select>
   </div>
+  {#each c.parts ?? [] as part, i (i)}
+    <p class="flex items-center justify-between" data-part>
+      <span class="figures font-semibold">{partWords(part)}</span>
+      <button
+        class="btn btn-ghost w-10 px-0"
+        aria-label="Leave out: {partWords(part)}"
+        onclick={() => set({ parts: c.parts!.filter((_, k) => k !== i) })}>×</button
+      >
+    </p>
+  {/each}
   <div class="grid grid-cols-2 gap-x-4">
+    {#if c.tyres === 'cold'}
+      {@render amount('Cold lap', 'coldLap', '', 1, 5, 1, c.coldLap ?? 1, (v) => ({ coldLap: v }))}
+      <span></span>
+    {:else if c.tyres === 'worn'}
+      {@render amount('Worn', 'wear', '%', 0, 200, 1, 100 * (c.wear ?? 1), (v) => ({
+        wear: v / 100,
+      }))}
+      <span></span>
+    {/if}
     {@render amount('Grip used', 'gripUsed', '%', 50, 100, 1, 100 * c.gripUsed, (v) => ({
       gripUsed: v / 100,
     }))}
@@ -76,6 +97,16 @@
     {@render amount('Air', 'airTemperature_c', '°C', -30, 60, 1, c.airTemperature_c, (v) => ({
       airTemperature_c: v,
     }))}
+    {@render amount(
+      'Road',
+      'trackTemperature_c',
+      '°C',
+      -40,
+      90,
+      1,
+      c.trackTemperature_c ?? c.airTemperature_c,
+      (v) => ({ trackTemperature_c: v }),
+    )}
     {@render amount('Baro', 'pressure_hpa', 'hPa', 500, 1100, 1, c.pressure_hpa, (v) => ({
       pressure_hpa: v,
     }))}

@@ -1,5 +1,5 @@
 import { KERB_USE, SCHOOLS } from '../page/words';
-import type { Conditions, CornerPage, Revision } from '../api/types';
+import type { Conditions, CornerPage, Revision, SurfacePart } from '../api/types';
 
 /** What differs between two revisions in one value. */
 export interface Difference {
@@ -89,16 +89,33 @@ export function compareRevisions(
 
 const CONDITIONS: [string, (c: Conditions, w: Writer) => string][] = [
   ['surface', (c) => c.surface],
-  ['tyres', (c) => c.tyres],
+  [
+    'parts of the lap',
+    (c, w) => (c.parts ?? []).map((part) => partWords(part, w)).join('; ') || '–',
+  ],
+  ['tyres', (c) => tyreWords(c)],
   ['grip used', (c) => percent(100 * c.gripUsed)],
   ['fuel', (c) => `${c.fuel_kg} kg`],
   ['foot to brake', (c) => `${c.pedalChange_s} s`],
   ['pressure builds in', (c) => `${c.brakeBuildUp_s} s`],
   ['air', (c) => `${c.airTemperature_c} °C`],
+  ['road', (c) => (c.trackTemperature_c === undefined ? '–' : `${c.trackTemperature_c} °C`)],
   ['pressure', (c) => `${c.pressure_hpa} hPa`],
   ['hour', (c) => c.at?.replace('T', ' ') ?? '–'],
   ['wind', (c, w) => `${w.speed(c.windSpeed_mps)} from ${c.windFrom_deg}°`],
+  ['margin to the line', (c, w) => (c.margin_m === undefined ? '–' : w.across(c.margin_m))],
+  ['downforce left', (c) => percent(100 * (c.airShare ?? 1))],
 ];
+
+/** "damp from 700 m to 1350 m". */
+const partWords = (part: SurfacePart, w: Writer) =>
+  `${part.surface} from ${w.length(part.from_m)} to ${w.length(part.to_m)}`;
+
+/** Tyres with the lap they are cold in or how worn they are. */
+function tyreWords(c: Conditions): string {
+  if (c.tyres === 'cold') return `cold, lap ${c.coldLap ?? 1}`;
+  return c.tyres === 'worn' && c.wear !== undefined ? `worn, ${percent(100 * c.wear)}` : c.tyres;
+}
 
 /** Conditions that differ. */
 export function compareConditions(before: Conditions, after: Conditions, w: Writer): Difference[] {

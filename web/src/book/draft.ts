@@ -88,5 +88,5 @@ function differing(a: object, b: object): number {
   const keys = new Set([...Object.keys(left), ...Object.keys(right)]);
   keys.delete('corner');
   keys.delete('source');
-  return [...keys].filter((key) => left[key] !== right[key]).length;
+  return [...keys].filter((key) => JSON.stringify(left[key]) !== JSON.stringify(right[key])).length;
 }

@@ -6,6 +6,9 @@
   import { useBook } from '../book/book-state.svelte';
   import Problem from '../ui/Problem.svelte';
   import { lapTime } from '../units/format';
+  import { preferences } from '../units/preferences.svelte';
+  import CallBand from './CallBand.svelte';
+  import RadioHeard from './RadioHeard.svelte';
   import { due, inLapOrder, lastBegun } from './spoken';
 
   const book = useBook();
@@ -20,13 +23,15 @@
   const names = $derived(
     new Map(book.view!.revision.pages.map((p) => [p.corner, `${p.corner} ${p.name}`])),
   );
+  /** Whether the calls go out over the simulated radio too. */
+  let radio = $state(false);
   const voice = typeof speechSynthesis !== 'undefined';
 
   $effect(() => {
-    void [book.history, pace];
+    void [book.history, pace, preferences.length];
     const turn = ++asked;
     untrack(stop);
-    api.spoken(book.id, book.draft(), pace).then(
+    api.spoken(book.id, book.draft(), pace, preferences.length).then(
       (answer) => turn === asked && (spoken = answer),
       (e) => turn === asked && (problem = (e as Failed).problem),
     );
@@ -48,6 +53,7 @@
   }
 
   function say(words: string) {
+    if (radio) api.say(words).catch((e) => (problem = (e as Failed).problem));
     if (!voice) return;
     const speech = new SpeechSynthesisUtterance(words);
     speech.lang = 'en';
@@ -63,14 +69,17 @@
   onDestroy(stop);
 
   const file = (kind: string) =>
-    `/api/books/${book.id}/revisions/${book.base!.revision.number}/calls.${kind}?pace=${pace}`;
-  const at = (seconds: number) => `${(100 * seconds) / (spoken?.lap_s ?? 1)}%`;
+    `/api/books/${book.id}/revisions/${book.base!.revision.number}/calls.${kind}?pace=${pace}&length=${preferences.length}`;
 </script>
 
 <svelte:head><title>The lap spoken · {book.book!.name} · Marvek</title></svelte:head>
 <div class="max-w-5xl pb-20">
   <div class="flex flex-wrap items-center gap-3">
     <h1 class="grow text-3xl font-bold">The lap spoken</h1>
+    <label class="flex min-h-10 items-center gap-2">
+      <input type="checkbox" class="checkbox" bind:checked={radio} data-radio />
+      over the radio (simulated)
+    </label>
     <label class="figures flex items-center gap-2 text-lg">
       pace
       <select class="select h-10 w-44" bind:value={pace} data-pace>
@@ -95,18 +104,7 @@
     <p class="figures pt-1 text-lg" aria-live="off">
       {now === undefined ? '' : `${lapTime(now)} of `}{lapTime(spoken.lap_s)} · {calls.length} calls
     </p>
-    <div class="bg-base-200 relative my-2 h-10 rounded" aria-hidden="true">
-      {#each calls as call, i (i)}
-        <span
-          class={['absolute top-2 h-6', i === current ? 'bg-info' : 'bg-base-content']}
-          style:left={at(call.begins)}
-          style:width={at(call.to_s - call.from_s)}
-        ></span>
-      {/each}
-      {#if now !== undefined}
-        <span class="bg-info absolute top-0 h-10 w-0.5" style:left={at(now)}></span>
-      {/if}
-    </div>
+    <CallBand view={book.view!} {calls} {pace} {current} {now} onplay={play} />
     <ol data-calls>
       {#each calls as call, i (i)}
         <li
@@ -126,6 +124,7 @@
         </li>
       {/each}
     </ol>
+    {#if radio}<RadioHeard />{/if}
     <p class="text-neutral pt-2 leading-snug">
       Each call ends at least 1.5 s before its point, at 2.5 words a second, never two at once;
       where time is short the least important words go first. {voice

@@ -15,6 +15,7 @@
   import LinkPanel from './LinkPanel.svelte';
   import Notes from './Notes.svelte';
   import { providePage } from './page-context';
+  import PurposesPanel from './PurposesPanel.svelte';
   import PanelTabs from './PanelTabs.svelte';
   import { Panels } from './panels.svelte';
   import WaysPanel from './WaysPanel.svelte';
@@ -59,6 +60,7 @@
       onmove={(field, station, first) => book.moveOwn(page.corner, field, station, first)}
       answer={page.driven?.made === false ? 'not made' : gain(lapCost)}
       lines={panels.lines}
+      others={panels.others(page, view.trace)}
       until={panels.open === 'link' ? next.exit.trackOut_m : undefined}
     />
   </div>
@@ -106,6 +108,7 @@
       {:else if panels.open === 'ways'}<WaysPanel {panels} />
       {:else if panels.open === 'gears'}<GearsPanel {panels} />
       {:else if panels.open === 'days'}<DaysPanel {panels} />
+      {:else if panels.open === 'purposes'}<PurposesPanel {panels} />
       {:else}<LinkPanel {panels} />{/if}
       {#if panels.asking}<p class="text-neutral py-2" role="status">Computing …</p>{/if}
     </div>

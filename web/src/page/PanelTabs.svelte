@@ -12,6 +12,7 @@
     ['ways', 'Ways through'],
     ['gears', 'Gears'],
     ['days', 'Other days'],
+    ['purposes', 'Purposes'],
     ...(linked ? [['link', 'The link'] as [Panel, string]] : []),
   ]);
 

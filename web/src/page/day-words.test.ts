@@ -12,6 +12,7 @@ const shift = (changes: Partial<DayShift>): DayShift => ({
   gearsLower: 0,
   lowestSlower_mps: 0,
   lost_s: 0,
+  gear: 3,
   ...changes,
 });
 
@@ -20,12 +21,13 @@ describe('a corner on another day', () => {
     const wet = shift({
       brakeEarlier_m: 9.2,
       gearsLower: 1,
+      releaseEarlier_m: 3.2,
       lowestSlower_mps: 3,
       throttleLater_m: 6,
       exitKerb: 'none',
     });
     expect(shiftWords(wet, w)).toBe(
-      'brake 9 m earlier, one gear lower, 11 km/h slower at the lowest, 6 m later on the throttle, kerb at the exit: leave it',
+      'brake 9 m earlier, one gear lower, 3 m earlier off the brake, 11 km/h slower at the lowest, 6 m later on the throttle, kerb at the exit: leave it',
     );
   });
 

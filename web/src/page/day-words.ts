@@ -3,11 +3,20 @@ import { KERB_USE } from './words';
 
 /** Letters and names of days. */
 export const DAYS: Record<Day, { letters: string; name: string }> = {
-  dry: { letters: 'Dry', name: 'Dry road' },
+  dry: { letters: 'Dr', name: 'Dry road' },
   damp: { letters: 'Dp', name: 'Damp road' },
   wet: { letters: 'Wet', name: 'Wet road' },
-  'cold-tyres': { letters: 'Cold', name: 'Cold tyres, first lap' },
-  'worn-tyres': { letters: 'Worn', name: 'Worn tyres' },
+  drying: { letters: 'Dg', name: 'Drying road' },
+  'cold-first-lap': { letters: 'C1', name: 'Cold tyres, lap 1' },
+  'cold-second-lap': { letters: 'C2', name: 'Cold tyres, lap 2' },
+  'cold-third-lap': { letters: 'C3', name: 'Cold tyres, lap 3' },
+  'worn-tyres': { letters: 'Wn', name: 'Worn tyres' },
+  'heavy-fuel': { letters: 'Fu', name: 'More fuel' },
+  'light-fuel': { letters: 'Em', name: 'Less fuel' },
+  'head-wind': { letters: 'Hd', name: 'Wind ahead' },
+  'tail-wind': { letters: 'Tl', name: 'Wind behind' },
+  'cross-wind': { letters: 'Cr', name: 'Wind across' },
+  'high-place': { letters: 'Hi', name: '1000 m higher' },
 };
 
 /** Writes lengths and speeds with their units. */
@@ -21,6 +30,9 @@ export function shiftWords(shift: DayShift, w: DayWriter): string {
   const parts = [
     brakes(shift, w),
     gears(shift.gearsLower),
+    shift.releaseEarlier_m == null
+      ? ''
+      : moved(shift.releaseEarlier_m, 2, w.length, 'earlier', 'later', ' off the brake'),
     moved(shift.lowestSlower_mps, 0.3, w.speed, 'slower', 'faster', ' at the lowest'),
     shift.throttleLater_m == null
       ? ''

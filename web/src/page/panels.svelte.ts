@@ -1,12 +1,15 @@
 import type { CornerGears, Day, LinkSweep, OnDay, SchoolLine } from '../api/answers';
 import { api, Failed } from '../api/client';
-import type { Problem } from '../api/types';
+import type { Purposes } from '../api/sessions';
+import type { CornerPage, Problem, Trace } from '../api/types';
 import type { BookState } from '../book/book-state.svelte';
 import { DASHES, type OtherLine } from '../strip/other-lines';
+import type { Plate } from '../strip/plates';
+import { dayPlates } from './day-plates';
 import { DAYS } from './day-words';
 import { SCHOOLS } from './words';
 
-export type Panel = 'words' | 'ways' | 'gears' | 'link' | 'days';
+export type Panel = 'words' | 'ways' | 'gears' | 'link' | 'days' | 'purposes';
 
 /** What is asked of a corner beside its words, and which other lines the strip shows. */
 export class Panels {
@@ -15,6 +18,7 @@ export class Panels {
   gears = $state.raw<CornerGears>();
   link = $state.raw<LinkSweep>();
   days = $state.raw<OnDay[]>();
+  purposes = $state.raw<Purposes>();
   /** The day whose line the strip shows beside the book's. */
   day = $state<Day>('wet');
   /** Position of the sweep that is looked at. */
@@ -36,6 +40,16 @@ export class Panels {
     if (this.open === 'link' && this.link) return [linkLine(this.link, this.way)];
     if (this.open === 'days') return dayLines(this.days, this.day);
     return [];
+  }
+
+  /** Plates of the day that is ticked, for the strip. */
+  others(page: CornerPage, trace: Trace): { plates: Plate[]; whose: string } | undefined {
+    if (this.open !== 'days') return undefined;
+    const shift = this.days
+      ?.find((on) => on.day === this.day)
+      ?.shifts.find((s) => s.corner === page.corner);
+    if (!shift) return undefined;
+    return { plates: dayPlates(page, shift, trace), whose: DAYS[this.day].name.toLowerCase() };
   }
 
   private schoolLines(): OtherLine[] {
@@ -76,6 +90,9 @@ export class Panels {
       } else if (this.open === 'days') {
         const days = await api.days(id, draft);
         if (turn === this.asked) this.days = days;
+      } else if (this.open === 'purposes') {
+        const purposes = await api.purposes(id, draft);
+        if (turn === this.asked) this.purposes = purposes;
       } else {
         const link = await api.link(id, corner, draft);
         if (turn === this.asked) this.takeLink(link);
@@ -102,7 +119,7 @@ export class Panels {
   /** Nothing of another corner is left on the screen. */
   forget() {
     this.asked++;
-    this.ways = this.gears = this.link = this.days = undefined;
+    this.ways = this.gears = this.link = this.days = this.purposes = undefined;
     this.asking = false;
   }
 }

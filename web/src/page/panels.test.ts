@@ -63,7 +63,7 @@ describe('the panels of a page', () => {
     panels.open = 'days';
     await panels.ask(4);
     expect(panels.lines.map((l) => l.name)).toEqual(['Wet road']);
-    panels.day = 'cold-tyres';
+    panels.day = 'cold-first-lap';
     expect(panels.lines).toEqual([]);
   });
 

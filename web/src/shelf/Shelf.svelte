@@ -3,6 +3,8 @@
   import type { Problem as ProblemType } from '../api/types';
   import type { CircuitSummary } from '../circuit/types';
   import { navigate } from '../router';
+  import type { KeptSession } from '../api/sessions';
+  import { hourWords, inWords, nextOf, sessionName, stateWords } from '../session/words';
   import Header from '../ui/Header.svelte';
   import Problem from '../ui/Problem.svelte';
   import { lapTime } from '../units/format';
@@ -11,6 +13,13 @@
   let books = $state.raw<BookView[]>();
   let problem = $state<ProblemType>();
 
+  let sessions = $state.raw<KeptSession[]>([]);
+  const now = new Date();
+  const next = $derived(nextOf(sessions, now));
+  api.allSessions().then(
+    (list) => (sessions = list),
+    () => {},
+  );
   let circuits = $state.raw<CircuitSummary[]>([]);
   api.circuits().then(
     (list) => (circuits = list),
@@ -52,6 +61,25 @@
     <a class="btn btn-primary" href="/new">New book</a>
   </div>
   {#if problem}<Problem {problem} onclose={() => (problem = undefined)} />{/if}
+  {#if next}
+    <a
+      href="/books/{next.bookId}/sessions/{next.id}"
+      class="rounded-box border-base-content mb-4 flex flex-wrap items-center gap-x-6 border-2 p-3"
+      data-next-session
+    >
+      <span class="figures text-2xl font-bold">Next: {sessionName(next)}</span>
+      <span class="figures text-xl"
+        >{hourWords(next.session.startsAt)}, {inWords(next.begins, now)}</span
+      >
+      <span class="text-neutral grow">{next.session.event} · {next.circuit}</span>
+      <span class="figures text-lg font-semibold">{stateWords(next.session)}</span>
+    </a>
+  {/if}
+  {#if sessions.length}
+    <p class="mb-3">
+      <a class="link" href="/api/sessions.ics" download>All sessions as a calendar, iCalendar</a>
+    </p>
+  {/if}
   {#if !books && !problem}<p class="text-lg" role="status">Looking through the shelf …</p>{/if}
   {#if books?.length === 0}
     <p class="text-lg">

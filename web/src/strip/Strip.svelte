@@ -8,7 +8,8 @@
   import OtherLines from './OtherLines.svelte';
   import Plates from './Plates.svelte';
   import Road from './Road.svelte';
-  import type { Wanted } from './plates';
+  import OtherPlates from './OtherPlates.svelte';
+  import { platesOf, type Plate, type Wanted } from './plates';
   import { windowOf } from './window';
 
   interface Props {
@@ -25,6 +26,8 @@
     answer?: string;
     /** Other lines through the corner, laid over the road. */
     lines?: OtherLine[];
+    /** Plates of another day or revision, and whose they are. */
+    others?: { plates: Plate[]; whose: string };
     /** Station up to which the strip reaches at least [m]. */
     until?: number;
   }
@@ -37,11 +40,13 @@
     onmove,
     answer,
     lines = [],
+    others,
     until,
   }: Props = $props();
 
+  const since = $derived(others?.plates.find((plate) => plate.letter === 'B')?.station);
   const own = $derived(
-    frameOf(trace, windowOf(page, trace, until), { width, height, left: 172, right: 234 }),
+    frameOf(trace, windowOf(page, trace, until, since), { width, height, left: 172, right: 234 }),
   );
   /** The road stands still while a plate is held, or it would run away under the hand. */
   let held = $state.raw<StripFrame>();
@@ -80,5 +85,6 @@
   <OtherLines {lines} />
   <Marks {page} />
   <Plates {page} {wanted} {onmove} {answer} onhold={(on) => (held = on ? own : undefined)} />
+  {#if others}<OtherPlates plates={others.plates} own={platesOf(page)} whose={others.whose} />{/if}
   <Columns {page} />
 </svg>

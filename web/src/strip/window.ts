@@ -17,10 +17,17 @@ const LONGEST_M = 620;
  * The window of a corner: from a little before its first action to a little after its last.
  *
  * @param until station up to which it reaches at least [m]
+ * @param since station from which it reaches at the latest [m]
  */
-export function windowOf(page: CornerPage, trace: Trace, until?: number): StripWindow {
+export function windowOf(
+  page: CornerPage,
+  trace: Trace,
+  until?: number,
+  since?: number,
+): StripWindow {
   const first = page.brake.at_m ?? page.turnIn.at_m;
-  const start = earlier(trace, first, page.turnIn.at_m);
+  const own = earlier(trace, first, page.turnIn.at_m);
+  const start = since === undefined ? own : earlier(trace, since, own);
   const out = page.exit.trackOut_m;
   const lasts = [out, page.throttle.full_m ?? out, page.to_m, until ?? out];
   const reach = Math.max(...lasts.map((s) => ahead(trace, start, s)).filter((d) => d < LONGEST_M));

@@ -10,6 +10,7 @@
     ['Ctrl Z, Ctrl Y', 'undo, redo a change of the draft'],
     ['Ctrl S', 'keep the draft as a revision'],
     ['C', 'compare two revisions'],
+    ['S', 'the sessions'],
     ['V', 'the vehicle on this circuit'],
     ['O', 'the lap spoken'],
     ['P', 'the session card'],

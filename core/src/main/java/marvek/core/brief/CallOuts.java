@@ -3,7 +3,6 @@ package marvek.core.brief;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import marvek.core.Require;
 import marvek.core.brief.CallOut.Piece;
@@ -12,7 +11,6 @@ import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
 import marvek.core.page.CornerPage;
-import marvek.core.page.MarkReference;
 import marvek.core.profile.Lap;
 
 /**
@@ -36,19 +34,18 @@ public final class CallOuts {
 
   private static final double STEP_S = 0.1;
 
-  /** Points nearer to a mark than this are at it. */
-  private static final double AT_THE_MARK_M = 2.5;
-
   private final Lap lap;
   private final Road road;
   private final double pace;
+  private final double metresPerUnit;
   private final double lapS;
   private final List<CallOut> placed = new ArrayList<>();
 
-  private CallOuts(Lap lap, double pace) {
+  private CallOuts(Lap lap, double pace, double metresPerUnit) {
     this.lap = lap;
     this.road = lap.path().road();
     this.pace = pace;
+    this.metresPerUnit = metresPerUnit;
     this.lapS = lap.timeS() / pace;
   }
 
@@ -57,10 +54,12 @@ public final class CallOuts {
    *
    * @param pace share of the lap's speed that is driven, 0.3 to 1; 0.7 to 0.8 when an instructor
    *     leads (common practice)
+   * @param metresPerUnit of the unit that lengths are said in, which is not said itself
    */
-  public static List<CallOut> of(Lap lap, List<CornerPage> pages, double pace) {
+  public static List<CallOut> of(
+      Lap lap, List<CornerPage> pages, double pace, double metresPerUnit) {
     Require.within("pace", pace, 0.3, 1);
-    CallOuts worker = new CallOuts(lap, pace);
+    CallOuts worker = new CallOuts(lap, pace, metresPerUnit);
     List<Wish> wishes = new ArrayList<>();
     for (CornerPage page : pages) {
       wishes.add(worker.approach(page));
@@ -85,7 +84,7 @@ public final class CallOuts {
     boolean brakes = page.brake().atM() != null;
     double pointM = brakes ? page.brake().atM() : page.turnIn().atM();
     if (brakes) {
-      String mark = mark(page.brake().target());
+      String mark = SpokenMark.of(page.brake().target(), metresPerUnit);
       pieces.add(new Piece(mark.isEmpty() ? "Brake." : "Brake", 0));
       if (!mark.isEmpty()) {
         pieces.add(new Piece(mark + ".", 1));
@@ -99,24 +98,6 @@ public final class CallOuts {
     }
     pieces.add(new Piece(page.direction() == Side.LEFT ? "Left." : "Right.", 3));
     return new Wish(page.corner(), brakes ? 0 : 1, pointM, secondsAt(pointM), pieces);
-  }
-
-  private static String mark(MarkReference target) {
-    if (target == null) {
-      return "";
-    }
-    if (target.own() != null) {
-      return target.own();
-    }
-    if (target.weak()) {
-      return target.text();
-    }
-    if (Math.abs(target.offsetM()) < AT_THE_MARK_M) {
-      return "at the " + target.mark();
-    }
-    String side = target.offsetM() > 0 ? "past" : "before";
-    return String.format(
-        Locale.ROOT, "%.0f %s the %s", Math.abs(target.offsetM()), side, target.mark());
   }
 
   private static final List<String> ORDINALS =

@@ -1,53 +1,47 @@
 package marvek.core.brief;
 
 import java.util.List;
-import java.util.Locale;
 import marvek.core.circuit.Kerb;
 import marvek.core.page.CornerPage;
-import marvek.core.page.MarkReference;
 
 /**
  * A corner in a breath, for saying the lap aloud before it is driven: where, which gear, and the
  * one thing to think of.
  */
 public record ShortForm(int corner, String words) {
-  private static final double AT_THE_MARK_M = 2.5;
-
   private static final List<String> GEARS =
       List.of("first", "second", "third", "fourth", "fifth", "sixth", "seventh", "eighth");
 
-  /** The lap in its order. */
-  public static List<ShortForm> of(List<CornerPage> pages) {
-    return pages.stream().map(page -> new ShortForm(page.corner(), words(page))).toList();
+  /**
+   * The lap in its order.
+   *
+   * @param metresPerUnit of the unit that lengths are said in, which is not said itself
+   */
+  public static List<ShortForm> of(List<CornerPage> pages, double metresPerUnit) {
+    return pages.stream()
+        .map(page -> new ShortForm(page.corner(), words(page, metresPerUnit)))
+        .toList();
   }
 
-  private static String words(CornerPage page) {
+  private static String words(CornerPage page, double metresPerUnit) {
     String name = page.name().isBlank() ? "Corner " + page.corner() : page.name();
     String gear = gear(page.gears().corner());
     String think = think(page);
-    return name + ": " + where(page) + ", " + gear + (think.isEmpty() ? "" : ", " + think) + ".";
+    return name
+        + ": "
+        + where(page, metresPerUnit)
+        + ", "
+        + gear
+        + (think.isEmpty() ? "" : ", " + think)
+        + ".";
   }
 
-  private static String where(CornerPage page) {
+  private static String where(CornerPage page, double metresPerUnit) {
     if (page.brake().atM() == null) {
       return page.brake().style() == CornerPage.BrakeStyle.NONE ? "flat" : "lift";
     }
-    MarkReference mark = page.brake().target();
-    if (mark == null) {
-      return "brake";
-    }
-    if (mark.own() != null) {
-      return mark.own();
-    }
-    if (mark.weak()) {
-      return mark.text();
-    }
-    if (Math.abs(mark.offsetM()) < AT_THE_MARK_M) {
-      return "at the " + mark.mark();
-    }
-    String side = mark.offsetM() > 0 ? "past" : "before";
-    return String.format(
-        Locale.ROOT, "%.0f %s the %s", Math.abs(mark.offsetM()), side, mark.mark());
+    String mark = SpokenMark.of(page.brake().target(), metresPerUnit);
+    return mark.isEmpty() ? "brake" : mark;
   }
 
   private static String gear(int number) {

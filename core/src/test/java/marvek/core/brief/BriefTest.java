@@ -11,9 +11,12 @@ import marvek.core.TestVehicles;
 import marvek.core.brief.Targets.Target;
 import marvek.core.brief.Targets.Tier;
 import marvek.core.circuit.Circuit;
+import marvek.core.circuit.MarkType;
+import marvek.core.circuit.Side;
 import marvek.core.conditions.Conditions;
 import marvek.core.page.CornerPage;
 import marvek.core.page.LineChoice;
+import marvek.core.page.MarkReference;
 import marvek.core.page.OwnValues;
 import marvek.core.page.Reference;
 import marvek.core.page.Stakes;
@@ -159,10 +162,31 @@ class BriefTest {
 
   @Test
   void theShortFormIsSaidInAboutTheTimeOfALap() {
-    List<ShortForm> lap = ShortForm.of(BOOK.pages());
+    List<ShortForm> lap = ShortForm.of(BOOK.pages(), 1);
     assertThat(lap).hasSameSizeAs(BOOK.pages());
     int words = lap.stream().mapToInt(s -> s.words().split(" ").length).sum();
     assertThat(words / CallOuts.WORDS_PER_S).isLessThan(BOOK.lap().timeS());
     assertThat(lap).allMatch(s -> s.words().endsWith(".") && s.words().contains(": "));
+  }
+
+  /** 1 yd = 0.9144 m (NIST SP 811, appendix B.8). */
+  @Test
+  void lengthsAreSaidInTheUnitThatIsChosen() {
+    MarkReference mark =
+        new MarkReference(
+            "200 board",
+            MarkType.DISTANCE_BOARD,
+            Side.LEFT,
+            -27.432,
+            "the 200 board, left",
+            "at the 200 board, left",
+            500.0,
+            "27 m before the 200 board, left",
+            false,
+            null,
+            List.of());
+    assertThat(SpokenMark.of(mark, 1)).isEqualTo("27 before the 200 board");
+    assertThat(SpokenMark.of(mark, 0.9144)).isEqualTo("30 before the 200 board");
+    assertThat(SpokenMark.of(null, 1)).isEmpty();
   }
 }

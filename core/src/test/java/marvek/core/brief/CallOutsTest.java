@@ -27,7 +27,7 @@ class CallOutsTest {
 
   private static List<CallOut> calls(Vehicle vehicle, double pace) {
     Reference reference = reference(vehicle);
-    return CallOuts.of(reference.lap(), reference.pages(), pace);
+    return CallOuts.of(reference.lap(), reference.pages(), pace, 1);
   }
 
   @ParameterizedTest
@@ -35,7 +35,7 @@ class CallOutsTest {
   void noTwoAreSaidAtOnceAndEachEndsInTime(double pace) {
     for (Vehicle vehicle : List.of(TestVehicles.clubCar(), TestVehicles.motorcycle())) {
       Reference reference = reference(vehicle);
-      List<CallOut> calls = CallOuts.of(reference.lap(), reference.pages(), pace);
+      List<CallOut> calls = CallOuts.of(reference.lap(), reference.pages(), pace, 1);
       double lapS = reference.lap().timeS() / pace;
       assertThat(calls).hasSizeGreaterThan(5);
       for (int k = 0; k < calls.size(); k++) {
@@ -65,7 +65,7 @@ class CallOutsTest {
   @Test
   void everyBrakingCornerIsCalledWhereThereIsTime() {
     Reference reference = reference(TestVehicles.clubCar());
-    List<CallOut> calls = CallOuts.of(reference.lap(), reference.pages(), 0.7);
+    List<CallOut> calls = CallOuts.of(reference.lap(), reference.pages(), 0.7, 1);
     long braking = reference.pages().stream().filter(p -> p.brake().atM() != null).count();
     assertThat(calls.stream().filter(c -> c.words().contains("Brake")).count()).isEqualTo(braking);
   }

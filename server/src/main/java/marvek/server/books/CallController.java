@@ -8,6 +8,7 @@ import marvek.core.brief.CallOut;
 import marvek.core.brief.CallOuts;
 import marvek.core.page.Reference;
 import marvek.formats.CallOutFiles;
+import marvek.server.printing.PrintUnits;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -28,8 +29,16 @@ class CallController {
     this.books = books;
   }
 
+  /**
+   * @param length unit that lengths are said in: m, yd or ft
+   */
   record CallsBody(
-      Double pace, JsonNode conditions, String line, JsonNode ownValues, JsonNode setup) {}
+      Double pace,
+      String length,
+      JsonNode conditions,
+      String line,
+      JsonNode ownValues,
+      JsonNode setup) {}
 
   /** A call, its times in seconds of the lap at the pace asked for. */
   record CallView(
@@ -43,7 +52,7 @@ class CallController {
     Draft draft = Draft.read(body.conditions(), body.line(), body.ownValues(), body.setup());
     Reference reference = Reference.on(books.basis(id, draft), draft.conditions(), draft.own());
     List<CallView> calls =
-        CallOuts.of(reference.lap(), reference.pages(), pace).stream()
+        called(reference, pace, body.length() == null ? "m" : body.length()).stream()
             .map(
                 c ->
                     new CallView(c.corner(), c.fromS(), c.toS(), c.pointM(), c.pointS(), c.words()))
@@ -55,9 +64,11 @@ class CallController {
   ResponseEntity<byte[]> webVtt(
       @PathVariable UUID id,
       @PathVariable int number,
-      @RequestParam(defaultValue = "1") double pace) {
+      @RequestParam(defaultValue = "1") double pace,
+      @RequestParam(defaultValue = "m") String length) {
     Reference reference = books.recompute(id, number).reference();
-    String file = CallOutFiles.webVtt(called(reference, pace), reference.lap().timeS() / pace);
+    String file =
+        CallOutFiles.webVtt(called(reference, pace, length), reference.lap().timeS() / pace);
     return file(file, "calls.vtt", MediaType.valueOf("text/vtt;charset=UTF-8"));
   }
 
@@ -65,14 +76,17 @@ class CallController {
   ResponseEntity<byte[]> text(
       @PathVariable UUID id,
       @PathVariable int number,
-      @RequestParam(defaultValue = "1") double pace) {
+      @RequestParam(defaultValue = "1") double pace,
+      @RequestParam(defaultValue = "m") String length) {
     Reference reference = books.recompute(id, number).reference();
-    String file = CallOutFiles.text(called(reference, pace), reference.lap().timeS() / pace);
+    String file =
+        CallOutFiles.text(called(reference, pace, length), reference.lap().timeS() / pace);
     return file(file, "calls.txt", MediaType.valueOf("text/plain;charset=UTF-8"));
   }
 
-  private static List<CallOut> called(Reference reference, double pace) {
-    return CallOuts.of(reference.lap(), reference.pages(), pace);
+  private static List<CallOut> called(Reference reference, double pace, String length) {
+    double metresPerUnit = PrintUnits.of("km/h", length).metresPerUnit();
+    return CallOuts.of(reference.lap(), reference.pages(), pace, metresPerUnit);
   }
 
   private static ResponseEntity<byte[]> file(String text, String name, MediaType type) {

@@ -4,10 +4,10 @@ import java.util.Locale;
 import marvek.core.InvalidValueException;
 
 /**
- * Units of a printed card: 1 mile = 1609.344 m, 1 yd = 0.9144 m, 1 ft = 0.3048 m (NIST SP 811,
- * appendix B.8).
+ * Units that a driver reads and hears: 1 mile = 1609.344 m, 1 yd = 0.9144 m, 1 ft = 0.3048 m (NIST
+ * SP 811, appendix B.8).
  */
-record PrintUnits(String speed, double mpsPerUnit, String length, double metresPerUnit) {
+public record PrintUnits(String speed, double mpsPerUnit, String length, double metresPerUnit) {
   /**
    * Units by their names.
    *
@@ -15,7 +15,7 @@ record PrintUnits(String speed, double mpsPerUnit, String length, double metresP
    * @param length m, yd or ft
    * @throws InvalidValueException for any other
    */
-  static PrintUnits of(String speed, String length) {
+  public static PrintUnits of(String speed, String length) {
     double mps =
         switch (speed) {
           case "km/h" -> 1 / 3.6;

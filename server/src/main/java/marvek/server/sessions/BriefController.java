@@ -7,12 +7,16 @@ import java.util.UUID;
 import marvek.core.brief.Preparation.Change;
 import marvek.core.brief.Preparation.Decision;
 import marvek.formats.ConditionsJson;
+import marvek.formats.OwnValuesJson;
 import marvek.formats.SessionJson;
+import marvek.formats.SetupSheetJson;
+import marvek.server.printing.PrintUnits;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Preparing, issuing and briefing a session, and the steps of brake points. */
@@ -43,6 +47,11 @@ class BriefController {
 
   record OpenPointView(int corner, String words) {}
 
+  /**
+   * What a session changes, with what the revision would be computed from.
+   *
+   * @param setup null for the car as it is
+   */
   record PreparedView(
       int parent,
       double parentLap_s,
@@ -51,7 +60,10 @@ class BriefController {
       JsonNode conditions,
       List<ChangeView> changes,
       List<DecisionView> decisions,
-      List<OpenPointView> openPoints) {
+      List<OpenPointView> openPoints,
+      String line,
+      JsonNode ownValues,
+      JsonNode setup) {
     static PreparedView of(Preparations.Prepared p) {
       return new PreparedView(
           p.parent(),
@@ -61,7 +73,10 @@ class BriefController {
           ConditionsJson.write(p.conditions()),
           p.changes().stream().map(ChangeView::of).toList(),
           p.decisions().stream().map(DecisionView::of).toList(),
-          p.openPoints().stream().map(o -> new OpenPointView(o.corner(), o.words())).toList());
+          p.openPoints().stream().map(o -> new OpenPointView(o.corner(), o.words())).toList(),
+          spelled(p.draft().line()),
+          OwnValuesJson.write(p.draft().own()),
+          p.draft().setup() == null ? null : SetupSheetJson.write(p.draft().setup()));
     }
   }
 
@@ -85,8 +100,8 @@ class BriefController {
   }
 
   @GetMapping("/api/sessions/{id}/brief")
-  BriefView brief(@PathVariable UUID id) {
-    return BriefView.of(briefs.brief(id));
+  BriefView brief(@PathVariable UUID id, @RequestParam(defaultValue = "m") String length) {
+    return BriefView.of(briefs.brief(id, PrintUnits.of("km/h", length).metresPerUnit()));
   }
 
   @GetMapping("/api/books/{id}/revisions/{number}/steps")

@@ -65,7 +65,12 @@ class Briefs {
       Double sunElevation_deg,
       List<LayoutMoves.CheckLine> toCheck) {}
 
-  Brief brief(UUID sessionId) {
+  /**
+   * Makes a brief.
+   *
+   * @param metresPerUnit of the unit that the short form says lengths in
+   */
+  Brief brief(UUID sessionId, double metresPerUnit) {
     Sessions.Read read = sessions.read(sessionId);
     UUID bookId = read.book().id();
     Integer issued = read.file().revision();
@@ -87,7 +92,7 @@ class Briefs {
         WarmUp.of(basis, conditions),
         focus(computed, toCheck),
         Targets.of(basis, conditions, computed.reference(), ownBest(read)),
-        ShortForm.of(computed.reference().pages()),
+        ShortForm.of(computed.reference().pages(), metresPerUnit),
         board.of(bookId, computed),
         hazards(basis),
         light == null

@@ -1,7 +1,6 @@
 package marvek.server.sessions;
 
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -44,6 +43,7 @@ class Preparations {
    *
    * @param parent the newest revision, which the changes are told against
    * @param lapS of the revision that would be issued now
+   * @param draft what that revision would be computed from
    */
   record Prepared(
       int parent,
@@ -53,7 +53,8 @@ class Preparations {
       Conditions conditions,
       List<Change> changes,
       List<Decision> decisions,
-      List<Session.OpenPoint> openPoints) {}
+      List<Session.OpenPoint> openPoints,
+      Draft draft) {}
 
   /** Everything that a preparation is made from. */
   private record Work(
@@ -63,7 +64,8 @@ class Preparations {
     Work work = work(sessions.read(sessionId));
     List<Change> changes = work.preparation().changes();
     List<Decision> decisions = stillOf(changes, work.read().file().decisions());
-    Reference then = reference(work, decisions);
+    Draft draft = withOwn(work.model(), work.preparation().decided(decisions));
+    Reference then = Reference.on(basis(work), draft.conditions(), draft.own());
     return new Prepared(
         work.parent(),
         work.base().reference().lap().timeS(),
@@ -72,7 +74,8 @@ class Preparations {
         work.model().conditions(),
         changes,
         decisions,
-        work.read().session().openPoints());
+        work.read().session().openPoints(),
+        draft);
   }
 
   /** Keeps what the driver says of the changes so far. */
@@ -156,13 +159,6 @@ class Preparations {
 
   private Reference.Basis basis(Work work) {
     return books.basis(work.read().book().id(), work.model());
-  }
-
-  private Reference reference(Work work, List<Decision> decisions) {
-    return Reference.on(
-        basis(work),
-        work.model().conditions(),
-        new ArrayList<>(work.preparation().decided(decisions)));
   }
 
   private static Draft withOwn(Draft model, List<OwnValues> own) {

@@ -9,8 +9,10 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
+import marvek.core.InvalidValueException;
 import marvek.core.brief.Preparation.Decision;
 import marvek.core.brief.Session;
+import marvek.formats.BadFileException;
 import marvek.formats.JsonFiles;
 import marvek.formats.SessionFile;
 import marvek.formats.SessionJson;
@@ -94,7 +96,7 @@ public class Sessions implements BookAttachment {
   @Transactional
   public Kept plan(UUID bookId, JsonNode document) {
     Books.BookView book = books.get(bookId);
-    Session session = checked(SessionJson.read(document, "").session(), book);
+    Session session = checked(sent(document), book);
     SessionFile file = new SessionFile(session, List.of(), null);
     return kept(read(repository.save(new StoredSession(bookId, written(file))), book));
   }
@@ -123,7 +125,7 @@ public class Sessions implements BookAttachment {
           "The session was changed meanwhile, in another window or by somebody else. What you typed"
               + " is still here: load the session again to see theirs.");
     }
-    Session session = checked(SessionJson.read(document, "").session(), read.book());
+    Session session = checked(sent(document), read.book());
     return store(read, file -> file.with(session));
   }
 
@@ -162,6 +164,24 @@ public class Sessions implements BookAttachment {
   private Read read(StoredSession stored, Books.BookView book) {
     JsonNode document = JsonFiles.parse(stored.document().getBytes(StandardCharsets.UTF_8));
     return new Read(stored, SessionJson.read(document, ""), book, zone(book));
+  }
+
+  /** A session as a form sends it; what is wrong is told by the name of its field. */
+  private static Session sent(JsonNode document) {
+    try {
+      return SessionJson.read(document, "").session();
+    } catch (BadFileException e) {
+      if (e.pointer() == null || e.pointer().isEmpty()) {
+        throw e;
+      }
+      String field = e.pointer().substring(1).replace('/', '.').replaceFirst("^conditions\\.", "");
+      String problem = e.getMessage().substring(("At " + e.pointer() + ": ").length());
+      String ownName = field + " ";
+      throw new InvalidValueException(
+          field,
+          (problem.startsWith(ownName) ? problem.substring(ownName.length()) : problem)
+              .replaceFirst("\\.$", ""));
+    }
   }
 
   private Session checked(Session session, Books.BookView book) {

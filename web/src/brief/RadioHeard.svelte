@@ -1,0 +1,43 @@
+<script lang="ts">
+  import { onDestroy } from 'svelte';
+  import { api, Failed } from '../api/client';
+  import type { RadioMessage } from '../api/sessions';
+
+  let heard = $state.raw<RadioMessage[]>([]);
+  let lost = $state<string>();
+  let last: number | undefined;
+  const EVERY_MS = 700;
+  const SHOWN = 5;
+
+  /** What was said before this screen was opened is nobody's business any more. */
+  async function listen() {
+    try {
+      const answer = await api.heard(last ?? 0);
+      if (last !== undefined) heard = [...heard, ...answer.messages].slice(-SHOWN);
+      last = answer.last;
+      lost = undefined;
+    } catch (e) {
+      if (!(e instanceof Failed)) throw e;
+      lost = e.problem.detail;
+    }
+  }
+  void listen();
+  const timer = setInterval(listen, EVERY_MS);
+  onDestroy(() => clearInterval(timer));
+</script>
+
+<section class="border-base-300 rounded-box mt-3 border-2 p-3" aria-label="Heard over the radio">
+  <h2 class="text-lg font-semibold">Heard at the other end</h2>
+  {#if lost}<p role="alert" class="text-error font-semibold">! {lost}</p>{/if}
+  <ol data-heard>
+    {#each heard as message (message.number)}
+      <li>
+        <span class="figures text-neutral pr-2">{message.at.slice(11, 19)}</span>{message.words}
+      </li>
+    {:else}<li class="text-neutral">Silence. Play the lap, and it is heard here.</li>{/each}
+  </ol>
+  <p class="text-neutral text-sm">
+    A stand-in for a radio: it sends to nobody but this server. Another screen of this page hears it
+    too.
+  </p>
+</section>

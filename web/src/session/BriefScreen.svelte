@@ -1,0 +1,136 @@
+<script lang="ts">
+  import Printer from '@lucide/svelte/icons/printer';
+  import { api, Failed } from '../api/client';
+  import type { Brief } from '../api/sessions';
+  import type { CornerPage, Problem as ProblemType, Revision } from '../api/types';
+  import { useBook } from '../book/book-state.svelte';
+  import { compareConditions } from '../book/compare';
+  import { markWords } from '../page/words';
+  import { route } from '../router';
+  import Problem from '../ui/Problem.svelte';
+  import { lapTime } from '../units/format';
+  import { preferences } from '../units/preferences.svelte';
+  import { briefLines, markOf } from './brief-lines';
+  import BriefSide from './BriefSide.svelte';
+  import { pageNews } from './prepared';
+  import SessionLinks from './SessionLinks.svelte';
+  import { hourWords, sessionName } from './words';
+
+  const book = useBook();
+  let brief = $state.raw<Brief>();
+  let revision = $state.raw<Revision>();
+  let before = $state.raw<Revision>();
+  let problem = $state<ProblemType>();
+
+  async function load(length: string) {
+    try {
+      const answer = await api.brief(route.params.session!, length);
+      [revision, before] = await Promise.all([
+        api.revision(book.id, answer.revision),
+        answer.parent ? api.revision(book.id, answer.parent) : undefined,
+      ]);
+      brief = answer;
+    } catch (e) {
+      if (!(e instanceof Failed)) throw e;
+      problem = e.problem;
+    }
+  }
+  $effect(() => void load(preferences.length));
+
+  const writer = $derived({
+    speed: (v: number) => preferences.speedText(v),
+    length: (m: number) => preferences.lengthText(m),
+    across: (m: number) => preferences.acrossText(m),
+  });
+  function news(page: CornerPage): string[] {
+    const was = before?.pages.find((p) => p.corner === page.corner);
+    return was ? pageNews(was, page, book.view!.trace, writer) : [];
+  }
+  const lines = $derived(brief && revision ? briefLines(brief, revision.pages, news) : []);
+  const conditions = $derived(
+    before && revision ? compareConditions(before.conditions, revision.conditions, writer) : [],
+  );
+  const length = (m: number) => preferences.lengthText(m);
+</script>
+
+<svelte:head><title>Brief · {book.book!.name} · Marvek</title></svelte:head>
+<div class="pb-20 print:pb-0">
+  {#if problem}<Problem {problem} onclose={() => (problem = undefined)} />{/if}
+  {#if brief && revision}
+    <div class="flex flex-wrap items-baseline gap-x-4">
+      <h1 class="text-3xl font-bold">
+        {sessionName(brief.session)}, {hourWords(brief.session.session.startsAt)}
+      </h1>
+      <p class="figures grow text-lg">
+        {brief.session.session.event} · revision {brief.revision} ·
+        <strong class="text-2xl">{lapTime(brief.lap_s)}</strong> by the model
+      </p>
+      <button class="btn btn-ghost print:hidden" onclick={() => window.print()}
+        ><Printer size={18} /> Print</button
+      >
+    </div>
+    <SessionLinks kept={brief.session} current="brief" />
+    {#if !brief.issued}
+      <p class="border-warning my-1 border-l-4 pl-3 font-semibold" role="status" data-not-prepared>
+        The book is not prepared for this session yet: this is revision {brief.revision} as it is.
+        <a class="link" href="/books/{book.id}/sessions/{brief.session.id}/prepare">Prepare it</a>
+      </p>
+    {/if}
+    <div class="flex gap-6 pt-1">
+      <BriefSide {brief} {conditions} />
+      <div class="min-w-0 grow">
+        <table class="w-full" data-brief>
+          <thead>
+            <tr class="border-base-content border-b-2 text-left">
+              <th class="w-36">corner</th><th>say</th><th
+                >new since revision {brief.parent ?? '–'}</th
+              >
+              <th class="w-52">caution</th>
+            </tr>
+          </thead>
+          <tbody>
+            {#each lines as line (line.corner)}
+              <tr class={['border-base-300 border-b align-top', line.focus && 'bg-base-200']}>
+                <td class="figures py-1 text-lg leading-tight">
+                  <a class="link" href="/books/{book.id}/corner/{line.corner}"
+                    ><strong>{line.corner}</strong> {line.name}</a
+                  >
+                  {#if line.focus}<span class="block text-sm font-semibold">★ focus</span>{/if}
+                </td>
+                <td class="py-1 pr-3 text-lg leading-tight">
+                  {line.say}
+                  {#if line.step}
+                    <span class="block text-base"
+                      >↗ step {line.step.step + 1} of {line.step.steps_m.length}: brake
+                      <strong
+                        >{line.step.now
+                          ? markWords(markOf(line.step.now), length)
+                          : length(line.step.now_m)}</strong
+                      ></span
+                    >
+                  {/if}
+                </td>
+                <td class="py-1 pr-3 leading-tight">
+                  {line.changed.slice(0, 3).join(', ')}
+                  {#if line.changed.length === 0}<span class="text-neutral">as before</span>{/if}
+                  {#if line.changed.length > 3}
+                    <a
+                      class="link text-sm"
+                      href="/books/{book.id}/compare"
+                      title={line.changed.slice(3).join('; ')}>and {line.changed.length - 3} more</a
+                    >
+                  {/if}
+                </td>
+                <td class="text-warning py-1 leading-tight font-semibold">
+                  {#each line.cautions as caution (caution)}<span class="block"
+                      ><span aria-hidden="true">▲</span> {caution}</span
+                    >{/each}
+                </td>
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+      </div>
+    </div>
+  {:else if !problem}<p class="p-4" role="status">Writing the brief …</p>{/if}
+</div>

@@ -1,0 +1,81 @@
+<script lang="ts">
+  import type { Brief } from '../api/sessions';
+  import type { Difference } from '../book/compare';
+  import { lapTime } from '../units/format';
+  import { preferences } from '../units/preferences.svelte';
+  import { SLIPS, TIERS, tyreWarmWords } from './words';
+
+  interface Props {
+    brief: Brief;
+    conditions: Difference[];
+  }
+  const { brief, conditions }: Props = $props();
+  const session = $derived(brief.session.session);
+  const name = (corner: number) =>
+    brief.shortForm.find((s) => s.corner === corner)?.words.split(':')[0] ?? '';
+</script>
+
+<aside class="w-[300px] shrink-0 text-[0.95rem] leading-snug print:w-[62mm]">
+  {#if conditions.length}
+    <h2 class="text-lg font-semibold">The day</h2>
+    <ul>
+      {#each conditions as d (d.what)}
+        <li>{d.what} {d.before} → <strong>{d.after}</strong></li>
+      {/each}
+    </ul>
+  {/if}
+  <h2 class="pt-2 text-lg font-semibold">Three corners</h2>
+  <ol data-focus>
+    {#each brief.focus as focus (focus.corner)}
+      <li>
+        <strong>{focus.corner} {name(focus.corner)}</strong>: {SLIPS[focus.why] ?? focus.why} costs {focus.slip_s.toFixed(
+          2,
+        )} s
+      </li>
+    {/each}
+  </ol>
+  <h2 class="pt-2 text-lg font-semibold">Targets</h2>
+  <table class="figures w-full text-base" data-targets>
+    <tbody>
+      {#each brief.targets as target (target.tier)}
+        <tr class={['border-base-300 border-b', target.tier === 'own-next' && 'font-bold']}>
+          <td>{TIERS[target.tier]}</td>
+          <td class="text-right font-semibold">{lapTime(target.lap_s)}</td>
+          <td class="text-neutral w-28 text-right text-sm"
+            >{target.sectors_s.map((s) => s.toFixed(1)).join(' · ')}</td
+          >
+        </tr>
+      {/each}
+    </tbody>
+  </table>
+  <h2 class="pt-2 text-lg font-semibold">Warm-up</h2>
+  <ol data-warm-up>
+    {#each brief.warmUp as lap (lap.lap)}
+      <li>
+        <strong>Lap {lap.lap}:</strong>
+        {tyreWarmWords(lap, (m) => preferences.lengthText(m))}
+      </li>
+    {/each}
+  </ol>
+  <p class="text-neutral text-sm">Brakes and cold laps: common practice, not computed.</p>
+  {#if session.openPoints?.length}
+    <h2 class="pt-2 text-lg font-semibold">Still open</h2>
+    <ul>
+      {#each session.openPoints as point, i (i)}
+        <li><strong>{point.corner || 'Lap'}</strong> {point.words}</li>
+      {/each}
+    </ul>
+  {/if}
+  <h2 class="pt-2 text-lg font-semibold">Before you go</h2>
+  <p>
+    Tyres {session.tyres.name}, {session.tyres.laps} of {session.tyres.goodLaps} laps; fuel {session
+      .conditions.fuel_kg} kg{session.setup ? `; sheet ${session.setup.name}` : ''}.
+    {#if brief.sunElevation_deg != null && brief.sunElevation_deg > 0}Sun {Math.round(
+        brief.sunElevation_deg,
+      )}° high.{/if}
+  </p>
+  <p class="text-warning font-semibold">
+    Estimates of a model: begin at the safe marks. Flags, officials, the circuit's rules and your
+    instructor come first. In the wet, rubbered lines and painted kerbs are the slipperiest.
+  </p>
+</aside>

@@ -1,0 +1,159 @@
+<script lang="ts">
+  import type { Change, Decision } from '../api/sessions';
+  import type { CornerPage, KerbUse, Trace } from '../api/types';
+  import { KERB_USE, markWords } from '../page/words';
+  import { between } from '../strip/lap-axis';
+  import PlateShape from '../strip/PlateShape.svelte';
+  import { platesOf } from '../strip/plates';
+  import { lengthFrom, lengthIn, speedFrom, speedIn } from '../units/format';
+  import { preferences } from '../units/preferences.svelte';
+  import { alteredValue, changeWords, decide, FIELDS, valueWords } from './prepared';
+  import { WHY } from './words';
+
+  interface Props {
+    change: Change;
+    /** The page as it would be issued, and as it is. */
+    page: CornerPage;
+    before: CornerPage;
+    trace: Trace;
+    decision?: Decision;
+    decisions: Decision[];
+    busy: boolean;
+    ondecide: (decisions: Decision[]) => void;
+  }
+  const { change, page, before, trace, decision, decisions, busy, ondecide }: Props = $props();
+
+  const writer = {
+    length: (m: number) => preferences.lengthText(m),
+    speed: (v: number) => preferences.speedText(v),
+  };
+  const field = $derived(change.field);
+  const shape = $derived(
+    platesOf(page).find((p) => p.letter === FIELDS[field].letter)?.shape ?? 'plain',
+  );
+  const value = $derived(
+    decision?.choice === 'leave'
+      ? change.before
+      : decision?.choice === 'alter'
+        ? decision.value
+        : change.after,
+  );
+  const station = $derived(field.endsWith('_m'));
+  const kerb = $derived(field === 'kerbs.apex' || field === 'kerbs.exit');
+  let altering = $state(false);
+  let wrong = $state<string>();
+
+  /** What the driver types: metres from the old place, a gear, a speed. */
+  const figure = $derived.by(() => {
+    if (value == null) return '';
+    if (station) {
+      return String(
+        Math.round(lengthIn(between(trace, change.before ?? value, value), preferences.length)),
+      );
+    }
+    if (field === 'apexes.speed_mps') return String(Math.round(speedIn(value, preferences.speed)));
+    return String(Math.round(value));
+  });
+  const unit = $derived(
+    station ? preferences.length : field === 'apexes.speed_mps' ? preferences.speed : '',
+  );
+
+  function alter(text: string) {
+    wrong = undefined;
+    const typed = Number(text.replace(',', '.').replace('−', '-'));
+    if (text.trim() === '' || !Number.isFinite(typed)) {
+      wrong = `"${text}" is no number.`;
+      return;
+    }
+    const si = station
+      ? lengthFrom(typed, preferences.length)
+      : field === 'apexes.speed_mps'
+        ? speedFrom(typed, preferences.speed)
+        : typed;
+    ondecide(decide(decisions, change, 'alter', alteredValue(change, si, trace)));
+    altering = false;
+  }
+
+  function choose(choice: 'accept' | 'leave') {
+    altering = false;
+    ondecide(decide(decisions, change, choice));
+  }
+
+  const alterKerb = (use: string) =>
+    ondecide(
+      decide(
+        decisions,
+        change,
+        'alter',
+        (Object.keys(KERB_USE) as KerbUse[]).indexOf(use as KerbUse),
+      ),
+    );
+</script>
+
+<li class="border-base-300 border-b py-1.5" data-change={field}>
+  <div class="flex items-center gap-3">
+    <svg viewBox="-14 -14 28 28" class="h-7 w-7 shrink-0" aria-hidden="true"
+      ><PlateShape letter={FIELDS[field].letter} {shape} /></svg
+    >
+    <div class="min-w-0 grow leading-snug">
+      <span class="text-neutral">{FIELDS[field].name}</span>
+      <strong class="figures pl-1 text-xl">{changeWords(change, value, trace, writer)}</strong>
+      <span class="block">
+        {valueWords(field, change.before, before, trace, writer)} →
+        {#if field === 'brake.at_m' && page.brake.target && decision?.choice !== 'leave'}
+          <strong>{markWords(page.brake.target, writer.length)}</strong>
+        {:else}{valueWords(field, value, before, trace, writer)}{/if}
+        <span class="text-neutral text-sm">· {WHY[change.why]}</span>
+      </span>
+    </div>
+    <div class="join shrink-0" role="group" aria-label="{FIELDS[field].name}: what to do">
+      {#each [['accept', 'Accept'], ['leave', 'Leave']] as const as [choice, name] (choice)}
+        <button
+          class={[
+            'btn join-item px-3',
+            decision?.choice === choice ? 'btn-primary' : 'btn-outline border-base-300',
+          ]}
+          aria-pressed={decision?.choice === choice}
+          disabled={busy || (choice === 'leave' && change.before == null)}
+          onclick={() => choose(choice)}>{name}</button
+        >
+      {/each}
+      <button
+        class={[
+          'btn join-item px-3',
+          decision?.choice === 'alter' ? 'btn-primary' : 'btn-outline border-base-300',
+        ]}
+        aria-pressed={decision?.choice === 'alter'}
+        aria-expanded={altering}
+        disabled={busy || change.after == null}
+        onclick={() => (altering = !altering)}>Alter</button
+      >
+    </div>
+  </div>
+  {#if altering}
+    <div class="figures flex items-center justify-end gap-2 pt-1">
+      {#if kerb}
+        <select
+          class="select h-10 w-40 text-base"
+          aria-label="{FIELDS[field].name}, altered"
+          onchange={(e) => alterKerb(e.currentTarget.value)}
+        >
+          {#each Object.entries(KERB_USE) as [use, words], i (use)}
+            <option value={use} selected={i === value}>{words}</option>
+          {/each}
+        </select>
+      {:else}
+        <span>{station ? 'from the old place, minus is earlier' : 'altered to'}</span>
+        <input
+          class="input h-10 w-20 px-2 text-right text-lg"
+          inputmode="text"
+          aria-label="{FIELDS[field].name}, altered"
+          aria-invalid={wrong !== undefined}
+          value={figure}
+          onchange={(e) => alter(e.currentTarget.value)}
+        />{unit}
+      {/if}
+    </div>
+    {#if wrong}<p role="alert" class="text-error text-right font-semibold">! {wrong}</p>{/if}
+  {/if}
+</li>

@@ -1,0 +1,233 @@
+<script lang="ts">
+  import { api, Failed } from '../api/client';
+  import type { Decision, KeptSession, Prepared } from '../api/sessions';
+  import type { Problem as ProblemType, View } from '../api/types';
+  import { useBook } from '../book/book-state.svelte';
+  import { compareConditions } from '../book/compare';
+  import { route } from '../router';
+  import { platesOf } from '../strip/plates';
+  import Strip from '../strip/Strip.svelte';
+  import Problem from '../ui/Problem.svelte';
+  import { gain, lapTime } from '../units/format';
+  import { preferences } from '../units/preferences.svelte';
+  import ChangeRow from './ChangeRow.svelte';
+  import IssueBar from './IssueBar.svelte';
+  import { acceptRest, changedPages, decisionOn } from './prepared';
+  import SessionLinks from './SessionLinks.svelte';
+  import { hourWords, sessionName } from './words';
+
+  const book = useBook();
+  const id = route.params.session!;
+  let kept = $state.raw<KeptSession>();
+  let prepared = $state.raw<Prepared>();
+  /** The newest revision, which the changes are told against. */
+  let parent = $state.raw<View>();
+  /** What would be issued now. */
+  let then = $state.raw<View>();
+  let problem = $state<ProblemType>();
+  let chosen = $state<number>();
+  let busy = $state(true);
+
+  const pages = $derived(prepared ? changedPages(prepared) : []);
+  const open = $derived(pages.reduce((sum, page) => sum + page.open, 0));
+  const at = $derived(
+    Math.max(
+      0,
+      pages.findIndex((page) => page.corner === chosen),
+    ),
+  );
+  const changed = $derived(pages[at]);
+  const pageOf = (view: View | undefined) =>
+    view?.revision.pages.find((p) => p.corner === changed?.corner);
+  const page = $derived(pageOf(then));
+  const before = $derived(pageOf(parent));
+  const writer = $derived({
+    speed: (v: number) => preferences.speedText(v),
+    length: (m: number) => preferences.lengthText(m),
+    across: (m: number) => preferences.acrossText(m),
+  });
+  const conditions = $derived(
+    prepared ? compareConditions(prepared.parentConditions, prepared.conditions, writer) : [],
+  );
+
+  async function run(work: () => Promise<void>) {
+    busy = true;
+    problem = undefined;
+    try {
+      await work();
+    } catch (e) {
+      if (!(e instanceof Failed)) throw e;
+      problem = e.problem;
+    } finally {
+      busy = false;
+    }
+  }
+
+  async function take(answer: Prepared) {
+    then = await api.tryOut(book.id, {
+      parent: answer.parent,
+      conditions: answer.conditions,
+      line: answer.line,
+      ownValues: answer.ownValues,
+      setup: answer.setup ?? undefined,
+    });
+    if (parent?.revision.number !== answer.parent) parent = await api.view(book.id, answer.parent);
+    prepared = answer;
+  }
+
+  run(async () => {
+    kept = await api.session(id);
+    await take(await api.prepare(id));
+  });
+
+  function keep(decisions: Decision[], goOn = false) {
+    const next = goOn ? nextOpen() : undefined;
+    return run(async () => {
+      await take(await api.decide(id, decisions));
+      if (next !== undefined) chosen = next;
+    });
+  }
+
+  /** The next page on which something is to be decided, after the present one. */
+  function nextOpen(): number | undefined {
+    const order = [...pages.slice(at + 1), ...pages.slice(0, at)];
+    return order.find((p) => p.open > 0)?.corner;
+  }
+
+  const issue = (reason: string) =>
+    run(async () => {
+      kept = await api.issue(id, reason);
+      await book.open(kept.session.revision);
+      await take(await api.prepare(id));
+    });
+
+  function onkeydown(event: KeyboardEvent) {
+    if ((event.target as HTMLElement).closest('input, select, textarea, dialog')) return;
+    if (event.key === 'a' && prepared && changed && !busy) {
+      void keep(acceptRest(prepared, changed.corner), true);
+    }
+  }
+</script>
+
+<svelte:window {onkeydown} />
+<svelte:head><title>Prepare · {book.book!.name} · Marvek</title></svelte:head>
+<div class="pb-24" aria-busy={busy}>
+  {#if problem}<Problem {problem} onclose={() => (problem = undefined)} />{/if}
+  {#if kept}
+    <div class="flex flex-wrap items-baseline gap-x-4">
+      <h1 class="text-3xl font-bold">
+        {sessionName(kept)}, {hourWords(kept.session.startsAt)}
+      </h1>
+      {#if prepared}
+        <p class="figures text-lg">
+          {lapTime(prepared.parentLap_s)} →
+          <strong class="text-2xl">{lapTime(prepared.lap_s)}</strong>, {gain(
+            prepared.lap_s - prepared.parentLap_s,
+          )} than revision {prepared.parent}
+        </p>
+      {/if}
+    </div>
+    <SessionLinks {kept} current="prepare" />
+  {/if}
+  {#if prepared && kept && then && parent}
+    {#if conditions.length}
+      <p class="pt-1 leading-snug" data-conditions>
+        {#each conditions as d, i (d.what)}{i ? ' · ' : ''}{d.what}
+          {d.before} → <strong>{d.after}</strong>{/each}
+      </p>
+    {/if}
+    {#if pages.length === 0}
+      <p class="py-4 text-lg">
+        Nothing on the pages changes for this session: the newest revision is made for such a day.
+      </p>
+    {:else if changed && page && before}
+      <div class="flex gap-4 pt-2">
+        <div class="w-[560px] shrink-0">
+          <Strip
+            {page}
+            trace={then.trace}
+            height={600}
+            others={{ plates: platesOf(before), whose: `revision ${prepared.parent}` }}
+            lines={[
+              {
+                letters: `r${prepared.parent}`,
+                name: `revision ${prepared.parent}`,
+                from_m: 0,
+                step_m: parent.trace.step_m,
+                offset_m: parent.trace.offset_m,
+                dash: '9 4',
+              },
+            ]}
+          />
+          <p class="text-neutral text-sm">
+            Full plates: this session. Round dashed ones and the dashed line: revision {prepared.parent}.
+          </p>
+        </div>
+        <div class="min-w-0 grow">
+          <div class="flex flex-wrap gap-1" role="tablist" aria-label="Changed pages">
+            {#each pages as p (p.corner)}
+              <button
+                role="tab"
+                aria-selected={p.corner === changed.corner}
+                class={[
+                  'figures h-10 min-w-10 rounded border-2 px-2 text-lg',
+                  p.corner === changed.corner
+                    ? 'border-base-content bg-base-content text-base-100'
+                    : 'border-base-300',
+                ]}
+                aria-label="Corner {p.corner}, {p.open ? `${p.open} open` : 'decided'}"
+                onclick={() => (chosen = p.corner)}>{p.corner}{p.open ? '' : ' ✓'}</button
+              >
+            {/each}
+          </div>
+          <div class="flex items-baseline gap-3 pt-1">
+            <h2 class="text-3xl font-bold">{changed.corner} {page.name}</h2>
+            <p class="figures text-lg">{gain(page.time_s - before.time_s)}</p>
+          </div>
+          <ul data-changes>
+            {#each changed.changes as change (change.field)}
+              <ChangeRow
+                {change}
+                {page}
+                {before}
+                trace={then.trace}
+                decision={decisionOn(prepared.decisions, change)}
+                {busy}
+                ondecide={(decisions) => keep(decisions)}
+                decisions={prepared.decisions}
+              />
+            {/each}
+          </ul>
+          <div class="flex items-center gap-3 pt-3">
+            <button
+              class="btn btn-primary"
+              disabled={busy}
+              onclick={() => keep(acceptRest(prepared!, changed.corner), true)}
+              >{changed.open ? 'Accept this page, go on' : 'Go on'}</button
+            >
+            <span class="text-neutral">key A</span>
+          </div>
+          {#if prepared.openPoints.length}
+            <h3 class="figures pt-4 text-lg font-semibold">Still open from before</h3>
+            <ul class="list-inside list-disc">
+              {#each prepared.openPoints as point, i (i)}
+                <li>{point.corner ? `Corner ${point.corner}: ` : ''}{point.words}</li>
+              {/each}
+            </ul>
+          {/if}
+        </div>
+      </div>
+    {/if}
+    <IssueBar
+      {kept}
+      parent={prepared.parent}
+      changed={pages.length}
+      {open}
+      {busy}
+      onaccept={() => keep(acceptRest(prepared!))}
+      onissue={issue}
+    />
+  {:else if busy}
+    <p class="p-4" role="status">Computing the book for this session …</p>
+  {/if}
+</div>

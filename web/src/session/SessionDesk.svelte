@@ -1,0 +1,111 @@
+<script lang="ts">
+  import { api, Failed } from '../api/client';
+  import { useBook } from '../book/book-state.svelte';
+  import { navigate } from '../router';
+  import Dialog from '../ui/Dialog.svelte';
+  import Problem from '../ui/Problem.svelte';
+  import ForecastTable from './ForecastTable.svelte';
+  import OpenPoints from './OpenPoints.svelte';
+  import ResultForm from './ResultForm.svelte';
+  import SessionConditions from './SessionConditions.svelte';
+  import SessionLinks from './SessionLinks.svelte';
+  import { provideSession, SessionState } from './session-state.svelte';
+  import SurfaceParts from './SurfaceParts.svelte';
+  import TyresAndCar from './TyresAndCar.svelte';
+  import WhenAndWhat from './WhenAndWhat.svelte';
+  import { fieldWords, hourWords, sessionName } from './words';
+
+  const { id }: { id: string } = $props();
+  const book = useBook();
+  // The screen is made anew for every session.
+  // svelte-ignore state_referenced_locally
+  const session = new SessionState(id);
+  provideSession(session);
+  session.open();
+  let removing = $state(false);
+
+  async function remove() {
+    try {
+      await api.removeSession(id);
+      await navigate('/books/:id/sessions', { params: { id: book.id } });
+    } catch (e) {
+      session.fail(e);
+    }
+  }
+
+  async function planNext() {
+    try {
+      const next = await api.planNext(id);
+      await navigate('/books/:id/sessions/:session', {
+        params: { id: book.id, session: next.id },
+      });
+    } catch (e) {
+      if (e instanceof Failed && e.problem.field) {
+        e.problem.detail = fieldWords(e.problem);
+      }
+      session.fail(e);
+    }
+  }
+</script>
+
+<svelte:head><title>Session · {book.book!.name} · Marvek</title></svelte:head>
+<div class="max-w-6xl pb-20">
+  {#if session.problem}
+    <Problem problem={session.problem} onclose={() => (session.problem = undefined)} />
+  {/if}
+  {#if session.kept && session.now}
+    <div class="flex flex-wrap items-center gap-x-4">
+      <h1 class="text-3xl font-bold">
+        {sessionName(session.kept)}, {hourWords(session.kept.session.startsAt)}
+      </h1>
+      <p class="figures text-neutral grow text-lg">{session.now.event}</p>
+      <p class="figures" role="status" data-keeping>
+        {#if session.keeping}Keeping …{:else if session.refused}
+          <strong class="text-error">! not kept yet</strong>
+          <button class="link min-h-10 px-2" onclick={() => session.forget()}>put it back</button>
+        {:else}Kept{/if}
+      </p>
+    </div>
+    {#if session.refused && !session.placed}
+      <p role="alert" class="text-error font-semibold">! {fieldWords(session.refused)}</p>
+    {/if}
+    <SessionLinks kept={session.kept} current="plan" />
+    <div class="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_minmax(0,1.1fr)] gap-x-8 pt-2">
+      <div>
+        <WhenAndWhat />
+        <OpenPoints />
+      </div>
+      <div>
+        <SessionConditions />
+        <SurfaceParts />
+      </div>
+      <div>
+        <TyresAndCar />
+        <ForecastTable />
+        <ResultForm />
+      </div>
+    </div>
+    <div class="border-base-300 mt-4 flex gap-3 border-t-2 pt-3">
+      <button class="btn" onclick={planNext}>Plan the next from this one</button>
+      <a class="btn btn-ghost" href="/api/sessions/{id}/session.ics" download>Calendar entry</a>
+      <span class="grow"></span>
+      <button class="btn btn-ghost text-error" onclick={() => (removing = true)}
+        >Remove this session</button
+      >
+    </div>
+  {:else if !session.problem}
+    <p class="p-4" role="status">Looking up the session …</p>
+  {/if}
+</div>
+{#if removing}
+  <Dialog title="Remove this session" onclose={() => (removing = false)}>
+    <p>
+      What goes: its hour, tyres, conditions, forecast, decisions and result. The revision that was
+      issued for it stays in the book.
+    </p>
+    <form method="dialog" class="mt-4 flex justify-end gap-2">
+      <button class="btn">Keep it</button>
+      <button class="btn btn-primary" onclick={remove}>Remove it</button>
+    </form>
+  </Dialog>
+{/if}

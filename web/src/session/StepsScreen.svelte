@@ -1,0 +1,73 @@
+<script lang="ts">
+  import { untrack } from 'svelte';
+  import { api, Failed } from '../api/client';
+  import type { StepView } from '../api/sessions';
+  import type { Problem as ProblemType } from '../api/types';
+  import { useBook } from '../book/book-state.svelte';
+  import Problem from '../ui/Problem.svelte';
+  import { openSteps } from './brief-lines';
+  import StepLadder from './StepLadder.svelte';
+
+  const book = useBook();
+  let steps = $state.raw<StepView[]>();
+  let problem = $state<ProblemType>();
+  let busy = $state(false);
+  let all = $state(false);
+  const revision = $derived(book.base!.revision);
+  const shown = $derived(all ? (steps ?? []) : openSteps(steps ?? []));
+
+  async function run(work: () => Promise<StepView[]>) {
+    busy = true;
+    problem = undefined;
+    try {
+      steps = await work();
+    } catch (e) {
+      if (!(e instanceof Failed)) throw e;
+      problem = e.problem;
+    } finally {
+      busy = false;
+    }
+  }
+  $effect(() => {
+    const number = revision.number;
+    untrack(() => void run(() => api.steps(book.id, number)));
+  });
+
+  const note = (corner: number, word: string) =>
+    run(() => api.noteStep(book.id, revision.number, corner, word));
+</script>
+
+<svelte:head><title>Step board · {book.book!.name} · Marvek</title></svelte:head>
+<div class="max-w-6xl pb-20">
+  <div class="flex flex-wrap items-center gap-3">
+    <h1 class="text-3xl font-bold">Step board</h1>
+    <p class="figures grow text-lg">
+      {revision.conditions.surface} road, revision {revision.number}
+    </p>
+    <label class="flex min-h-10 items-center gap-2">
+      <input type="checkbox" class="checkbox" bind:checked={all} />
+      proven points too
+    </label>
+    <a class="btn btn-ghost" href="/books/{book.id}/sessions">Sessions</a>
+  </div>
+  {#if problem}<Problem {problem} onclose={() => (problem = undefined)} />{/if}
+  {#if steps}
+    <p class="text-neutral leading-snug">
+      From the safe mark to the target in small steps: two good laps in a row bring the next one,
+      two misses the one before. Where little road is left outside, the steps are smaller and the
+      target is held back. Kept for this surface alone.
+    </p>
+    {#if shown.length === 0}
+      <p class="py-4 text-lg">
+        {steps.length === 0
+          ? 'No corner of this book is braked for.'
+          : 'Every brake point is proven.'}
+      </p>
+    {/if}
+    <ul class="pt-2" data-steps>
+      {#each shown as step (step.corner)}
+        <StepLadder {step} {busy} onnote={(word) => note(step.corner, word)} />
+      {/each}
+    </ul>
+  {:else if !problem}<p class="p-4" role="status">Computing the steps …</p>{/if}
+</div>

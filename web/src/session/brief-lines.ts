@@ -1,0 +1,66 @@
+import type { Brief, StepMark, StepView } from '../api/sessions';
+import type { CornerPage, MarkReference } from '../api/types';
+
+/** One corner of the brief: what is said, what is new, where caution is due. */
+export interface BriefLine {
+  corner: number;
+  name: string;
+  say: string;
+  changed: string[];
+  cautions: string[];
+  step?: StepView;
+  focus: boolean;
+}
+
+/** A mark of a step as the pages write one. */
+export function markOf(mark: StepMark): MarkReference {
+  return {
+    ...mark,
+    offset_m: mark.offsetM,
+    side: mark.side.toLowerCase() as MarkReference['side'],
+    near: mark.near ?? undefined,
+    own: mark.own ?? undefined,
+  };
+}
+
+/** The steps of points that are worked up to and not yet proven. */
+export const openSteps = (steps: StepView[]) =>
+  steps.filter((step) => !step.proven && (step.begun || !step.sure));
+
+/**
+ * The brief in the order of the lap.
+ *
+ * @param news what is said of a page that differs from the revision before
+ */
+export function briefLines(
+  brief: Brief,
+  pages: CornerPage[],
+  news: (page: CornerPage) => string[],
+): BriefLine[] {
+  return pages.map((page) => {
+    const step = openSteps(brief.steps).find((s) => s.corner === page.corner && s.begun);
+    return {
+      corner: page.corner,
+      name: page.name,
+      say: sayOf(brief, page),
+      changed: news(page),
+      cautions: cautionsOf(brief, page.corner),
+      step,
+      focus: brief.focus.some((f) => f.corner === page.corner),
+    };
+  });
+}
+
+/** The short form without the corner's name, which stands before it. */
+function sayOf(brief: Brief, page: CornerPage): string {
+  const words = brief.shortForm.find((s) => s.corner === page.corner)?.words ?? '';
+  const said = words.slice(words.indexOf(': ') + 2);
+  return said[0]?.toUpperCase() + said.slice(1);
+}
+
+function cautionsOf(brief: Brief, corner: number): string[] {
+  const hazards = brief.hazards.filter((h) => h.corner === corner).map((h) => h.words);
+  const sun = brief.intoTheSun.includes(corner) ? ['into a low sun'] : [];
+  const check = brief.toCheck.some((c) => c.corner === corner) ? ['check the page first'] : [];
+  return [...check, ...hazards, ...sun];
+}

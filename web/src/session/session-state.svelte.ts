@@ -1,0 +1,126 @@
+import { getContext, setContext } from 'svelte';
+import { api, Failed } from '../api/client';
+import type { KeptSession, Session } from '../api/sessions';
+import type { Conditions, Problem } from '../api/types';
+import { FIELD_WORDS, fieldWords } from './words';
+
+const KEY = Symbol('session');
+
+/** Fields of a list: what is refused of an entry is told below the list. */
+const LISTS = ['parts', 'openPoints', 'forecast'];
+
+/** One session being planned: every change is kept at once, or says at its field why not. */
+export class SessionState {
+  kept = $state.raw<KeptSession>();
+  /** As it is typed; the same as kept while nothing is refused. */
+  now = $state.raw<Session>();
+  /** What does not belong to a field. */
+  problem = $state<Problem>();
+  /** What was refused, with the name of its field. */
+  refused = $state.raw<Problem>();
+  keeping = $state(false);
+  private readonly id: string;
+  private turn = 0;
+  private queue: Promise<void> = Promise.resolve();
+
+  constructor(id: string) {
+    this.id = id;
+  }
+
+  private get draftKey() {
+    return `marvek.session.${this.id}`;
+  }
+
+  async open() {
+    this.problem = this.refused = undefined;
+    try {
+      this.kept = await api.session(this.id);
+      this.now = this.kept.session;
+      this.resume();
+    } catch (e) {
+      this.fail(e);
+    }
+  }
+
+  /** What could not be kept outlives a reload. */
+  private resume() {
+    const typed = localStorage.getItem(this.draftKey);
+    if (!typed) return;
+    try {
+      this.change({ ...this.now!, ...(JSON.parse(typed) as Session) });
+    } catch {
+      localStorage.removeItem(this.draftKey);
+    }
+  }
+
+  set(part: Partial<Session>) {
+    this.change({ ...this.now!, ...part });
+  }
+
+  setConditions(part: Partial<Conditions>) {
+    this.set({ conditions: { ...this.now!.conditions, ...part } });
+  }
+
+  private change(next: Session) {
+    this.now = next;
+    localStorage.setItem(this.draftKey, JSON.stringify(next));
+    const turn = ++this.turn;
+    this.keeping = true;
+    // One after the other: each is made from what the one before has kept.
+    this.queue = this.queue.then(() => this.keep(turn));
+  }
+
+  private async keep(turn: number) {
+    if (turn !== this.turn) return;
+    try {
+      this.kept = await api.changeSession(this.id, this.now!, this.kept!.changedAt);
+      this.problem = this.refused = undefined;
+      if (turn === this.turn) localStorage.removeItem(this.draftKey);
+    } catch (e) {
+      if (e instanceof Failed && e.problem.status === 422) this.refused = e.problem;
+      else this.fail(e);
+    } finally {
+      if (turn === this.turn) this.keeping = false;
+    }
+  }
+
+  /** Puts away what was typed and not kept. */
+  async forget() {
+    localStorage.removeItem(this.draftKey);
+    await this.open();
+  }
+
+  /** Words for what was refused at a field; undefined where nothing was. */
+  at(field: string): string | undefined {
+    return this.refused?.field === field ? fieldWords(this.refused) : undefined;
+  }
+
+  /** What was refused of a list or an entry of it. */
+  refusedOf(list: string): Problem | undefined {
+    return listOf(this.refused) === list ? this.refused : undefined;
+  }
+
+  /** Whether what was refused has a field of its own on the screen. */
+  get placed(): boolean {
+    const field = this.refused?.field;
+    return field !== undefined && (field in FIELD_WORDS || LISTS.includes(listOf(this.refused)!));
+  }
+
+  fail(e: unknown) {
+    if (!(e instanceof Failed)) throw e;
+    this.problem = e.problem;
+  }
+}
+
+function listOf(problem: Problem | undefined): string | undefined {
+  return problem?.field?.split('.')[0];
+}
+
+export const provideSession = (session: SessionState) => setContext(KEY, session);
+
+/** The session that is planned; only inside its desk. */
+export function useSession(): SessionState {
+  const session = getContext<SessionState | undefined>(KEY);
+  if (!session) throw new Error('useSession() outside of a SessionDesk');
+  return session;
+}

@@ -1,0 +1,62 @@
+import { describe, expect, it } from 'vitest';
+import type { KeptSession } from '../api/sessions';
+import { fieldWords, hourWords, inWords, kerbUse, nextOf } from './words';
+
+const kept = (begins: string, driven = false): KeptSession =>
+  ({
+    id: begins,
+    begins,
+    session: { length_min: 20, result: driven ? { laps: 3 } : undefined },
+  }) as unknown as KeptSession;
+
+describe('hours', () => {
+  it('are told as the clocks at the circuit show them', () => {
+    expect(hourWords('2026-06-13T10:20')).toBe('Sat 13 Jun, 10:20');
+    expect(hourWords('nonsense')).toBe('nonsense');
+  });
+
+  it('are so far away', () => {
+    const now = new Date('2026-06-13T10:00:00Z');
+    expect(inWords('2026-06-13T10:20:00Z', now)).toBe('in 20 min');
+    expect(inWords('2026-06-14T09:00:00Z', now)).toBe('in 23 h');
+    expect(inWords('2026-06-16T10:00:00Z', now)).toBe('in 3 days');
+    expect(inWords('2026-06-13T09:00:00Z', now)).toBe('now');
+    expect(inWords('2026-06-12T09:00:00Z', now)).toBe('over');
+  });
+});
+
+describe('the next session', () => {
+  const now = new Date('2026-06-13T10:30:00Z');
+
+  it('is the first that is neither driven nor over', () => {
+    const list = [
+      kept('2026-06-12T10:00:00Z'),
+      kept('2026-06-13T10:20:00Z'),
+      kept('2026-06-14T10:00:00Z'),
+    ];
+    expect(nextOf(list, now)).toBe(list[1]);
+    expect(nextOf([kept('2026-06-13T10:20:00Z', true), list[2]], now)).toBe(list[2]);
+    expect(nextOf([list[0]], now)).toBeUndefined();
+  });
+});
+
+describe('what the server says of a value', () => {
+  const problem = (field: string, detail: string) => ({ title: '', status: 422, field, detail });
+
+  it('is told by the name on the screen', () => {
+    expect(
+      fieldWords(problem('tyres.laps', 'tyres.laps (-3.0) must lie between 0.0 and 2000.0')),
+    ).toBe('Their laps (-3) must lie between 0 and 2000.');
+    expect(fieldWords(problem('startsAt', 'startsAt (2026-03-29T01:30) does not exist.'))).toBe(
+      'The hour (2026-03-29T01:30) does not exist.',
+    );
+    expect(fieldWords(problem('x', 'x (0.35) is too much.'))).toBe('The value (0.35) is too much.');
+  });
+});
+
+describe('kerbs', () => {
+  it('are counted from leaving them', () => {
+    expect(kerbUse(0)).toBe('none');
+    expect(kerbUse(4)).toBe('full');
+  });
+});

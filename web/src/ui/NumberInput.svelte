@@ -1,0 +1,64 @@
+<script lang="ts">
+  import FormField from './FormField.svelte';
+
+  interface Props {
+    label: string;
+    /** Value in the unit shown; undefined leaves the field empty. */
+    value: number | undefined;
+    unit?: string;
+    min: number;
+    max: number;
+    decimals?: number;
+    /** Whether it may be left empty. */
+    optional?: boolean;
+    /** What the server says of it. */
+    error?: string;
+    onchange: (value: number | undefined) => void;
+  }
+  const {
+    label,
+    value,
+    unit = '',
+    min,
+    max,
+    decimals = 0,
+    optional = false,
+    error,
+    onchange,
+  }: Props = $props();
+  const shown = $derived(value === undefined ? '' : String(Number(value.toFixed(decimals))));
+  /** What is typed and cannot be; it stays in the field. */
+  let wrong = $state<string>();
+
+  function commit(text: string) {
+    wrong = undefined;
+    if (text === shown) return;
+    const typed = Number(text.replace(',', '.'));
+    const figure = (n: number) => `${Number(n.toFixed(1))}${unit ? ` ${unit}` : ''}`;
+    if (text.trim() === '') {
+      if (optional) onchange(undefined);
+      else wrong = `A number from ${figure(min)} to ${figure(max)} is missing.`;
+    } else if (!Number.isFinite(typed)) wrong = `"${text}" is no number.`;
+    else if (typed < min || typed > max) {
+      wrong = `${text} ${unit} cannot be: it must lie between ${figure(min)} and ${figure(max)}.`;
+    } else if (decimals === 0 && !Number.isInteger(typed)) onchange(Math.round(typed));
+    else onchange(typed);
+  }
+</script>
+
+<FormField {label} error={wrong ?? error}>
+  {#snippet children(described)}
+    <span class="figures flex items-center gap-1">
+      <input
+        class="input h-10 w-20 px-2 text-right text-lg"
+        inputmode="decimal"
+        aria-label={unit ? `${label}, in ${unit}` : label}
+        aria-describedby={described}
+        aria-invalid={described !== undefined}
+        value={shown}
+        onchange={(e) => commit(e.currentTarget.value)}
+      />
+      {#if unit}<span class="w-9">{unit}</span>{/if}
+    </span>
+  {/snippet}
+</FormField>
