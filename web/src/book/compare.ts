@@ -103,7 +103,7 @@ const CONDITIONS: [string, (c: Conditions, w: Writer) => string][] = [
   ['pressure', (c) => `${c.pressure_hpa} hPa`],
   ['hour', (c) => c.at?.replace('T', ' ') ?? '–'],
   ['wind', (c, w) => `${w.speed(c.windSpeed_mps)} from ${c.windFrom_deg}°`],
-  ['margin to the line', (c, w) => (c.margin_m === undefined ? '–' : w.across(c.margin_m))],
+  ['margin to the line', (c, w) => (c.margin_m === undefined ? 'as usual' : w.across(c.margin_m))],
   ['downforce left', (c) => percent(100 * (c.airShare ?? 1))],
 ];
 

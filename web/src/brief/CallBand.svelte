@@ -18,7 +18,10 @@
   const frame = $derived(bandFrame(view.trace, 1190, 150));
   const spans = $derived(callSpans(view.trace, calls, pace));
   const car = $derived(now === undefined ? undefined : stationAt(view.trace, now * pace));
-  const MIDDLE = 26;
+  const MIDDLE = 34;
+
+  /** The number of a corner stands at the first of its calls. */
+  const lettered = (i: number) => i === 0 || calls[i - 1].corner !== calls[i].corner;
 
   /** A call that is said over the line is drawn to the line and on from it. */
   function pieces(from: number, to: number): [number, number][] {
@@ -59,19 +62,18 @@
       {#each pieces(span.from_m, span.to_m) as [from, to] (from)}
         <rect
           x={frame.x(from)}
-          y={MIDDLE - 14}
+          y={MIDDLE - 12}
           width={Math.max(2, frame.x(to) - frame.x(from))}
-          height="28"
+          height="24"
           rx="3"
           fill={i === current ? 'var(--color-info)' : 'var(--ink)'}
         />
       {/each}
       <text
-        x={frame.x(span.from_m) + 4}
-        y={MIDDLE + 6}
-        font-size="16"
-        font-weight="600"
-        style:fill="var(--color-base-100)">{span.call.corner}</text
+        x={frame.x(span.from_m)}
+        y={MIDDLE - 18}
+        font-size="14"
+        font-weight={i === current ? 700 : 400}>{lettered(i) ? span.call.corner : ''}</text
       >
     </g>
   {/each}

@@ -105,6 +105,7 @@
       {now === undefined ? '' : `${lapTime(now)} of `}{lapTime(spoken.lap_s)} · {calls.length} calls
     </p>
     <CallBand view={book.view!} {calls} {pace} {current} {now} onplay={play} />
+    {#if radio}<RadioHeard />{/if}
     <ol data-calls>
       {#each calls as call, i (i)}
         <li
@@ -124,7 +125,6 @@
         </li>
       {/each}
     </ol>
-    {#if radio}<RadioHeard />{/if}
     <p class="text-neutral pt-2 leading-snug">
       Each call ends at least 1.5 s before its point, at 2.5 words a second, never two at once;
       where time is short the least important words go first. {voice

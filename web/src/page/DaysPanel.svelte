@@ -39,7 +39,8 @@
         <p class="min-w-0 grow self-center leading-snug">
           {#if shift}{shiftWords(shift, writer)}.{/if}
           {#if own.length}
-            <span class="border-base-content rounded border-2 px-1 text-sm font-semibold"
+            <span
+              class="border-base-content inline-block rounded border-2 px-1 text-sm leading-tight font-semibold"
               >✎ your {own.map((field) => OWN[field]).join(', ')} would move with it</span
             >
           {/if}

@@ -57,7 +57,7 @@
       </li>
     {/each}
   </ol>
-  <p class="text-neutral text-sm">Brakes and cold laps: common practice, not computed.</p>
+  <p class="text-neutral text-sm">How brakes are warmed is common practice, not computed.</p>
   {#if session.openPoints?.length}
     <h2 class="pt-2 text-lg font-semibold">Still open</h2>
     <ul>

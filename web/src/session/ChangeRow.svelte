@@ -99,7 +99,10 @@
       <span class="text-neutral">{FIELDS[field].name}</span>
       <strong class="figures pl-1 text-xl">{changeWords(change, value, trace, writer)}</strong>
       <span class="block">
-        {valueWords(field, change.before, before, trace, writer)} →
+        {#if field === 'brake.at_m' && before.brake.target}{markWords(
+            before.brake.target,
+            writer.length,
+          )}{:else}{valueWords(field, change.before, before, trace, writer)}{/if} →
         {#if field === 'brake.at_m' && page.brake.target && decision?.choice !== 'leave'}
           <strong>{markWords(page.brake.target, writer.length)}</strong>
         {:else}{valueWords(field, value, before, trace, writer)}{/if}

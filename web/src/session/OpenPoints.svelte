@@ -47,7 +47,7 @@
   }}
 >
   <select
-    class="select h-10 w-18 px-2 text-base"
+    class="select h-10 w-20 px-2 text-base"
     aria-label="Corner of the point"
     bind:value={corner}
   >

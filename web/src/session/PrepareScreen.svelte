@@ -146,7 +146,7 @@
           <Strip
             {page}
             trace={then.trace}
-            height={600}
+            height={565}
             others={{ plates: platesOf(before), whose: `revision ${prepared.parent}` }}
             lines={[
               {

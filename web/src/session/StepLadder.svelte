@@ -1,8 +1,9 @@
 <script lang="ts">
-  import type { StepView } from '../api/sessions';
+  import type { StepMark, StepView } from '../api/sessions';
   import { useBook } from '../book/book-state.svelte';
   import { markWords } from '../page/words';
   import { between } from '../strip/lap-axis';
+  import { lengthIn, whole } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
   import { markOf } from './brief-lines';
   import { ladder } from './ladder';
@@ -17,6 +18,10 @@
   const WIDTH = 420;
   const drawing = $derived(ladder(step, book.view!.trace, WIDTH - 40));
   const length = (m: number) => preferences.lengthText(m);
+  const place = (mark: StepMark | null | undefined, station: number) =>
+    mark
+      ? markWords(markOf(mark), length)
+      : `${length(station)} after the start line, no mark seen`;
   const toGo = $derived(between(book.view!.trace, step.now_m, step.target_m));
   const state = $derived(
     step.proven
@@ -62,16 +67,17 @@
           text-anchor="middle"
           font-size="14"
           font-weight={now ? 700 : 400}
-          style:fill={now ? 'var(--color-base-100)' : undefined}>{now ? i + 1 : metres}</text
+          style:fill={now ? 'var(--color-base-100)' : undefined}
+          >{now ? i + 1 : whole(lengthIn(metres, preferences.length))}</text
         >
       </g>
     {/each}
   </svg>
   <p class="min-w-0 grow leading-snug">
     {#if !step.proven}
-      Brake <strong>{step.now ? markWords(markOf(step.now), length) : length(step.now_m)}</strong>,
+      Brake <strong>{place(step.now, step.now_m)}</strong>,
     {/if}
-    target {step.target ? markWords(markOf(step.target), length) : length(step.target_m)}
+    target {place(step.target, step.target_m)}
     {#if step.heldBack}
       <span class="text-warning block font-semibold"
         ><span aria-hidden="true">▲</span> held back: {step.runOff_m == null

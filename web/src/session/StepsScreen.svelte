@@ -5,6 +5,7 @@
   import type { Problem as ProblemType } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
   import Problem from '../ui/Problem.svelte';
+  import { preferences } from '../units/preferences.svelte';
   import { openSteps } from './brief-lines';
   import StepLadder from './StepLadder.svelte';
 
@@ -53,9 +54,10 @@
   {#if problem}<Problem {problem} onclose={() => (problem = undefined)} />{/if}
   {#if steps}
     <p class="text-neutral leading-snug">
-      From the safe mark to the target in small steps: two good laps in a row bring the next one,
-      two misses the one before. Where little road is left outside, the steps are smaller and the
-      target is held back. Kept for this surface alone.
+      From the safe mark to the target in small steps, {preferences.length} to go above each. A step on
+      after three laps in a row that braked within {preferences.lengthText(4)} of the mark, made the apex
+      and locked no wheel; a step back after a miss. Where little road is left outside, steps are smaller
+      and the target is held back. Kept for this surface alone.
     </p>
     {#if shown.length === 0}
       <p class="py-4 text-lg">

@@ -14,13 +14,16 @@ export const KINDS: Record<Kind, string> = {
 
 export const PURPOSES: Record<Purpose, { name: string; means: string }> = {
   practice: { name: 'Practice', means: 'as the conditions are' },
-  qualifying: { name: 'Qualifying', means: 'all of the road, no margin, 2 % more of the grip' },
+  qualifying: {
+    name: 'Qualifying',
+    means: 'all of the road, no margin, 2\u00a0% more of the grip',
+  },
   race: { name: 'Race', means: 'a margin at the line, a little less of the grip' },
-  'save-tyres': { name: 'Saving tyres', means: '4 % less of the grip' },
+  'save-tyres': { name: 'Saving tyres', means: '4\u00a0% less of the grip' },
   'first-lap': { name: 'First lap', means: 'cold tyres, a wide margin, less of the grip' },
   defend: { name: 'Defending', means: 'the inside where it pays; the lap as it is' },
   attack: { name: 'Attacking', means: 'all of the grip, from the inside' },
-  follow: { name: 'Following', means: 'three quarters of the downforce' },
+  follow: { name: 'Following', means: 'three quarters of the downforce, an eighth less drag' },
 };
 
 export const TIERS: Record<Tier, string> = {

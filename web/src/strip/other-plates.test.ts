@@ -33,6 +33,10 @@ describe('plates of another day', () => {
     expect(plate.fromY).toBeUndefined();
   });
 
+  it('are left out where the point stays', () => {
+    expect(asidePlates(frame, [brake(199.5)], platesOf(testPage()))).toEqual([]);
+  });
+
   it('never cover one another, and are left out beyond the window', () => {
     const found = asidePlates(frame, [brake(188), { ...brake(189), name: 'release' }], []);
     expect(Math.abs(found[0].shownY - found[1].shownY)).toBeGreaterThanOrEqual(26.9);

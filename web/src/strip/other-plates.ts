@@ -1,6 +1,6 @@
 import type { StripFrame } from './frame';
 import { spread } from './labels';
-import { valueAt } from './lap-axis';
+import { between, valueAt } from './lap-axis';
 import type { Plate } from './plates';
 import { place } from './window';
 
@@ -18,6 +18,8 @@ export interface AsidePlate {
   shownY: number;
 }
 
+/** Nearer points are the same for a driver. */
+const LEAST_M = 1;
 const ASIDE_PX = 46;
 const PLATE_PX = 27;
 
@@ -29,6 +31,8 @@ export function asidePlates(frame: StripFrame, plates: Plate[], own: Plate[]): A
     if (d === undefined) return [];
     const x = frame.across(valueAt(frame.trace, frame.trace.offset_m, plate.station));
     const from = own.find((p) => p.name === plate.name);
+    // What stays where it is needs no second plate.
+    if (from && Math.abs(between(frame.trace, from.station, plate.station)) < LEAST_M) return [];
     const fromD = from && place(frame.window, frame.trace, from.station);
     return [
       {

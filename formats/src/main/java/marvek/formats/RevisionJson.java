@@ -178,6 +178,13 @@ public final class RevisionJson {
     choices(node, brake.choices());
   }
 
+  /** A point told by its mark, as the pages write it. */
+  public static ObjectNode mark(MarkReference mark) {
+    ObjectNode node = JsonFiles.MAPPER.createObjectNode();
+    write(node, mark);
+    return node;
+  }
+
   private static void mark(ObjectNode node, String name, MarkReference mark) {
     if (mark != null) {
       write(node.putObject(name), mark);

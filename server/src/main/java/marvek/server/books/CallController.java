@@ -8,7 +8,7 @@ import marvek.core.brief.CallOut;
 import marvek.core.brief.CallOuts;
 import marvek.core.page.Reference;
 import marvek.formats.CallOutFiles;
-import marvek.server.printing.PrintUnits;
+import marvek.server.units.DriverUnits;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -85,7 +85,7 @@ class CallController {
   }
 
   private static List<CallOut> called(Reference reference, double pace, String length) {
-    double metresPerUnit = PrintUnits.of("km/h", length).metresPerUnit();
+    double metresPerUnit = DriverUnits.of("km/h", length).metresPerUnit();
     return CallOuts.of(reference.lap(), reference.pages(), pace, metresPerUnit);
   }
 

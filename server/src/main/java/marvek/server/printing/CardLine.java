@@ -2,6 +2,7 @@ package marvek.server.printing;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.Set;
+import marvek.server.units.DriverUnits;
 
 /**
  * One corner on the card, as words.
@@ -28,7 +29,7 @@ record CardLine(
    * @param lapM length of the lap, for what lies on both sides of the line
    * @param toCheck corners that are to be checked on track
    */
-  static CardLine of(JsonNode page, double lapM, PrintUnits units, Set<Integer> toCheck) {
+  static CardLine of(JsonNode page, double lapM, DriverUnits units, Set<Integer> toCheck) {
     return new CardLine(
         page.path("corner").asText(),
         page.path("name").asText(),
@@ -40,20 +41,23 @@ record CardLine(
         toCheck.contains(page.path("corner").asInt()));
   }
 
-  private static String brake(JsonNode brake, PrintUnits units) {
+  private static String brake(JsonNode brake, DriverUnits units) {
     if (!brake.has("at_m")) {
       return brake.path("style").asText().equals("none") ? "flat, no brake" : "lift, no brake";
     }
-    return brake.has("target")
-        ? words(brake.get("target"), units)
-        : units.lengthText(brake.get("at_m").asDouble()) + " after the start line";
+    return place(brake.get("target"), brake.get("at_m").asDouble(), units);
+  }
+
+  /** A point by its mark; by its station where nothing is seen in time. */
+  static String place(JsonNode mark, double atM, DriverUnits units) {
+    return mark == null ? units.lengthText(atM) + " after the start line" : words(mark, units);
   }
 
   private static String pressure(JsonNode brake) {
     return brake.has("at_m") ? Math.round(brake.path("initial_pct").asDouble()) + "\u00a0%" : "";
   }
 
-  private static String words(JsonNode mark, PrintUnits units) {
+  private static String words(JsonNode mark, DriverUnits units) {
     if (mark.has("own")) {
       return mark.get("own").asText();
     }
@@ -75,7 +79,7 @@ record CardLine(
     return approach.equals(corner) ? corner : approach + " – " + corner;
   }
 
-  private static String drive(JsonNode page, double lapM, PrintUnits units) {
+  private static String drive(JsonNode page, double lapM, DriverUnits units) {
     JsonNode throttle = page.path("throttle");
     if (!throttle.has("first_m")) {
       return "stays on";
@@ -89,7 +93,7 @@ record CardLine(
   }
 
   /** Metres past the apex with their sign, the short way round. */
-  private static String fromApex(double metres, double lapM, PrintUnits units) {
+  private static String fromApex(double metres, double lapM, DriverUnits units) {
     double way = metres - lapM * Math.rint(metres / lapM);
     return (way < 0 ? "−" : "+") + units.lengthText(way);
   }

@@ -2,6 +2,7 @@ package marvek.server.printing;
 
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
+import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
 import com.openhtmltopdf.util.XRLog;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -23,6 +24,7 @@ class Pdf {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     PdfRendererBuilder builder = new PdfRendererBuilder();
     builder.useFastMode();
+    builder.useSVGDrawer(new BatikSVGDrawer());
     for (int weight : new int[] {400, 600}) {
       font(builder, "latin", "Card", weight);
       font(builder, "latin-ext", "CardExt", weight);

@@ -1,22 +1,18 @@
 package marvek.server.printing;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import java.time.Instant;
-import java.time.ZoneOffset;
-import java.time.format.DateTimeFormatter;
-import java.util.Locale;
-import java.util.Set;
-import org.springframework.web.util.HtmlUtils;
+import static marvek.server.printing.CardContent.text;
+
+import java.util.List;
+import java.util.stream.Collectors;
+import marvek.server.sessions.OnCard;
 
 /** The card of a session: one line a corner on A5, to be read at arm's length. */
 final class SessionCard {
-  private static final DateTimeFormatter DAY =
-      DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH).withZone(ZoneOffset.UTC);
-
   private static final String STYLE =
       """
       @page { size: 148mm 210mm; margin: 7mm 8mm; }
       body { font-family: Card, CardExt; font-size: 11pt; line-height: 1.08; color: #14171e; margin: 0; }
+      b { font-weight: 600; }
       h1 { font-size: 19pt; font-weight: 600; margin: 0; line-height: 1; }
       .lap { float: right; font-size: 19pt; font-weight: 600; line-height: 1; }
       .day { margin: 1.5mm 0 0 0; }
@@ -35,38 +31,25 @@ final class SessionCard {
       th.apex { font-size: 9.5pt; font-weight: 400; }
       th.gear { font-size: 9.5pt; font-weight: 400; }
       .drive { width: 25mm; }
+      .focus .n { border-left: 1.4mm solid #14171e; padding-left: 1mm; }
+      .step { font-size: 9.5pt; font-weight: 400; }
+      .targets { margin: 1mm 0 0 0; font-weight: 600; }
       .cautions { font-size: 9pt; margin: 2.5mm 0 0 0; }
       """;
 
-  /** More corners than this are set smaller, so that the card stays on one page. */
+  /** More lines than this are set smaller, so that the card stays on one page. */
   private static final int MANY = 14;
 
   private SessionCard() {}
 
-  /**
-   * The card as XHTML.
-   *
-   * @param title name of the book
-   * @param place circuit, layout and vehicle
-   * @param revision a revision of the book format
-   * @param lapM length of the lap [m]
-   * @param toCheck corners that are to be checked on track since the layout changed
-   */
-  static String html(
-      String title,
-      String place,
-      JsonNode revision,
-      double lapM,
-      PrintUnits units,
-      Set<Integer> toCheck) {
-    StringBuilder rows = new StringBuilder();
-    for (JsonNode page : revision.path("pages")) {
-      rows.append(row(CardLine.of(page, lapM, units, toCheck)));
-    }
+  /** The card as XHTML. */
+  static String html(CardContent card) {
+    List<CardLine> lines = card.lines();
+    String rows = lines.stream().map(line -> row(line, card)).collect(Collectors.joining());
     return """
         <html><head><title>%s, revision %s</title><style>%s</style></head><body>
         <div class="lap">%s</div><h1>%s</h1>
-        <p class="day">%s<br/>Revision %s, %s · %s<br/>%s</p>
+        <p class="day">%s<br/>%s%s · %s<br/>%s</p>%s
         <table class="%s"><thead><tr><th></th><th class="name">corner</th><th>brake</th><th class="pct">press</th><th class="gear">gears</th>
         <th class="apex">%s</th><th class="drive">throttle, from the apex</th></tr></thead>
         <tbody>%s</tbody></table>
@@ -76,65 +59,61 @@ final class SessionCard {
         </body></html>
         """
         .formatted(
-            text(title),
-            revision.path("number").asInt(),
+            text(card.title()),
+            card.number(),
             STYLE,
-            lapTime(revision.path("lap").path("time_s").asDouble()),
-            text(title),
-            text(place),
-            revision.path("number").asInt(),
-            DAY.format(Instant.parse(revision.path("createdAt").asText())),
-            text(revision.path("reason").asText()),
-            text(conditions(revision.path("conditions"), units)),
-            revision.path("pages").size() > MANY ? "many" : "",
-            units.speed(),
+            card.lapTime(),
+            text(card.title()),
+            text(card.place()),
+            card.added().title().isEmpty() ? "" : "<b>" + text(card.added().title()) + "</b><br/>",
+            text(card.numberAndDay()),
+            text(card.revision().path("reason").asText()),
+            text(card.conditions()),
+            targets(card.added()),
+            isLong(card, lines.size()) ? "many" : "",
+            card.units().speed(),
             rows);
   }
 
-  private static String row(CardLine line) {
+  private static boolean isLong(CardContent card, int corners) {
+    OnCard added = card.added();
+    return corners + added.steps().size() + (added.title().isEmpty() ? 0 : 2) > MANY;
+  }
+
+  private static String targets(OnCard added) {
+    if (added.targets().isEmpty()) {
+      return "";
+    }
+    return added.targets().stream()
+        .map(t -> t.whose() + " " + CardContent.lapTime(t.lapS()))
+        .collect(Collectors.joining(" · ", "<p class=\"targets\">Targets: ", "</p>"));
+  }
+
+  private static String row(CardLine line, CardContent card) {
+    int corner = Integer.parseInt(line.number());
     return """
-        <tr><td class="n">%s</td><td class="name">%s</td><td class="strong">%s</td>\
+        <tr class="%s"><td class="n">%s</td><td class="name">%s</td><td class="strong">%s%s</td>\
         <td class="pct">%s</td><td class="gear">%s</td><td class="apex">%s</td><td class="drive">%s</td></tr>
         """
         .formatted(
+            card.added().focus().contains(corner) ? "focus" : "",
             text(line.number()),
             text(line.name()) + (line.toCheck() ? "<br/><b>check first</b>" : ""),
             text(line.brake()),
+            step(card.added().steps().get(corner), card),
             text(line.pressure()),
             text(line.gears()),
             text(line.apex()),
             text(line.drive()));
   }
 
-  private static String conditions(JsonNode c, PrintUnits units) {
-    String wind =
-        c.path("windSpeed_mps").asDouble() == 0
-            ? "no wind"
-            : String.format(
-                Locale.ROOT,
-                "wind %s from %.0f°",
-                units.speedText(c.path("windSpeed_mps").asDouble()),
-                c.path("windFrom_deg").asDouble());
-    return String.format(
-        Locale.ROOT,
-        "%s road, tyres %s, grip used %.0f %%, fuel %.0f kg, %.0f °C, %.0f hPa, %s",
-        c.path("surface").asText(),
-        c.path("tyres").asText(),
-        100 * c.path("gripUsed").asDouble(),
-        c.path("fuel_kg").asDouble(),
-        c.path("airTemperature_c").asDouble(),
-        c.path("pressure_hpa").asDouble(),
-        wind);
-  }
-
-  private static String lapTime(double seconds) {
-    long millis = Math.round(seconds * 1000);
-    return String.format(
-        Locale.ROOT, "%d:%02d.%03d", millis / 60000, millis % 60000 / 1000, millis % 1000);
-  }
-
-  /** Escaped for XML; what XML cannot hold at all is left out. */
-  private static String text(String raw) {
-    return HtmlUtils.htmlEscape(raw, "UTF-8").replaceAll("[\\p{Cntrl}&&[^\\n\\t]]", "");
+  /** Where the brakes go on at the present step of the plan; the target stands above it. */
+  private static String step(OnCard.Step step, CardContent card) {
+    if (step == null) {
+      return "";
+    }
+    return "<div class=\"step\">now, step %d of %d: %s</div>"
+        .formatted(
+            step.number(), step.of(), text(CardLine.place(step.mark(), step.atM(), card.units())));
   }
 }

@@ -10,7 +10,7 @@ import marvek.formats.ConditionsJson;
 import marvek.formats.OwnValuesJson;
 import marvek.formats.SessionJson;
 import marvek.formats.SetupSheetJson;
-import marvek.server.printing.PrintUnits;
+import marvek.server.units.DriverUnits;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -101,7 +101,7 @@ class BriefController {
 
   @GetMapping("/api/sessions/{id}/brief")
   BriefView brief(@PathVariable UUID id, @RequestParam(defaultValue = "m") String length) {
-    return BriefView.of(briefs.brief(id, PrintUnits.of("km/h", length).metresPerUnit()));
+    return BriefView.of(briefs.brief(id, DriverUnits.of("km/h", length).metresPerUnit()));
   }
 
   @GetMapping("/api/books/{id}/revisions/{number}/steps")

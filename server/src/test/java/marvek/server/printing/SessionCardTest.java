@@ -7,16 +7,20 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import marvek.core.InvalidValueException;
 import marvek.formats.JsonFiles;
+import marvek.server.sessions.OnCard;
+import marvek.server.units.DriverUnits;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 
 class SessionCardTest {
-  private static final PrintUnits METRIC = PrintUnits.of("km/h", "m");
+  private static final DriverUnits METRIC = DriverUnits.of("km/h", "m");
   private static final String PAGE =
       """
       {"corner": 7, "name": "Mill", "brake": {"at_m": 990, "initial_pct": 84.4,
@@ -48,6 +52,14 @@ class SessionCardTest {
     return revision;
   }
 
+  private static CardContent card(String title, ObjectNode revision) {
+    return card(title, revision, OnCard.NOTHING);
+  }
+
+  private static CardContent card(String title, ObjectNode revision, OnCard added) {
+    return new CardContent(title, "Place", revision, 1100, METRIC, Set.of(), added);
+  }
+
   @Test
   void aCornerIsOneLineOfWords() {
     CardLine line = CardLine.of(page(), 1100, METRIC, Set.of());
@@ -67,10 +79,10 @@ class SessionCardTest {
   /** NIST SP 811, appendix B.8: 25 m/s = 55.9 mph, 12.2 m = 13.3 yd = 40.0 ft. */
   @Test
   void linesTakeTheDriversUnits() {
-    CardLine yards = CardLine.of(page(), 1100, PrintUnits.of("mph", "yd"), Set.of());
+    CardLine yards = CardLine.of(page(), 1100, DriverUnits.of("mph", "yd"), Set.of());
     assertThat(yards.apex()).isEqualTo("56");
     assertThat(plain(yards.brake())).startsWith("13 yd past");
-    CardLine feet = CardLine.of(page(), 1100, PrintUnits.of("mph", "ft"), Set.of());
+    CardLine feet = CardLine.of(page(), 1100, DriverUnits.of("mph", "ft"), Set.of());
     assertThat(plain(feet.brake())).startsWith("40 ft past");
   }
 
@@ -109,7 +121,7 @@ class SessionCardTest {
 
   @Test
   void textFromDriversIsNeverMarkup() {
-    String html = SessionCard.html("A & B <i>", "Place", revision(1), 1100, METRIC, Set.of());
+    String html = SessionCard.html(card("A & B <i>", revision(1)));
     assertThat(html)
         .contains("kerb &lt;checked&gt; &amp; dry")
         .contains("A &amp; B &lt;i&gt;")
@@ -120,7 +132,7 @@ class SessionCardTest {
 
   @Test
   void sixteenCornersStillFitOnOnePage() throws IOException {
-    String html = SessionCard.html("Long place", "Place", revision(16), 1100, METRIC, Set.of());
+    String html = SessionCard.html(card("Long place", revision(16)));
     try (PDDocument document = Loader.loadPDF(new Pdf().render(html))) {
       assertThat(document.getNumberOfPages()).isEqualTo(1);
       String text = new PDFTextStripper().getText(document);
@@ -129,10 +141,37 @@ class SessionCardTest {
   }
 
   @Test
+  void aSessionAddsItsTargetsStepsAndFocus() throws IOException {
+    OnCard added =
+        new OnCard(
+            "Qualifying, Thursday",
+            List.of(new OnCard.Target("expert", 112.3456)),
+            Map.of(2, new OnCard.Step(2, 6, 980.2, null)),
+            Set.of(3));
+    String html = SessionCard.html(card("Book", revision(13), added));
+    assertThat(html).contains("<tr class=\"focus\"><td class=\"n\">3");
+    try (PDDocument document = Loader.loadPDF(new Pdf().render(html))) {
+      assertThat(document.getNumberOfPages()).isEqualTo(1);
+      String text = plain(new PDFTextStripper().getText(document));
+      assertThat(text).contains("Qualifying, Thursday", "Targets: expert 1:52.346");
+      assertThat(text).containsPattern("now, step 2 of 6: 980 m\\s+after");
+    }
+  }
+
+  @Test
+  void partsOfTheLapWithAnotherSurfaceAreNamed() {
+    ObjectNode revision = revision(1);
+    ObjectNode part = ((ObjectNode) revision.path("conditions")).putArray("parts").addObject();
+    part.put("from_m", 700).put("to_m", 1350).put("surface", "damp");
+    assertThat(plain(SessionCard.html(card("Book", revision))))
+        .contains("dry road, damp from 700 m to 1350 m");
+  }
+
+  @Test
   void namesBeyondLatinOneArePrinted() throws IOException {
     ObjectNode revision = revision(1);
     ((ObjectNode) revision.at("/pages/0")).put("name", "Łąka – Žleb");
-    String html = SessionCard.html("Książ", "Place", revision, 1100, METRIC, Set.of());
+    String html = SessionCard.html(card("Książ", revision));
     try (PDDocument document = Loader.loadPDF(new Pdf().render(html))) {
       assertThat(new PDFTextStripper().getText(document)).contains("Łąka").contains("Książ");
     }
@@ -140,10 +179,10 @@ class SessionCardTest {
 
   @Test
   void unknownUnitsAreRefused() {
-    assertThatThrownBy(() -> PrintUnits.of("knots", "m"))
+    assertThatThrownBy(() -> DriverUnits.of("knots", "m"))
         .isInstanceOf(InvalidValueException.class)
         .hasMessageContaining("km/h or mph");
-    assertThatThrownBy(() -> PrintUnits.of("mph", "chains"))
+    assertThatThrownBy(() -> DriverUnits.of("mph", "chains"))
         .isInstanceOf(InvalidValueException.class)
         .hasMessageContaining("m, yd or ft");
   }

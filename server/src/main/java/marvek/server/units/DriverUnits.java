@@ -1,4 +1,4 @@
-package marvek.server.printing;
+package marvek.server.units;
 
 import java.util.Locale;
 import marvek.core.InvalidValueException;
@@ -7,7 +7,7 @@ import marvek.core.InvalidValueException;
  * Units that a driver reads and hears: 1 mile = 1609.344 m, 1 yd = 0.9144 m, 1 ft = 0.3048 m (NIST
  * SP 811, appendix B.8).
  */
-public record PrintUnits(String speed, double mpsPerUnit, String length, double metresPerUnit) {
+public record DriverUnits(String speed, double mpsPerUnit, String length, double metresPerUnit) {
   /**
    * Units by their names.
    *
@@ -15,7 +15,7 @@ public record PrintUnits(String speed, double mpsPerUnit, String length, double 
    * @param length m, yd or ft
    * @throws InvalidValueException for any other
    */
-  public static PrintUnits of(String speed, String length) {
+  public static DriverUnits of(String speed, String length) {
     double mps =
         switch (speed) {
           case "km/h" -> 1 / 3.6;
@@ -31,20 +31,25 @@ public record PrintUnits(String speed, double mpsPerUnit, String length, double 
           default ->
               throw new InvalidValueException("length", "(" + length + ") must be m, yd or ft");
         };
-    return new PrintUnits(speed, mps, length, metres);
+    return new DriverUnits(speed, mps, length, metres);
   }
 
   /** A speed without its unit, which stands in the head of the column. */
-  String speedFigure(double mps) {
+  public String speedFigure(double mps) {
     return String.format(Locale.ROOT, "%.0f", mps / mpsPerUnit);
   }
 
-  String speedText(double mps) {
+  public String speedText(double mps) {
     return speedFigure(mps) + " " + speed;
   }
 
+  /** A length without its unit and sign. */
+  public String lengthFigure(double metres) {
+    return String.format(Locale.ROOT, "%.0f", Math.abs(metres) / metresPerUnit);
+  }
+
   /** A length with its unit, never negative. */
-  String lengthText(double metres) {
-    return String.format(Locale.ROOT, "%.0f\u00a0%s", Math.abs(metres) / metresPerUnit, length);
+  public String lengthText(double metres) {
+    return lengthFigure(metres) + "\u00a0" + length;
   }
 }

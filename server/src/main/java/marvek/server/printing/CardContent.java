@@ -1,0 +1,104 @@
+package marvek.server.printing;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.stream.StreamSupport;
+import marvek.server.sessions.OnCard;
+import marvek.server.units.DriverUnits;
+import org.springframework.web.util.HtmlUtils;
+
+/**
+ * What a card is made from.
+ *
+ * @param title name of the book
+ * @param place circuit, layout and vehicle
+ * @param revision a revision of the book format
+ * @param lapM length of the lap [m]
+ * @param toCheck corners that are to be checked on track since the layout changed
+ */
+record CardContent(
+    String title,
+    String place,
+    JsonNode revision,
+    double lapM,
+    DriverUnits units,
+    Set<Integer> toCheck,
+    OnCard added) {
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH).withZone(ZoneOffset.UTC);
+
+  int number() {
+    return revision.path("number").asInt();
+  }
+
+  /** Time of the lap as m:ss.mmm. */
+  String lapTime() {
+    return lapTime(revision.path("lap").path("time_s").asDouble());
+  }
+
+  static String lapTime(double seconds) {
+    long millis = Math.round(seconds * 1000);
+    return String.format(
+        Locale.ROOT, "%d:%02d.%03d", millis / 60000, millis % 60000 / 1000, millis % 1000);
+  }
+
+  /** "Revision 3, 1 May 2026". */
+  String numberAndDay() {
+    Instant created = Instant.parse(revision.path("createdAt").asText());
+    return "Revision " + number() + ", " + DAY.format(created);
+  }
+
+  List<CardLine> lines() {
+    return StreamSupport.stream(revision.path("pages").spliterator(), false)
+        .map(page -> CardLine.of(page, lapM, units, toCheck))
+        .toList();
+  }
+
+  /** The day in a line. */
+  String conditions() {
+    JsonNode c = revision.path("conditions");
+    String wind =
+        c.path("windSpeed_mps").asDouble() == 0
+            ? "no wind"
+            : String.format(
+                Locale.ROOT,
+                "wind %s from %.0f°",
+                units.speedText(c.path("windSpeed_mps").asDouble()),
+                c.path("windFrom_deg").asDouble());
+    return String.format(
+        Locale.ROOT,
+        "%s road%s, tyres %s, grip used %.0f %%, fuel %.0f kg, %.0f °C, %.0f hPa, %s",
+        c.path("surface").asText(),
+        parts(c.path("parts")),
+        c.path("tyres").asText(),
+        100 * c.path("gripUsed").asDouble(),
+        c.path("fuel_kg").asDouble(),
+        c.path("airTemperature_c").asDouble(),
+        c.path("pressure_hpa").asDouble(),
+        wind);
+  }
+
+  private String parts(JsonNode parts) {
+    StringBuilder words = new StringBuilder();
+    for (JsonNode part : parts) {
+      words
+          .append(", ")
+          .append(part.path("surface").asText())
+          .append(" from ")
+          .append(units.lengthText(part.path("from_m").asDouble()))
+          .append(" to ")
+          .append(units.lengthText(part.path("to_m").asDouble()));
+    }
+    return words.toString();
+  }
+
+  /** Escaped for XML; what XML cannot hold at all is left out. */
+  static String text(String raw) {
+    return HtmlUtils.htmlEscape(raw, "UTF-8").replaceAll("[\\p{Cntrl}&&[^\\n\\t]]", "");
+  }
+}

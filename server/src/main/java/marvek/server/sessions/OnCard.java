@@ -1,0 +1,37 @@
+package marvek.server.sessions;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * What is printed on a card beside the pages of its revision.
+ *
+ * @param title the session, or empty without one
+ * @param targets laps to drive, most useful first
+ * @param steps the present steps of brake points that are worked up to, by corner
+ * @param focus corners to think of
+ */
+public record OnCard(
+    String title, List<Target> targets, Map<Integer, Step> steps, Set<Integer> focus) {
+  /** A card of the pages alone. */
+  public static final OnCard NOTHING = new OnCard("", List.of(), Map.of(), Set.of());
+
+  public OnCard {
+    targets = List.copyOf(targets);
+    steps = Map.copyOf(steps);
+    focus = Set.copyOf(focus);
+  }
+
+  /** A lap to drive, with whose it is. */
+  public record Target(String whose, double lapS) {}
+
+  /**
+   * The present step of a brake point.
+   *
+   * @param number counted from 1
+   * @param mark as the book format writes one, or null where nothing is seen in time
+   */
+  public record Step(int number, int of, double atM, JsonNode mark) {}
+}

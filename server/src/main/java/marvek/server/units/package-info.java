@@ -1,0 +1,2 @@
+/** Units that a driver reads and hears. */
+package marvek.server.units;

@@ -1,0 +1,83 @@
+package marvek.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.io.IOException;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.client.TestRestTemplate;
+
+/** Cards of the demo book over HTTP. */
+@ServerTest
+class CardsTest {
+  private static final double POINTS_PER_MM = 72 / 25.4;
+
+  @Autowired private TestRestTemplate http;
+  private Scripts scripts;
+  private String card;
+  private JsonNode qualifying;
+
+  @BeforeEach
+  void demo() {
+    scripts = new Scripts(http);
+    JsonNode book = scripts.get("/api/books").body().get(0);
+    card = "/api/books/" + book.path("id").asText() + "/revisions/2/card.pdf";
+    qualifying = scripts.get("/api/books/" + book.path("id").asText() + "/sessions").body().get(1);
+  }
+
+  private PDDocument printed(String query) throws IOException {
+    return Loader.loadPDF(scripts.download(card + query));
+  }
+
+  /** ISO 216: A4 is 210 by 297 mm. */
+  @Test
+  void theWholeLapIsOneSheetOfA4WithAStripForEachCorner() throws IOException {
+    try (PDDocument sheet = printed("?format=a4")) {
+      assertThat(sheet.getNumberOfPages()).isEqualTo(1);
+      assertThat((double) sheet.getPage(0).getMediaBox().getWidth())
+          .isCloseTo(297 * POINTS_PER_MM, within(0.5));
+      String text = new PDFTextStripper().getText(sheet);
+      assertThat(text).contains("1 Sluice", "13 Harrow", "150 board", "Revision 2");
+      assertThat(sheet.getPage(0).getContents().readAllBytes().length).isGreaterThan(20_000);
+    }
+  }
+
+  @Test
+  void stepsThatAreBegunStandBelowTheirTarget() throws IOException {
+    try (PDDocument sheet = printed("")) {
+      assertThat(sheet.getNumberOfPages()).isEqualTo(1);
+      assertThat(new PDFTextStripper().getText(sheet)).containsPattern("now, step \\d+ of \\d+");
+    }
+  }
+
+  @Test
+  void aCardForASessionCarriesItsNameAndTargets() throws IOException {
+    try (PDDocument sheet = printed("?session=" + qualifying.path("id").asText())) {
+      assertThat(sheet.getNumberOfPages()).isEqualTo(1);
+      String text = new PDFTextStripper().getText(sheet);
+      assertThat(text).contains("Qualifying, ").contains("Targets: ").contains("expert");
+    }
+  }
+
+  @Test
+  void whatIsNoFormatAndASessionOfAnotherRevisionAreRefused() {
+    Scripts.Answer odd = scripts.get(card + "?format=a3");
+    assertThat(odd.status().value()).isEqualTo(422);
+    assertThat(odd.body().path("detail").asText()).contains("a5, a4, dash or tank");
+    String session = "?session=" + qualifying.path("id").asText();
+    Scripts.Answer earlier = scripts.get(card.replace("/revisions/2/", "/revisions/1/") + session);
+    assertThat(earlier.status().value()).isEqualTo(422);
+    assertThat(earlier.body().path("detail").asText()).contains("revision 2");
+    String other = scripts.get("/api/books").body().get(1).path("id").asText();
+    Scripts.Answer elsewhere =
+        scripts.get("/api/books/" + other + "/revisions/1/card.pdf" + session);
+    assertThat(elsewhere.status().value()).isEqualTo(422);
+    assertThat(elsewhere.body().path("detail").asText()).contains("another book");
+  }
+}
