@@ -236,6 +236,8 @@ export type Day =
 export interface DayShift {
   corner: number;
   brakeEarlier_m?: number | null;
+  /** It stays where it is: with less grip later would be no advice. */
+  brakeHeld?: boolean;
   /** The brakes are needed only on the other day. */
   begins: boolean;
   gearsLower: number;

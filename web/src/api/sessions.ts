@@ -89,7 +89,7 @@ export interface Change {
   field: ChangedField;
   before?: number | null;
   after?: number | null;
-  why: 'conditions' | 'own-moved' | 'step';
+  why: 'conditions' | 'own-moved' | 'step' | 'held';
 }
 
 export interface Decision {

@@ -5,15 +5,16 @@
 
   let heard = $state.raw<RadioMessage[]>([]);
   let lost = $state<string>();
-  let last: number | undefined;
+  let last = 0;
+  const opened = new Date().toISOString();
   const EVERY_MS = 700;
   const SHOWN = 5;
 
   /** What was said before this screen was opened is nobody's business any more. */
   async function listen() {
     try {
-      const answer = await api.heard(last ?? 0);
-      if (last !== undefined) heard = [...heard, ...answer.messages].slice(-SHOWN);
+      const answer = await api.heard(last);
+      heard = [...heard, ...answer.messages.filter((m) => m.at > opened)].slice(-SHOWN);
       last = answer.last;
       lost = undefined;
     } catch (e) {

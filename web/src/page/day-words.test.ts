@@ -38,6 +38,12 @@ describe('a corner on another day', () => {
     );
   });
 
+  it('says where a slower approach is no reason to brake later', () => {
+    expect(shiftWords(shift({ brakeEarlier_m: 0, brakeHeld: true }), w)).toBe(
+      'brake no later, though slower there',
+    );
+  });
+
   it('leaves out what is not worth a word', () => {
     expect(shiftWords(shift({ brakeEarlier_m: 0.4, lowestSlower_mps: 0.1 }), w)).toBe(
       'as in the book',

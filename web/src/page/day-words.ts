@@ -45,6 +45,7 @@ export function shiftWords(shift: DayShift, w: DayWriter): string {
 
 function brakes(shift: DayShift, w: DayWriter): string {
   if (shift.begins) return 'now with brakes';
+  if (shift.brakeHeld) return 'brake no later, though slower there';
   if (shift.brakeEarlier_m == null) return '';
   const way = moved(shift.brakeEarlier_m, 1, w.length, 'earlier', 'later', '');
   return way && `brake ${way}`;

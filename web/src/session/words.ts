@@ -39,6 +39,7 @@ export const WHY: Record<Change['why'], string> = {
   conditions: 'conditions',
   'own-moved': 'yours, moved with the model',
   step: 'your present step',
+  held: 'held: with less grip no later, though slower there',
 };
 
 /** "Thu 26 Nov, 10:20", as the circuit's clocks show it. */

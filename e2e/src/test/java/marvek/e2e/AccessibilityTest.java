@@ -5,17 +5,21 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.deque.html.axecore.results.Rule;
 import com.deque.html.axecore.selenium.AxeBuilder;
 import java.util.List;
+import marvek.server.Scripts;
 import marvek.server.ServerTest;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.client.TestRestTemplate;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
 /** Every screen in both themes against axe-core's rules (WCAG 2.x A and AA among them). */
 @ServerTest
 class AccessibilityTest {
   @LocalServerPort private int port;
+  @Autowired private TestRestTemplate http;
   private Browser browser;
 
   @BeforeEach
@@ -39,6 +43,17 @@ class AccessibilityTest {
     "paper, /car, [data-zones]",
     "garage, /calls, [data-calls]",
     "garage, /car, [data-zones]",
+    "paper, /calls, [data-calls]",
+    "paper, /sessions, [data-sessions]",
+    "garage, /sessions, [data-sessions]",
+    "paper, /sessions/NEXT, [data-keeping]",
+    "garage, /sessions/NEXT, [data-keeping]",
+    "paper, /sessions/NEXT/prepare, [data-changes]",
+    "garage, /sessions/NEXT/prepare, [data-changes]",
+    "paper, /sessions/NEXT/brief, [data-brief]",
+    "garage, /sessions/NEXT/brief, [data-brief]",
+    "paper, /steps, [data-steps]",
+    "garage, /steps, [data-steps]",
     "paper, /shelf, ul",
     "garage, /new, form",
     "paper, /circuits/new, ul",
@@ -48,13 +63,22 @@ class AccessibilityTest {
   })
   void noSeriousViolation(String theme, String screen, String there) {
     browser.openBook();
-    boolean ofTheBook = screen.isEmpty() || screen.matches("/(corner|compare|car|calls).*");
+    boolean ofTheBook =
+        screen.isEmpty() || screen.matches("/(corner|compare|car|calls|sessions|steps).*");
     String circuit = browser.see("header a[href^='/circuits/']").getDomAttribute("href");
     String book = browser.path().replaceFirst("^(/books/[^/]+).*$", "$1");
     browser.prefer(theme, "km/h", "m");
-    browser.open(ofTheBook ? book + screen : screen.replace("/circuits/ID", circuit));
+    browser.open(
+        ofTheBook
+            ? book + screen.replace("NEXT", nextSession(book))
+            : screen.replace("/circuits/ID", circuit));
     browser.see(there);
     assertThat(seriousViolations()).isEmpty();
+  }
+
+  /** The session that the demo's driver has before him. */
+  private String nextSession(String book) {
+    return new Scripts(http).get("/api" + book + "/sessions").body().at("/1/id").asText();
   }
 
   @ParameterizedTest
@@ -62,7 +86,8 @@ class AccessibilityTest {
     "paper, Ways through, [data-ways]",
     "garage, The link, [data-way]",
     "garage, Gears, [data-gears]",
-    "paper, Other days, [data-days]"
+    "paper, Other days, [data-days]",
+    "garage, Purposes, [data-purposes]"
   })
   void noSeriousViolationOnAPanelOfAPage(String theme, String panel, String there) {
     browser.openBook();

@@ -10,6 +10,7 @@ import java.util.Map;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.OutputType;
+import org.openqa.selenium.TimeoutException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
@@ -52,6 +53,7 @@ final class Browser implements AutoCloseable {
             .usingDriverExecutable(new File("/usr/bin/chromedriver"))
             .build();
     driver = new ChromeDriver(service, options);
+    driver.manage().timeouts().pageLoadTimeout(PATIENCE);
     driver.executeCdpCommand(
         "Emulation.setDeviceMetricsOverride",
         Map.of("width", 1280, "height", 800, "deviceScaleFactor", 1, "mobile", false));
@@ -61,8 +63,13 @@ final class Browser implements AutoCloseable {
     return driver;
   }
 
+  /** Opens a path; a browser that now and then does not come to the end of it is asked again. */
   void open(String path) {
-    driver.get(root + path);
+    try {
+      driver.get(root + path);
+    } catch (TimeoutException e) {
+      driver.get(root + path);
+    }
   }
 
   /** Opens the first screen and waits until the lap is there. */

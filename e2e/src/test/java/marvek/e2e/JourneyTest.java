@@ -60,6 +60,7 @@ class JourneyTest {
     browser.key(Keys.ARROW_LEFT);
     browser.seeText("h1", "Long Hythe");
 
+    browser.click("[data-cards]");
     String card = browser.see("[data-card]").getDomProperty("href");
     byte[] pdf;
     try (var in = URI.create(card).toURL().openStream()) {
@@ -123,6 +124,7 @@ class JourneyTest {
     browser.prefer("garage", "mph", "ft");
     browser.see("[data-lap]");
     assertThat(browser.text("main")).contains("mph").contains(" ft ").doesNotContain("km/h");
+    browser.click("[data-cards]");
     assertThat(browser.see("[data-card]").getDomProperty("href")).contains("mph").contains("ft");
   }
 

@@ -38,18 +38,32 @@ class Screenshots {
         take(browser, book + "/corner/4", "article", "page-" + theme);
       }
       browser.prefer("paper", "km/h", "m");
-      take(browser, book + "/compare", "table", "compare");
       answers(browser, book);
       take(browser, "/shelf", "a[href^='/books/']", "shelf");
-      take(browser, "/new", "form", "new-book");
       circuit(browser);
-      browser.open(book + "/corner/11");
-      browser.type("input[aria-label^='Brake point']", "14");
-      browser.seeText("[data-answer]", "slower");
-      browser.leaveField();
-      save(browser.picture(), "draft");
+      session(browser, book);
     }
     card();
+  }
+
+  /** The wet qualifying of the demo's weekend: planned, prepared page by page, briefed. */
+  private void session(Browser browser, String book) throws IOException {
+    take(browser, book + "/steps", "[data-steps]", "steps");
+    browser.open(book + "/sessions");
+    browser.click("[data-sessions] li:nth-child(2) a");
+    browser.see("[data-keeping]");
+    save(browser.picture(), "session");
+    browser.click("a[href$='/prepare']");
+    browser.press("Accept this page, go on");
+    browser.seeText("h2", "2 Orchard");
+    browser.leaveField();
+    save(browser.picture(), "prepare");
+    browser.press("Accept all that is left");
+    browser.seeText("form", "all is decided");
+    browser.press("Issue revision");
+    browser.click("[data-issued] a");
+    browser.see("[data-brief]");
+    save(browser.picture(), "brief");
   }
 
   /** Schools, link and gears of corners, the car, and one vehicle beside another. */
@@ -78,17 +92,13 @@ class Screenshots {
   private void circuit(Browser browser) throws IOException {
     String newest =
         read("/api/books").replaceFirst("(?s)^.*?\"newestCircuitId\":\"([^\"]+)\".*$", "$1");
-    for (String theme : new String[] {"paper", "garage"}) {
-      browser.prefer(theme, "km/h", "m");
-      browser.open("/circuits/" + newest);
-      browser.clickAt("[data-plan]", -100, 90);
-      browser.press("Light");
-      browser.set("[data-hour]", "2026-04-18T18:50");
-      browser.press("Look");
-      browser.see("[data-sun]");
-      save(browser.picture(), "circuit-" + theme);
-    }
-    browser.prefer("paper", "km/h", "m");
+    browser.open("/circuits/" + newest);
+    browser.clickAt("[data-plan]", -100, 90);
+    browser.press("Light");
+    browser.set("[data-hour]", "2026-04-18T18:50");
+    browser.press("Look");
+    browser.see("[data-sun]");
+    save(browser.picture(), "circuit-paper");
     browser.open("/circuits/" + newest + "/walk");
     browser.press("Begin the walk");
     browser.see("textarea");

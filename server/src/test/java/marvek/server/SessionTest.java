@@ -223,6 +223,21 @@ class SessionTest {
     assertThat(answer.body().path("detail").asText()).contains(says);
   }
 
+  /** The moment that was answered is the one that is stored, however fine the clock is. */
+  @Test
+  void whoSavesAgainAndAgainIsNotTakenForSomebodyElse() {
+    JsonNode session = planned("2026-06-13T10:20", "dry");
+    String seenAt = session.path("changedAt").asText();
+    for (int k = 0; k < 12; k++) {
+      Scripts.Answer kept =
+          scripts.put(
+              "/api/sessions/" + id(session) + "?seenAt=" + seenAt,
+              session("2026-06-13T11:0" + k % 10, "dry"));
+      assertThat(kept.status().value()).as("%s", kept.body()).isEqualTo(200);
+      seenAt = kept.body().path("changedAt").asText();
+    }
+  }
+
   @Test
   void whoSavesSecondIsTold() {
     JsonNode session = planned("2026-06-13T10:20", "dry");

@@ -12,6 +12,7 @@ import marvek.core.page.Reference;
  * both and are told apart from this.
  *
  * @param brakeEarlierM how much earlier the driver acts; null unless both brake
+ * @param brakeHeld whether the brake point stays because later would be no advice with less grip
  * @param begins whether the brakes are needed only on the other day
  * @param gearsLower gears lower in the corner; negative where it is a higher one
  * @param releaseEarlierM how much earlier the brake is off; null unless both trail it
@@ -24,6 +25,7 @@ import marvek.core.page.Reference;
 public record DayShift(
     int corner,
     Double brakeEarlierM,
+    boolean brakeHeld,
     boolean begins,
     int gearsLower,
     Double releaseEarlierM,
@@ -39,17 +41,19 @@ public record DayShift(
     for (int p = 0; p < base.modelPages().size(); p++) {
       CornerPage before = base.modelPages().get(p);
       CornerPage after = other.modelPages().get(p);
-      shifts.add(of(base.path().road(), before, after));
+      boolean held = HeldBrake.holds(base, other, before.brake().atM(), after.brake().atM());
+      shifts.add(of(base.path().road(), before, after, held));
     }
     return shifts;
   }
 
-  private static DayShift of(Road road, CornerPage before, CornerPage after) {
+  private static DayShift of(Road road, CornerPage before, CornerPage after, boolean held) {
     Double brake = before.brake().atM();
     Double brakeThen = after.brake().atM();
     return new DayShift(
         before.corner(),
-        way(road, brakeThen, brake),
+        held ? Double.valueOf(0) : way(road, brakeThen, brake),
+        held,
         brake == null && brakeThen != null,
         before.gears().corner() - after.gears().corner(),
         way(road, releaseM(after), releaseM(before)),

@@ -25,7 +25,9 @@ public final class Preparation {
     /** The driver's own value, moved as far as the model's. */
     OWN_MOVED,
     /** The present step on the way to the target. */
-    STEP
+    STEP,
+    /** Stays where it is: with less grip nobody brakes later, though one arrives slower. */
+    HELD
   }
 
   /**
@@ -114,6 +116,9 @@ public final class Preparation {
     if (step != null && after != null) {
       return new Change(page.corner(), field, before, step, Why.STEP);
     }
+    if (field == PageField.BRAKE && HeldBrake.holds(base, session, before, after)) {
+      return new Change(page.corner(), field, before, before, Why.HELD);
+    }
     return new Change(page.corner(), field, before, after, why);
   }
 
@@ -131,6 +136,9 @@ public final class Preparation {
   }
 
   private boolean matters(Change change) {
+    if (change.why() == Why.HELD) {
+      return true;
+    }
     if (change.before() == null || change.after() == null) {
       // Braking that begins or ends on another day is the page's own news, not a value of it.
       return change.before() != change.after() && change.field() == PageField.BRAKE;

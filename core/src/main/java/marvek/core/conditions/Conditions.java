@@ -173,6 +173,13 @@ public record Conditions(
     return there;
   }
 
+  /** Whether less of the tyres' friction is there to be used at a station than on another day. */
+  public boolean lessGripThan(Conditions other, double stationM) {
+    double here = surfaceAt(stationM).gripFactor() * tyreFactor() * gripUsed;
+    double there = other.surfaceAt(stationM).gripFactor() * other.tyreFactor() * other.gripUsed;
+    return here < there - 1e-9;
+  }
+
   /**
    * Checks that every part lies on a lap.
    *

@@ -52,7 +52,7 @@ class DayShiftTest {
     for (DayShift shift : shifts(TestVehicles.clubCar(), day)) {
       assertThat(shift.lowestSlowerMps()).as("%s", shift).isGreaterThan(-0.05);
       if (shift.brakeEarlierM() != null) {
-        assertThat(shift.brakeEarlierM()).as("%s", shift).isGreaterThan(-1.0);
+        assertThat(shift.brakeEarlierM()).as("%s", shift).isGreaterThanOrEqualTo(0);
       }
     }
     assertThat(shifts(TestVehicles.clubCar(), day).stream().mapToDouble(DayShift::lostS).sum())

@@ -29,6 +29,7 @@ class DayController {
   record ShiftView(
       int corner,
       Double brakeEarlier_m,
+      boolean brakeHeld,
       boolean begins,
       int gearsLower,
       Double releaseEarlier_m,
@@ -44,6 +45,7 @@ class DayController {
       return new ShiftView(
           s.corner(),
           rounded(s.brakeEarlierM(), 1),
+          s.brakeHeld(),
           s.begins(),
           s.gearsLower(),
           rounded(s.releaseEarlierM(), 1),

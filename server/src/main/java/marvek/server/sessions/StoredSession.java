@@ -5,6 +5,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.UUID;
 
 /** A session of a book as it is kept. */
@@ -26,7 +27,7 @@ class StoredSession {
     this.id = UUID.randomUUID();
     this.bookId = bookId;
     this.document = document;
-    this.createdAt = Instant.now();
+    this.createdAt = now();
     this.changedAt = createdAt;
   }
 
@@ -49,6 +50,11 @@ class StoredSession {
   /** The session is another one from now on. */
   void becomes(String other) {
     document = other;
-    changedAt = Instant.now();
+    changedAt = now();
+  }
+
+  /** As fine as the database keeps it, so that what was answered is what is read back. */
+  private static Instant now() {
+    return Instant.now().truncatedTo(ChronoUnit.MICROS);
   }
 }
