@@ -76,31 +76,39 @@
         <a class="link" href="/books/{book.id}/sessions/{brief.session.id}/prepare">Prepare it</a>
       </p>
     {/if}
-    <div class="flex gap-6 pt-1">
-      <BriefSide {brief} {conditions} />
+    {#if conditions.length}
+      <p class="leading-tight" data-day>
+        {#each conditions as d, i (d.what)}{i ? ' · ' : ''}{d.what}
+          {d.before} → <strong>{d.after}</strong>{/each}
+      </p>
+    {/if}
+    <div class="flex gap-5 pt-1">
+      <BriefSide {brief} />
       <div class="min-w-0 grow">
         <table class="w-full" data-brief>
           <thead>
             <tr class="border-base-content border-b-2 text-left">
-              <th class="w-36">corner</th><th>say</th><th
+              <th class="w-32">corner</th><th>say</th><th
                 >new since revision {brief.parent ?? '–'}</th
               >
-              <th class="w-52">caution</th>
+              <th class="w-48">caution</th>
             </tr>
           </thead>
           <tbody>
             {#each lines as line (line.corner)}
-              <tr class={['border-base-300 border-b align-top', line.focus && 'bg-base-200']}>
-                <td class="figures py-1 text-lg leading-tight">
+              <tr
+                class={['border-base-300 h-[44px] border-b align-top', line.focus && 'bg-base-200']}
+              >
+                <td class="figures py-0.5 text-lg leading-none">
                   <a class="link" href="/books/{book.id}/corner/{line.corner}"
                     ><strong>{line.corner}</strong> {line.name}</a
                   >
                   {#if line.focus}<span class="block text-sm font-semibold">★ focus</span>{/if}
                 </td>
-                <td class="py-1 pr-3 text-lg leading-tight">
+                <td class="py-0.5 pr-3 text-[1.05rem] leading-tight">
                   {line.say}
                   {#if line.step}
-                    <span class="block text-base"
+                    <span class="block text-[0.95rem]"
                       >↗ step {line.step.step + 1} of {line.step.steps_m.length}: brake
                       <strong
                         >{line.step.now
@@ -110,7 +118,7 @@
                     >
                   {/if}
                 </td>
-                <td class="py-1 pr-3 leading-tight">
+                <td class="py-0.5 pr-3 text-[0.92rem] leading-tight">
                   {line.changed.slice(0, 3).join(', ')}
                   {#if line.changed.length === 0}<span class="text-neutral">as before</span>{/if}
                   {#if line.changed.length > 3}
@@ -121,7 +129,7 @@
                     >
                   {/if}
                 </td>
-                <td class="text-warning py-1 leading-tight font-semibold">
+                <td class="text-warning py-0.5 text-[0.92rem] leading-tight font-semibold">
                   {#each line.cautions as caution (caution)}<span class="block"
                       ><span aria-hidden="true">▲</span> {caution}</span
                     >{/each}

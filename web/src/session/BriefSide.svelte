@@ -1,30 +1,20 @@
 <script lang="ts">
   import type { Brief } from '../api/sessions';
-  import type { Difference } from '../book/compare';
   import { lapTime } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
   import { SLIPS, TIERS, tyreWarmWords } from './words';
 
   interface Props {
     brief: Brief;
-    conditions: Difference[];
   }
-  const { brief, conditions }: Props = $props();
+  const { brief }: Props = $props();
   const session = $derived(brief.session.session);
   const name = (corner: number) =>
     brief.shortForm.find((s) => s.corner === corner)?.words.split(':')[0] ?? '';
 </script>
 
-<aside class="w-[300px] shrink-0 text-[0.95rem] leading-snug print:w-[62mm]">
-  {#if conditions.length}
-    <h2 class="text-lg font-semibold">The day</h2>
-    <ul>
-      {#each conditions as d (d.what)}
-        <li>{d.what} {d.before} → <strong>{d.after}</strong></li>
-      {/each}
-    </ul>
-  {/if}
-  <h2 class="pt-2 text-lg font-semibold">Three corners</h2>
+<aside class="w-[300px] shrink-0 text-[0.9rem] leading-tight print:w-[62mm]">
+  <h2 class="text-lg font-semibold">Three corners</h2>
   <ol data-focus>
     {#each brief.focus as focus (focus.corner)}
       <li>
@@ -34,7 +24,7 @@
       </li>
     {/each}
   </ol>
-  <h2 class="pt-2 text-lg font-semibold">Targets</h2>
+  <h2 class="pt-1.5 text-lg leading-tight font-semibold">Targets</h2>
   <table class="figures w-full text-base" data-targets>
     <tbody>
       {#each brief.targets as target (target.tier)}
@@ -48,7 +38,7 @@
       {/each}
     </tbody>
   </table>
-  <h2 class="pt-2 text-lg font-semibold">Warm-up</h2>
+  <h2 class="pt-1.5 text-lg leading-tight font-semibold">Warm-up</h2>
   <ol data-warm-up>
     {#each brief.warmUp as lap (lap.lap)}
       <li>
@@ -59,14 +49,14 @@
   </ol>
   <p class="text-neutral text-sm">How brakes are warmed is common practice, not computed.</p>
   {#if session.openPoints?.length}
-    <h2 class="pt-2 text-lg font-semibold">Still open</h2>
+    <h2 class="pt-1.5 text-lg leading-tight font-semibold">Still open</h2>
     <ul>
       {#each session.openPoints as point, i (i)}
         <li><strong>{point.corner || 'Lap'}</strong> {point.words}</li>
       {/each}
     </ul>
   {/if}
-  <h2 class="pt-2 text-lg font-semibold">Before you go</h2>
+  <h2 class="pt-1.5 text-lg leading-tight font-semibold">Before you go</h2>
   <p>
     Tyres {session.tyres.name}, {session.tyres.laps} of {session.tyres.goodLaps} laps; fuel {session
       .conditions.fuel_kg} kg{session.setup ? `; sheet ${session.setup.name}` : ''}.

@@ -118,6 +118,8 @@ export function pageNews(
   return fields.flatMap((field) => {
     const [was, is] = [valueOf(before, field), valueOf(after, field)];
     if (was === undefined && is === undefined) return [];
+    // Where the brakes are needed only now, their release goes without saying.
+    if (field === 'trailBrake.release_m' && (was === undefined || is === undefined)) return [];
     const by =
       was === undefined || is === undefined
         ? Infinity

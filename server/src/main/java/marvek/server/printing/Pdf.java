@@ -8,6 +8,8 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /** Turns XHTML into PDF with the fonts that are shipped. */
@@ -18,6 +20,20 @@ class Pdf {
   Pdf() {
     // The library tells of every font on the standard output.
     XRLog.setLoggingEnabled(false);
+  }
+
+  /**
+   * Makes a first page aside once all is up, so that nobody waits for fonts and drawing to load.
+   */
+  @EventListener(ApplicationReadyEvent.class)
+  void makeReady() {
+    String first =
+        "<html><body style=\"font-family: Card, CardExt\">1<svg"
+            + " xmlns=\"http://www.w3.org/2000/svg\" width=\"9mm\" height=\"9mm\"><polyline"
+            + " points=\"0,0 9,9\" stroke=\"#000\" fill=\"none\"/></svg></body></html>";
+    Thread aside = new Thread(() -> render(first), "first-pdf");
+    aside.setDaemon(true);
+    aside.start();
   }
 
   byte[] render(String xhtml) {
