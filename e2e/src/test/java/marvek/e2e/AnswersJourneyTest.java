@@ -84,7 +84,7 @@ class AnswersJourneyTest {
     browser.press("Other days");
     browser.seeText("[data-day=wet]", "earlier");
     assertThat(browser.text("[data-day=wet]")).contains("slower at the lowest");
-    assertThat(browser.text("[data-day=cold-tyres]")).contains("slower");
+    assertThat(browser.text("[data-day=cold-first-lap]")).contains("slower");
     assertThat(browser.count("[data-line]")).isEqualTo(1);
     browser.key("c");
     browser.seeText("h1", "What changed");
