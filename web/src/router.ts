@@ -9,6 +9,7 @@ import BesideScreen from './book/BesideScreen.svelte';
 import SpokenScreen from './brief/SpokenScreen.svelte';
 import CarScreen from './car/CarScreen.svelte';
 import PageScreen from './page/PageScreen.svelte';
+import DebriefScreen from './laps/DebriefScreen.svelte';
 import BriefScreen from './session/BriefScreen.svelte';
 import PrepareScreen from './session/PrepareScreen.svelte';
 import SessionScreen from './session/SessionScreen.svelte';
@@ -36,6 +37,7 @@ export const { p, navigate, route } = createRouter({
     '/sessions/:session': SessionScreen,
     '/sessions/:session/prepare': PrepareScreen,
     '/sessions/:session/brief': BriefScreen,
+    '/sessions/:session/debrief': DebriefScreen,
     '/steps': StepsScreen,
     layout: BookShell,
   },

@@ -24,6 +24,7 @@ import type {
   StepView,
   Weather,
 } from './sessions';
+import type { Debrief, LapFile } from './laps';
 import type { Conditions, LineChoice, OwnValues, Problem, Revision, View } from './types';
 import type {
   CheckLine,
@@ -248,6 +249,16 @@ export const api = {
     answer<Brief>(
       http.GET('/api/sessions/{id}/brief', { params: { path: { id }, query: { length } } }),
     ),
+  debrief: (session: string, left: string[]) =>
+    answer<Debrief>(
+      http.GET('/api/sessions/{id}/debrief', {
+        params: { path: { id: session }, query: { left } },
+      }),
+    ),
+  addLaps: (session: string, file: File, signal?: AbortSignal) =>
+    upload<LapFile>(`/api/sessions/${session}/laps`, form(file), signal),
+  removeLaps: (id: string) =>
+    answer<void>(http.DELETE('/api/laps/{id}', { params: { path: { id } } })),
   steps: (book: string, number: number) =>
     answer<StepView[]>(
       http.GET('/api/books/{id}/revisions/{number}/steps', {

@@ -148,6 +148,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{id}/laps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["add"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{id}/issue": {
         parameters: {
             query?: never;
@@ -596,6 +612,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{id}/simulated.laps.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["simulated"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{id}/session.ics": {
         parameters: {
             query?: never;
@@ -620,6 +652,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["prepare"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}/debrief": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["debrief"];
         put?: never;
         post?: never;
         delete?: never;
@@ -684,6 +732,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["schema_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/laps/{id}/file.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["file"];
         put?: never;
         post?: never;
         delete?: never;
@@ -843,7 +907,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["file"];
+        get: operations["file_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1076,6 +1140,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/laps/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["remove_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1198,6 +1278,16 @@ export interface components {
             /** Format: int32 */
             version?: number;
             changes?: components["schemas"]["LayoutChange"][];
+        };
+        FileView: {
+            /** Format: uuid */
+            id?: string;
+            name?: string;
+            /** Format: int32 */
+            samples?: number;
+            used?: string[];
+            unknown?: string[];
+            corrections?: string[];
         };
         IssueBody: {
             reason?: string;
@@ -1601,6 +1691,7 @@ export interface components {
             corner?: number;
             /** Format: double */
             brakeEarlier_m?: number;
+            brakeHeld?: boolean;
             begins?: boolean;
             /** Format: int32 */
             gearsLower?: number;
@@ -1821,6 +1912,69 @@ export interface components {
         Imported: {
             /** Format: uuid */
             id?: string;
+        };
+        DebriefView: {
+            /** Format: int32 */
+            revision?: number;
+            /** Format: double */
+            lap_s?: number;
+            page?: components["schemas"]["ReadingView"][];
+            laps?: components["schemas"]["LapView"][];
+            findings?: components["schemas"]["FindingView"][];
+            files?: components["schemas"]["FileView"][];
+        };
+        FindingView: {
+            /** Format: int32 */
+            corner?: number;
+            rule?: string;
+            /** Format: double */
+            amount?: number;
+            /** Format: int32 */
+            laps?: number;
+            /** Format: int32 */
+            of?: number;
+            /** Format: double */
+            cost_s?: number;
+        };
+        LapView: {
+            /** Format: uuid */
+            file?: string;
+            /** Format: int32 */
+            number?: number;
+            kind?: string;
+            /** Format: double */
+            time_s?: number;
+            corners?: components["schemas"]["ReadingView"][];
+        };
+        ReadingView: {
+            /** Format: int32 */
+            corner?: number;
+            /** Format: double */
+            brakeOn_m?: number;
+            /** Format: double */
+            peakBrake_pct?: number;
+            /** Format: double */
+            turnInBrake_pct?: number;
+            /** Format: double */
+            release_m?: number;
+            /** Format: double */
+            lowest_mps?: number;
+            /** Format: double */
+            lowestAt_m?: number;
+            /** Format: int32 */
+            gear?: number;
+            /** Format: double */
+            throttleFirst_m?: number;
+            /** Format: double */
+            throttleFull_m?: number;
+            /** Format: double */
+            coasting_s?: number;
+            /** Format: double */
+            exit_mps?: number;
+            /** Format: double */
+            inside_m?: number;
+            /** Format: double */
+            time_s?: number;
         };
         BriefView: {
             session?: components["schemas"]["Kept"];
@@ -2376,6 +2530,35 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Kept"];
+                };
+            };
+        };
+    };
+    add: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FileView"];
                 };
             };
         };
@@ -3216,6 +3399,31 @@ export interface operations {
             };
         };
     };
+    simulated: {
+        parameters: {
+            query?: {
+                laps?: number;
+                seed?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
     one: {
         parameters: {
             query?: never;
@@ -3256,6 +3464,30 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["PreparedView"];
+                };
+            };
+        };
+    };
+    debrief: {
+        parameters: {
+            query?: {
+                left?: string[];
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DebriefView"];
                 };
             };
         };
@@ -3340,6 +3572,28 @@ export interface operations {
                 };
                 content: {
                     "application/schema+json": string;
+                };
+            };
+        };
+    };
+    file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
                 };
             };
         };
@@ -3562,7 +3816,7 @@ export interface operations {
             };
         };
     };
-    file: {
+    file_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -3748,6 +4002,8 @@ export interface operations {
     card: {
         parameters: {
             query?: {
+                format?: string;
+                session?: string;
                 speed?: string;
                 length?: string;
             };
@@ -3910,6 +4166,26 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["WalkView"];
                 };
+            };
+        };
+    };
+    remove_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -3,16 +3,19 @@
   import type { KeptSession } from '../api/sessions';
   import CardMenu from './CardMenu.svelte';
 
+  type Station = 'plan' | 'prepare' | 'brief' | 'debrief';
+
   interface Props {
     kept: KeptSession;
-    current: 'plan' | 'prepare' | 'brief';
+    current: Station;
   }
   const { kept, current }: Props = $props();
   const base = $derived(`/books/${kept.bookId}/sessions/${kept.id}`);
-  const STATIONS: ['plan' | 'prepare' | 'brief', string, string][] = [
+  const STATIONS: [Station, string, string][] = [
     ['plan', '', 'Plan'],
     ['prepare', '/prepare', 'Prepare the book'],
     ['brief', '/brief', 'Brief'],
+    ['debrief', '/debrief', 'Debrief'],
   ];
 </script>
 

@@ -10,6 +10,8 @@
   import Road from './Road.svelte';
   import OtherPlates from './OtherPlates.svelte';
   import { platesOf, type Plate, type Wanted } from './plates';
+  import { type Scatter } from './scatter';
+  import ScatterTicks from './ScatterTicks.svelte';
   import { windowOf } from './window';
 
   interface Props {
@@ -28,6 +30,8 @@
     lines?: OtherLine[];
     /** Plates of another day or revision, and whose they are. */
     others?: { plates: Plate[]; whose: string };
+    /** Where laps did things. */
+    scatters?: Scatter[];
     /** Station up to which the strip reaches at least [m]. */
     until?: number;
   }
@@ -41,6 +45,7 @@
     answer,
     lines = [],
     others,
+    scatters = [],
     until,
   }: Props = $props();
 
@@ -85,6 +90,7 @@
   <OtherLines {lines} />
   <Marks {page} />
   <Plates {page} {wanted} {onmove} {answer} onhold={(on) => (held = on ? own : undefined)} />
+  {#if scatters.length}<ScatterTicks {scatters} />{/if}
   {#if others}<OtherPlates plates={others.plates} own={platesOf(page)} whose={others.whose} />{/if}
   <Columns {page} />
 </svg>

@@ -52,6 +52,7 @@ class AccessibilityTest {
     "garage, /sessions/NEXT/prepare, [data-changes]",
     "paper, /sessions/NEXT/brief, [data-brief]",
     "garage, /sessions/NEXT/brief, [data-brief]",
+    "paper, /sessions/NEXT/debrief, [data-laps-in]",
     "paper, /steps, [data-steps]",
     "garage, /steps, [data-steps]",
     "paper, /shelf, ul",

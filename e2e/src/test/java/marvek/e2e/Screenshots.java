@@ -64,18 +64,32 @@ class Screenshots {
     browser.click("[data-issued] a");
     browser.see("[data-brief]");
     save(browser.picture(), "brief");
+    debrief(browser, book);
   }
 
-  /** Schools, link and gears of corners, the car, and one vehicle beside another. */
+  /** The practice before it, with laps of the simulated logger. */
+  private void debrief(Browser browser, String book) throws IOException {
+    browser.open(book + "/sessions");
+    browser.click("[data-sessions] li:nth-child(1) a");
+    browser.click("a[href$='/debrief']");
+    browser.seeText("main", "No laps yet");
+    String session = browser.path().replaceFirst("^.*/sessions/([^/]+)/.*$", "$1");
+    Path file = Files.createTempDirectory("laps").resolve("practice.laps.csv");
+    try (InputStream in = open("/api/sessions/" + session + "/simulated.laps.csv?laps=6&seed=2")) {
+      Files.copy(in, file);
+    }
+    browser.chooseFile("[data-laps-in]", file);
+    browser.see("[data-findings]");
+    save(browser.picture(), "debrief");
+    Files.delete(file);
+  }
+
+  /** Schools and other days of a corner, the car, and one vehicle beside another. */
   private void answers(Browser browser, String book) throws IOException {
     browser.open(book + "/corner/4");
     browser.press("Ways through");
     browser.see("[data-ways]");
     save(browser.picture(), "ways");
-    browser.open(book + "/corner/6");
-    browser.press("The link");
-    browser.see("[data-way]");
-    save(browser.picture(), "link");
     browser.open(book + "/corner/4");
     browser.press("Other days");
     browser.see("[data-days]");

@@ -30,6 +30,7 @@ class InterfacePages {
     "/books/{id}/sessions/{session}",
     "/books/{id}/sessions/{session}/prepare",
     "/books/{id}/sessions/{session}/brief",
+    "/books/{id}/sessions/{session}/debrief",
     "/circuits",
     "/circuits/new",
     "/circuits/{id}",

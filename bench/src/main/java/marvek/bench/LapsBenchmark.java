@@ -1,0 +1,91 @@
+package marvek.bench;
+
+import de.siegmar.fastcsv.reader.CsvReader;
+import de.siegmar.fastcsv.reader.CsvRecord;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import marvek.core.circuit.Road;
+import marvek.core.conditions.Conditions;
+import marvek.core.laps.CornerReading;
+import marvek.core.laps.LapCutter;
+import marvek.core.laps.LapReader;
+import marvek.core.laps.ModelRecording;
+import marvek.core.laps.RecordedLap;
+import marvek.core.laps.Recording;
+import marvek.core.laps.Stations;
+import marvek.core.laps.Thresholds;
+import marvek.core.page.LineChoice;
+import marvek.core.page.Reference;
+import marvek.core.profile.Lap;
+import marvek.formats.LapCsv;
+import marvek.formats.LapCsvWriter;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+
+/** A logger's file of an hour at 100 Hz: read, placed on the road, cut, every corner read. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.MILLISECONDS)
+@Warmup(iterations = 2, time = 4)
+@Measurement(iterations = 4, time = 4)
+@Fork(1)
+public class LapsBenchmark {
+  private static final int LAPS_OF_AN_HOUR = 31;
+
+  private byte[] file;
+  private Road road;
+  private Reference book;
+
+  /** Writes the file once. */
+  @Setup
+  public void prepare() {
+    Reference.Basis basis =
+        Reference.basis(Demo.circuit(), Demo.car(), Conditions.DEFAULT, LineChoice.SMOOTH);
+    book = Reference.on(basis, Conditions.DEFAULT, List.of());
+    road = book.path().road();
+    List<Lap> laps = new ArrayList<>();
+    for (int k = 0; k < LAPS_OF_AN_HOUR; k++) {
+      laps.add(book.lap());
+    }
+    file = LapCsvWriter.write(new ModelRecording(100, 0.3, true, 1).of(laps));
+  }
+
+  /** What the parser of the library alone needs: the measure of the other. */
+  @Benchmark
+  public long parserAlone() throws IOException {
+    long fields = 0;
+    try (CsvReader<CsvRecord> reader =
+        CsvReader.builder()
+            .ofCsvRecord(
+                new InputStreamReader(new ByteArrayInputStream(file), StandardCharsets.UTF_8))) {
+      for (CsvRecord record : reader) {
+        fields += record.getFieldCount();
+      }
+    }
+    return fields;
+  }
+
+  /** All of it. */
+  @Benchmark
+  public List<List<CornerReading>> readCutAndRead() {
+    Recording recording = LapCsv.read(file).recording();
+    Stations stations = Stations.of(recording, road);
+    LapReader reader = new LapReader(road, book.pages(), Thresholds.DEFAULT, v -> 0);
+    List<RecordedLap> whole =
+        LapCutter.cut(recording, stations, road).stream().filter(RecordedLap::isWhole).toList();
+    return reader.read(recording, stations, whole);
+  }
+}

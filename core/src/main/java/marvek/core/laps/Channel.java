@@ -1,0 +1,36 @@
+package marvek.core.laps;
+
+/** What a logger writes down beside the time. Names are those of the lap format. */
+public enum Channel {
+  LAP("lap"),
+  /** From the start of the lap [m]. */
+  DISTANCE("distance_m"),
+  LATITUDE("lat_deg"),
+  LONGITUDE("lon_deg"),
+  ALTITUDE("alt_m"),
+  X("x_m"),
+  Y("y_m"),
+  SPEED("speed_mps"),
+  BRAKE("brake_pct"),
+  THROTTLE("throttle_pct"),
+  STEER("steer_deg"),
+  GEAR("gear"),
+  RPM("rpm"),
+  /** Positive in a left-hander, gravity taken out [g]. */
+  LATERAL_G("lat_g"),
+  /** Positive under power, gravity taken out [g]. */
+  LONGITUDINAL_G("long_g"),
+  YAW_RATE("yaw_rate_dps"),
+  CLUTCH("clutch_pct");
+
+  private final String column;
+
+  Channel(String column) {
+    this.column = column;
+  }
+
+  /** Its column in the lap format. */
+  public String column() {
+    return column;
+  }
+}

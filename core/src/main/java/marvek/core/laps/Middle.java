@@ -1,0 +1,25 @@
+package marvek.core.laps;
+
+import java.util.Arrays;
+
+/** Median and scatter of values of several laps: a single odd lap moves neither. */
+final class Middle {
+  private Middle() {}
+
+  /** The median; of an even number the mean of the two in the middle. NaN without values. */
+  static double of(double[] values) {
+    if (values.length == 0) {
+      return Double.NaN;
+    }
+    double[] sorted = values.clone();
+    Arrays.sort(sorted);
+    int half = sorted.length / 2;
+    return sorted.length % 2 == 1 ? sorted[half] : (sorted[half - 1] + sorted[half]) / 2;
+  }
+
+  /** Distances from the median; their median is the scatter (MAD). */
+  static double[] distances(double[] values) {
+    double middle = of(values);
+    return Arrays.stream(values).map(v -> Math.abs(v - middle)).toArray();
+  }
+}

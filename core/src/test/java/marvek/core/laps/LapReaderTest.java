@@ -1,0 +1,166 @@
+package marvek.core.laps;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import marvek.core.InvalidValueException;
+import marvek.core.TestRoads;
+import marvek.core.TestVehicles;
+import marvek.core.circuit.Circuit;
+import marvek.core.circuit.Road;
+import marvek.core.conditions.Conditions;
+import marvek.core.page.CornerPage;
+import marvek.core.page.LineChoice;
+import marvek.core.page.Reference;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Laps from closed formulas, for which every event is known exactly; then laps of the model. */
+class LapReaderTest {
+  private static final Circuit OVAL =
+      Circuit.bare(
+          "oval",
+          TestRoads.every(5)
+              .straight(700)
+              .corner(50, 180, 20)
+              .straight(700)
+              .corner(50, 180, 20)
+              .survey(true, 6, 0, 0));
+
+  private static final Reference BOOK = book(OVAL);
+  private static final Road ROAD = BOOK.path().road();
+
+  /** Brakes 40 m earlier than the corner needs: 400 m behind the line, at 8 m/s² to 20 m/s. */
+  private static final double BRAKE_M = 400;
+
+  private static Reference book(Circuit circuit) {
+    Reference.Basis basis =
+        Reference.basis(circuit, TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.SMOOTH);
+    return Reference.on(basis, Conditions.DEFAULT, List.of());
+  }
+
+  private static HandWrittenLap lap(double brakeM) {
+    double half = ROAD.lengthM() / 2;
+    HandWrittenLap lap = HandWrittenLap.at(50);
+    for (int corner = 0; corner < 2; corner++) {
+      double braking = (50 * 50 - 20 * 20) / (2 * 8.0);
+      double power = (50 * 50 - 20 * 20) / (2 * 4.0);
+      double slow = half - brakeM - braking - 150;
+      lap.steady(brakeM, 0, 100, 5)
+          .to(20, -8, 60, 0, 3)
+          .steady(slow, 0, 0, 2)
+          .to(Math.sqrt(20 * 20 + 2 * 4 * 150), 4, 0, 100, 3);
+      // What is still missing to 50 m/s is found on the line.
+      assertThat(power).isGreaterThan(150);
+      lap.to(50, 400, 0, 100, 5);
+    }
+    return lap;
+  }
+
+  private static List<CornerReading> read(Recording recording, int number) {
+    Stations stations = Stations.of(recording, ROAD);
+    RecordedLap lap = LapCutter.cut(recording, stations, ROAD).get(number);
+    LapReader reader = new LapReader(ROAD, BOOK.pages(), Thresholds.DEFAULT, v -> 0);
+    return reader.read(recording, stations, lap);
+  }
+
+  @Test
+  void theBookHasTwoCorners() {
+    assertThat(BOOK.pages()).extracting(CornerPage::corner).containsExactly(1, 2);
+    assertThat(lap(BRAKE_M).metres()).isCloseTo(ROAD.lengthM(), within(12.0));
+  }
+
+  @Test
+  void lapsAreCutAtTheLineBetweenSamples() {
+    HandWrittenLap written = lap(BRAKE_M);
+    Recording recording = written.recorded(100, 3, Channel.BRAKE);
+    Stations stations = Stations.of(recording, ROAD);
+    List<RecordedLap> laps = LapCutter.cut(recording, stations, ROAD);
+    assertThat(laps)
+        .extracting(RecordedLap::kind)
+        .containsExactly(
+            RecordedLap.Kind.OUT,
+            RecordedLap.Kind.FLYING,
+            RecordedLap.Kind.FLYING,
+            RecordedLap.Kind.FLYING,
+            RecordedLap.Kind.IN);
+    for (RecordedLap lap : laps.subList(1, 4)) {
+      assertThat(lap.timeS()).isCloseTo(written.seconds(), within(0.01));
+    }
+  }
+
+  @Test
+  void everyEventIsWhereTheFormulaHasIt() {
+    HandWrittenLap written = lap(BRAKE_M);
+    double scale = ROAD.lengthM() / written.metres();
+    Recording recording = written.recorded(100, 2, Channel.BRAKE, Channel.THROTTLE, Channel.GEAR);
+    CornerReading first = read(recording, 1).get(0);
+    double braking = (2500 - 400) / 16.0;
+    // A pedal that jumps between two samples is known to half a sample's way: 0.25 m at 50 m/s.
+    assertThat(first.brakeOnM()).isCloseTo(BRAKE_M * scale, within(0.6));
+    assertThat(first.releaseM()).isCloseTo((BRAKE_M + braking) * scale, within(0.6));
+    assertThat(first.peakBrakePct()).isCloseTo(60, within(0.01));
+    assertThat(first.lowestMps()).isCloseTo(20, within(0.14));
+    assertThat(first.gear()).isEqualTo(2);
+    double on = (ROAD.lengthM() / 2 - 150) * scale;
+    assertThat(first.throttleFirstM()).isCloseTo(on, within(6.5));
+    assertThat(first.throttleFullM()).isCloseTo(first.throttleFirstM(), within(0.5));
+    double slow = ROAD.lengthM() / 2 - BRAKE_M - braking - 150;
+    assertThat(first.coastingS()).isCloseTo(slow / 20, within(0.03));
+    CornerReading second = read(recording, 1).get(1);
+    assertThat(second.brakeOnM() - first.brakeOnM()).isCloseTo(ROAD.lengthM() / 2, within(0.6));
+    assertThat(first.timeS() + second.timeS()).isCloseTo(written.seconds(), within(0.02));
+  }
+
+  /** Property: a brake point that is moved moves the reading as far. */
+  @ParameterizedTest
+  @ValueSource(doubles = {-60, -25, -11, -3, 4, 15})
+  void aMovedBrakePointMovesTheReading(double by) {
+    HandWrittenLap there = lap(BRAKE_M);
+    HandWrittenLap moved = lap(BRAKE_M + by);
+    double base =
+        read(there.recorded(100, 2, Channel.BRAKE, Channel.THROTTLE), 1).get(0).brakeOnM();
+    double reading =
+        read(moved.recorded(100, 2, Channel.BRAKE, Channel.THROTTLE), 1).get(0).brakeOnM();
+    assertThat(reading - base).isCloseTo(by, within(1.2));
+  }
+
+  @Test
+  void withoutASensorBrakingIsDeceleration() {
+    Recording recording = lap(BRAKE_M).recorded(100, 2);
+    CornerReading first = read(recording, 1).get(0);
+    assertThat(first.brakeOnM()).isCloseTo(BRAKE_M, within(6.0));
+    assertThat(first.peakBrakePct()).isNull();
+    assertThat(first.gear()).isNull();
+    assertThat(first.throttleFirstM()).isNull();
+  }
+
+  /** A sensor that shows a few per cent without braking does not move the brake point. */
+  @Test
+  void theZeroOfASensorIsTakenOut() {
+    Recording clean = lap(BRAKE_M).recorded(100, 2, Channel.BRAKE, Channel.THROTTLE);
+    double[] shifted = new double[clean.size()];
+    for (int i = 0; i < shifted.length; i++) {
+      shifted[i] = clean.at(Channel.BRAKE, i) + 4;
+    }
+    Recording offset = clean.with(Channel.BRAKE, shifted);
+    assertThat(BrakeZero.of(offset, Thresholds.DEFAULT)).isCloseTo(4, within(1e-9));
+    assertThat(read(offset, 1).get(0).brakeOnM())
+        .isCloseTo(read(clean, 1).get(0).brakeOnM(), within(1e-6));
+  }
+
+  @Test
+  void lapsOfAnotherCircuitAreRefused() {
+    HandWrittenLap shorter = HandWrittenLap.at(40).steady(ROAD.lengthM() * 0.8, 0, 100, 4);
+    assertThatThrownBy(() -> Stations.of(shorter.recorded(50, 3), ROAD))
+        .isInstanceOf(InvalidValueException.class)
+        .hasMessageContaining("another circuit");
+    Recording bare = new Recording(new double[] {0, 1}, java.util.Map.of());
+    assertThatThrownBy(() -> Stations.of(bare, ROAD))
+        .isInstanceOf(InvalidValueException.class)
+        .hasMessageContaining("position");
+  }
+}

@@ -1,0 +1,122 @@
+package marvek.core.laps;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import marvek.core.TestRoads;
+import marvek.core.TestVehicles;
+import marvek.core.circuit.Circuit;
+import marvek.core.circuit.Road;
+import marvek.core.conditions.Conditions;
+import marvek.core.page.LineChoice;
+import marvek.core.page.OwnValues;
+import marvek.core.page.Reference;
+import marvek.core.profile.Lap;
+import org.junit.jupiter.api.Test;
+
+/** Laps of known truth: what the model drives is read back within the accuracy that is promised. */
+class ModelRecordingTest {
+  private static final Circuit VARIED = Circuit.bare("varied", TestRoads.varied(5));
+  private static final Reference.Basis BASIS =
+      Reference.basis(VARIED, TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.SMOOTH);
+  private static final Reference BOOK = Reference.on(BASIS, Conditions.DEFAULT, List.of());
+  private static final Road ROAD = BOOK.path().road();
+
+  private static List<CornerReading> read(Recording recording, int number) {
+    Stations stations = Stations.of(recording, ROAD);
+    RecordedLap lap = LapCutter.cut(recording, stations, ROAD).get(number);
+    return new LapReader(ROAD, BOOK.pages(), Thresholds.DEFAULT, ModelRecordingTest::dragG)
+        .read(recording, stations, lap);
+  }
+
+  /** About the club car's: ½ρ·CdA·v² over its weight, with rolling. */
+  private static double dragG(double v) {
+    return 0.5 * 1.2 * 0.7 * v * v / (1100 * 9.81) + 0.015;
+  }
+
+  /** Where the model's own brake goes through 3 % on the way to a corner. */
+  private static double brakeOnM(Lap lap, double actM) {
+    int i = ROAD.indexOf(actM);
+    while (lap.brakeShareAt(i) < 0.03) {
+      i = ROAD.wrap(i + 1);
+    }
+    return ROAD.stationAt(i);
+  }
+
+  @Test
+  void atAHundredHertzEventsAreWithinTwoMetresAndTheLapWithinAHundredth() {
+    Recording recording = new ModelRecording(100, 0, true, 1).of(List.of(BOOK.lap(), BOOK.lap()));
+    List<RecordedLap> laps = LapCutter.cut(recording, Stations.of(recording, ROAD), ROAD);
+    assertThat(laps.get(1).timeS()).isCloseTo(BOOK.lap().timeS(), within(0.01));
+    List<CornerReading> readings = read(recording, 1);
+    int braked = 0;
+    for (int p = 0; p < readings.size(); p++) {
+      CornerReading reading = readings.get(p);
+      assertThat(reading.lowestMps())
+          .as("%s", reading)
+          .isCloseTo(BOOK.pages().get(p).lowestSpeedMps(), within(0.5 / 3.6));
+      Double act = BOOK.pages().get(p).brake().atM();
+      if (act != null && reading.brakeOnM() != null) {
+        double on = ROAD.wrapStation(reading.brakeOnM());
+        assertThat(Math.abs(ROAD.offsetBetween(brakeOnM(BOOK.lap(), act), on)))
+            .as("%s", reading)
+            .isLessThan(2);
+        braked++;
+      }
+    }
+    assertThat(braked).isGreaterThan(3);
+  }
+
+  @Test
+  void atTenHertzWithNoiseBrakeOnIsWithinSixMetresAndTheLapWithinFiveHundredths() {
+    Recording recording = new ModelRecording(10, 1.5, false, 7).of(List.of(BOOK.lap(), BOOK.lap()));
+    List<RecordedLap> laps = LapCutter.cut(recording, Stations.of(recording, ROAD), ROAD);
+    assertThat(laps.get(1).timeS()).isCloseTo(BOOK.lap().timeS(), within(0.05));
+  }
+
+  /** Property: less speed carried and later throttle show up in their corner and nowhere else. */
+  @Test
+  void aBrakePointThatIsMovedEarlierIsReadEarlier() {
+    double act = BOOK.pages().get(2).brake().atM();
+    Reference early =
+        Reference.on(
+            BASIS,
+            Conditions.DEFAULT,
+            List.of(OwnValues.in(BOOK.pages().get(2).corner()).brakeAtM(act - 12).build()));
+    Recording there = new ModelRecording(100, 0, true, 1).of(List.of(BOOK.lap(), BOOK.lap()));
+    Recording moved = new ModelRecording(100, 0, true, 1).of(List.of(early.lap(), early.lap()));
+    double by = read(there, 1).get(2).brakeOnM() - read(moved, 1).get(2).brakeOnM();
+    assertThat(by).isCloseTo(12, within(2.5));
+    assertThat(read(moved, 1).get(0).brakeOnM())
+        .isCloseTo(read(there, 1).get(0).brakeOnM(), within(0.5));
+    assertThat(read(moved, 1).get(2).timeS()).isGreaterThan(read(there, 1).get(2).timeS());
+  }
+
+  /** Cutting a file in two does not change what is read of a lap that is whole in one of them. */
+  @Test
+  void splittingARecordingChangesNoReading() {
+    Recording whole =
+        new ModelRecording(100, 0.5, true, 3).of(List.of(BOOK.lap(), BOOK.lap(), BOOK.lap()));
+    int half = whole.size() / 2;
+    double[] time = new double[half];
+    java.util.Map<Channel, double[]> channels = new java.util.EnumMap<>(Channel.class);
+    for (int i = 0; i < half; i++) {
+      time[i] = whole.timeAt(i);
+    }
+    for (Channel channel : Channel.values()) {
+      if (whole.has(channel)) {
+        double[] part = new double[half];
+        for (int i = 0; i < half; i++) {
+          part[i] = whole.at(channel, i);
+        }
+        channels.put(channel, part);
+      }
+    }
+    List<CornerReading> of = read(whole, 1);
+    List<CornerReading> ofPart = read(new Recording(time, channels), 1);
+    // Of the last corner the way to the next lap's first may lie in the other half.
+    assertThat(ofPart.subList(0, ofPart.size() - 1)).isEqualTo(of.subList(0, of.size() - 1));
+    assertThat(of).allMatch(r -> r.timeS() != null && r.throttleFirstM() != null);
+  }
+}

@@ -1,0 +1,147 @@
+package marvek.formats;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import marvek.core.laps.Channel;
+
+/**
+ * What a column of a lap file holds: a channel, or the time, and what its values are multiplied
+ * with to be in the channel's unit.
+ *
+ * @param channel null for the time
+ */
+record LapColumn(Channel channel, double factor) {
+  private static final double MPH = 1609.344 / 3600;
+  private static final double KNOT = 1852 / 3600.0;
+  private static final double FOOT = 0.3048;
+  private static final double G0 = 9.80665;
+
+  /** A name with its unit in brackets or behind the last underscore. */
+  private static final Pattern BRACKETS = Pattern.compile("^(.*?)\\s*[\\[(](.*?)[\\])]\\s*$");
+
+  private record Known(Channel channel, boolean time, List<String> names) {}
+
+  /** Names by which loggers call a channel; lower case, words apart by one blank. */
+  private static final List<Known> KNOWN =
+      List.of(
+          new Known(null, true, List.of("time", "t", "elapsed time", "timestamp", "session time")),
+          new Known(Channel.LAP, false, List.of("lap", "lap number", "lap no", "laps")),
+          new Known(
+              Channel.DISTANCE, false, List.of("distance", "lap distance", "dist", "odometer lap")),
+          new Known(Channel.LATITUDE, false, List.of("lat", "latitude", "gps latitude", "gps lat")),
+          new Known(
+              Channel.LONGITUDE,
+              false,
+              List.of("lon", "lng", "long", "longitude", "gps longitude", "gps lon")),
+          new Known(Channel.ALTITUDE, false, List.of("alt", "altitude", "elevation", "height")),
+          new Known(Channel.X, false, List.of("x", "pos x", "east")),
+          new Known(Channel.Y, false, List.of("y", "pos y", "north")),
+          new Known(
+              Channel.SPEED,
+              false,
+              List.of("speed", "gps speed", "vehicle speed", "velocity", "ground speed")),
+          new Known(
+              Channel.BRAKE,
+              false,
+              List.of("brake", "brake pressure", "brake pos", "brake position", "front brake")),
+          new Known(
+              Channel.THROTTLE,
+              false,
+              List.of("throttle", "throttle pos", "throttle position", "tps", "pedal position")),
+          new Known(
+              Channel.STEER, false, List.of("steer", "steering", "steering angle", "steer angle")),
+          new Known(Channel.GEAR, false, List.of("gear", "gear position")),
+          new Known(Channel.RPM, false, List.of("rpm", "engine speed", "engine rpm")),
+          new Known(
+              Channel.LATERAL_G, false, List.of("lat g", "lateral g", "g lat", "lateral acc")),
+          new Known(
+              Channel.LONGITUDINAL_G,
+              false,
+              List.of("long g", "longitudinal g", "g long", "inline g", "longitudinal acc")),
+          new Known(Channel.YAW_RATE, false, List.of("yaw rate", "gyro")),
+          new Known(Channel.CLUTCH, false, List.of("clutch", "clutch pos")));
+
+  private static final Map<String, Double> FACTORS =
+      Map.ofEntries(
+          Map.entry("s", 1.0),
+          Map.entry("ms", 0.001),
+          Map.entry("m", 1.0),
+          Map.entry("km", 1000.0),
+          Map.entry("ft", FOOT),
+          Map.entry("mps", 1.0),
+          Map.entry("m/s", 1.0),
+          Map.entry("kmh", 1 / 3.6),
+          Map.entry("km/h", 1 / 3.6),
+          Map.entry("kph", 1 / 3.6),
+          Map.entry("mph", MPH),
+          Map.entry("kn", KNOT),
+          Map.entry("knots", KNOT),
+          Map.entry("pct", 1.0),
+          Map.entry("%", 1.0),
+          Map.entry("bar", 1.0),
+          Map.entry("deg", 1.0),
+          Map.entry("°", 1.0),
+          Map.entry("g", 1.0),
+          Map.entry("m/s2", 1 / G0),
+          Map.entry("m/s²", 1 / G0),
+          Map.entry("dps", 1.0),
+          Map.entry("deg/s", 1.0),
+          Map.entry("rpm", 1.0),
+          Map.entry("1/min", 1.0));
+
+  boolean isTime() {
+    return channel == null;
+  }
+
+  /**
+   * What a header says.
+   *
+   * @param header as it stands in the file
+   * @param unit from a row of units below it, or empty
+   */
+  static Optional<LapColumn> of(String header, String unit) {
+    String name = header.strip().toLowerCase(Locale.ROOT);
+    String given = unit.strip().toLowerCase(Locale.ROOT);
+    Matcher brackets = BRACKETS.matcher(name);
+    if (brackets.matches()) {
+      name = brackets.group(1);
+      given = brackets.group(2).strip();
+    } else if (name.contains("_")
+        && FACTORS.containsKey(name.substring(name.lastIndexOf('_') + 1))) {
+      boolean alone = known(words(name)).isPresent() && !name.contains("speed");
+      if (!alone || given.isEmpty()) {
+        given = name.substring(name.lastIndexOf('_') + 1);
+        String shorter = name.substring(0, name.lastIndexOf('_'));
+        name = known(words(shorter)).isPresent() ? shorter : name;
+      }
+    }
+    double factor = FACTORS.getOrDefault(given, 1.0);
+    boolean speedUnitMissing = given.isEmpty();
+    return known(words(name))
+        .map(
+            k ->
+                new LapColumn(
+                    k.channel(),
+                    // A speed without a unit is most often in km/h; the check against the way
+                    // that was covered puts it right where it is not.
+                    k.channel() == Channel.SPEED && speedUnitMissing ? 1 / 3.6 : factor));
+  }
+
+  private static String words(String name) {
+    return name.replace('_', ' ').replaceAll("\\s+", " ").strip();
+  }
+
+  private static Optional<Known> known(String words) {
+    return KNOWN.stream().filter(k -> k.names().contains(words)).findFirst();
+  }
+
+  /** Whether a text is a unit of a row of units. */
+  static boolean isUnit(String text) {
+    String plain = text.strip().toLowerCase(Locale.ROOT).replaceAll("^[\\[(]|[\\])]$", "");
+    return plain.isEmpty() || FACTORS.containsKey(plain);
+  }
+}

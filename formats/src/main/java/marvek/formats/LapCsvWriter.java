@@ -1,0 +1,48 @@
+package marvek.formats;
+
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import marvek.core.laps.Channel;
+import marvek.core.laps.Recording;
+
+/** Writes a recording as a lap CSV. */
+public final class LapCsvWriter {
+  private LapCsvWriter() {}
+
+  /** The file's bytes; what a sample has not stays empty. */
+  public static byte[] write(Recording recording) {
+    List<Channel> channels = new ArrayList<>();
+    StringBuilder text = new StringBuilder("time_s");
+    for (Channel channel : Channel.values()) {
+      if (recording.has(channel)) {
+        channels.add(channel);
+        text.append(',').append(channel.column());
+      }
+    }
+    text.append("\r\n");
+    for (int i = 0; i < recording.size(); i++) {
+      text.append(figure(recording.timeAt(i), 4));
+      for (Channel channel : channels) {
+        double value = recording.at(channel, i);
+        text.append(',').append(Double.isNaN(value) ? "" : figure(value, decimals(channel)));
+      }
+      text.append("\r\n");
+    }
+    return text.toString().getBytes(StandardCharsets.UTF_8);
+  }
+
+  private static int decimals(Channel channel) {
+    return switch (channel) {
+      case LAP, GEAR, RPM -> 0;
+      case LATITUDE, LONGITUDE -> 8;
+      case BRAKE, THROTTLE, STEER, CLUTCH -> 1;
+      default -> 3;
+    };
+  }
+
+  private static String figure(double value, int decimals) {
+    return String.format(Locale.ROOT, "%." + decimals + "f", value);
+  }
+}

@@ -1,0 +1,2 @@
+/** Laps brought in after a session, read against the page. */
+package marvek.server.laps;

@@ -1,0 +1,66 @@
+import { describe, expect, it } from 'vitest';
+import type { Debrief, DrivenLap, Reading } from '../api/laps';
+import { cornersOf, flying, joined, median, places, spread } from './debrief';
+
+const lap = { length_m: 1000, closed: true };
+const driven = (number: number, corners: Reading[], kind: DrivenLap['kind'] = 'flying') =>
+  ({ file: 'f', number, kind, time_s: 40, corners }) as DrivenLap;
+const debrief: Debrief = {
+  revision: 2,
+  lap_s: 39,
+  page: [
+    { corner: 1, brakeOn_m: 10, lowest_mps: 25, time_s: 20 },
+    { corner: 2, brakeOn_m: null, lowest_mps: 40, time_s: 19 },
+  ],
+  laps: [
+    driven(1, [], 'out'),
+    driven(2, [
+      { corner: 1, brakeOn_m: 998, lowest_mps: 24, time_s: 20.4 },
+      { corner: 2, lowest_mps: 40, time_s: 19.2 },
+    ]),
+    driven(3, [
+      { corner: 1, brakeOn_m: 4, lowest_mps: 24.5, time_s: 20.2 },
+      { corner: 2, lowest_mps: 40, time_s: 19.3 },
+    ]),
+    driven(4, [
+      { corner: 1, brakeOn_m: 6, lowest_mps: 25, time_s: 20.3 },
+      { corner: 2, lowest_mps: 39, time_s: 19.1 },
+    ]),
+  ],
+  findings: [],
+  files: [],
+};
+
+describe('the middle of laps', () => {
+  it('is the median, and the spread the median distance from it', () => {
+    expect(median([3, 1, 2])).toBe(2);
+    expect(median([4, 1, 2, 3])).toBe(2.5);
+    expect(median([])).toBeUndefined();
+    expect(spread([1, 2, 3, 4, 100])).toBe(1);
+  });
+});
+
+describe('laps against the page', () => {
+  const corners = cornersOf(debrief, flying(debrief), lap);
+
+  it('are told over the line the short way, earlier as negative', () => {
+    expect(corners[0].brake_m).toBe(-6);
+    expect(corners[0].lowest_mps).toBe(-0.5);
+    expect(corners[0].lost_s).toBeCloseTo(0.3, 9);
+    expect(corners[0].brakeSpread_m).toBe(2);
+  });
+
+  it('leave out what neither has', () => {
+    expect(corners[1].brake_m).toBeUndefined();
+    expect(corners[1].throttle_m).toBeUndefined();
+  });
+
+  it('join their best corners to a lap', () => {
+    expect(joined(corners)).toBeCloseTo(39.3, 9);
+    expect(joined(cornersOf(debrief, [], lap))).toBeUndefined();
+  });
+
+  it('say where each braked on the lap', () => {
+    expect(places(flying(debrief), 1, 'brakeOn_m', lap)).toEqual([998, 4, 6]);
+  });
+});
