@@ -12,7 +12,9 @@
   }
   const { view, corners, chosen, onchoose }: Props = $props();
   const HEIGHT = 96;
-  const frame = $derived(bandFrame(view.trace, 1190, HEIGHT));
+  /** A long lap is wider than the screen, and scrolled. */
+  const width = $derived(Math.max(1190, corners.length * 46));
+  const frame = $derived(bandFrame(view.trace, width, HEIGHT));
   const most = $derived(Math.max(0.1, ...corners.map((c) => Math.abs(c.lost_s ?? 0))));
   const ROOM = 34;
   const MIDDLE = 54;
@@ -27,51 +29,61 @@
   const pageOf = (corner: number) => view.revision.pages.find((p) => p.corner === corner)!;
 </script>
 
-<svg
-  viewBox="0 0 {frame.width} {HEIGHT}"
-  class="block w-full"
-  role="group"
-  aria-label="Time lost and gained corner by corner over the lap, in the middle of the laps"
+<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+<div
+  class="overflow-x-auto"
+  role="region"
+  aria-label="Time over the lap"
+  tabindex={width > 1190 ? 0 : undefined}
 >
-  <g transform="translate(0 {HEIGHT - 110})" opacity="0.55">
-    <path d={bandRoad(frame)} fill="var(--road)" />
-  </g>
-  <line x1="0" x2={frame.width} y1={MIDDLE} y2={MIDDLE} stroke="var(--ink)" />
-  {#each corners as c, i (c.corner)}
-    {@const mid = mids[i]}
-    {@const lost = c.lost_s ?? 0}
-    {@const height = (ROOM * Math.abs(lost)) / most}
-    <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
-    <g class="cursor-pointer" onclick={() => onchoose(c.corner)} data-lost={c.corner}>
-      <title>Corner {c.corner}: {Math.abs(lost).toFixed(2)} s {lost >= 0 ? 'lost' : 'gained'}</title
-      >
-      <rect
-        x={mid - 13}
-        y={lost >= 0 ? MIDDLE - height : MIDDLE}
-        width="26"
-        height={Math.max(1, height)}
-        fill={lost >= 0 ? 'var(--ink)' : 'var(--color-base-100)'}
-        stroke="var(--ink)"
-        stroke-width="2"
-      />
-      <text
-        x={mid}
-        y={lost >= 0 ? MIDDLE - height - 5 : MIDDLE + height + 15}
-        text-anchor="middle"
-        font-size="14"
-        font-weight={c.corner === chosen ? 700 : 400}
-        >{c.lost_s === undefined
-          ? ''
-          : `${lost >= 0 ? '+' : '−'}${Math.abs(lost).toFixed(2)}`}</text
-      >
-      <text
-        x={mid}
-        y={lost >= 0 ? MIDDLE + 15 : MIDDLE - 6}
-        text-anchor="middle"
-        font-size="15"
-        font-weight={c.corner === chosen ? 700 : 400}
-        text-decoration={c.corner === chosen ? 'underline' : undefined}>{c.corner}</text
-      >
+  <svg
+    viewBox="0 0 {frame.width} {HEIGHT}"
+    class="block"
+    style:width={width > 1190 ? `${width}px` : '100%'}
+    role="group"
+    aria-label="Time lost and gained corner by corner over the lap, in the middle of the laps"
+  >
+    <g transform="translate(0 {HEIGHT - 110})" opacity="0.55">
+      <path d={bandRoad(frame)} fill="var(--road)" />
     </g>
-  {/each}
-</svg>
+    <line x1="0" x2={frame.width} y1={MIDDLE} y2={MIDDLE} stroke="var(--ink)" />
+    {#each corners as c, i (c.corner)}
+      {@const mid = mids[i]}
+      {@const lost = c.lost_s ?? 0}
+      {@const height = (ROOM * Math.abs(lost)) / most}
+      <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
+      <g class="cursor-pointer" onclick={() => onchoose(c.corner)} data-lost={c.corner}>
+        <title
+          >Corner {c.corner}: {Math.abs(lost).toFixed(2)} s {lost >= 0 ? 'lost' : 'gained'}</title
+        >
+        <rect
+          x={mid - 13}
+          y={lost >= 0 ? MIDDLE - height : MIDDLE}
+          width="26"
+          height={Math.max(1, height)}
+          fill={lost >= 0 ? 'var(--ink)' : 'var(--color-base-100)'}
+          stroke="var(--ink)"
+          stroke-width="2"
+        />
+        <text
+          x={mid}
+          y={lost >= 0 ? MIDDLE - height - 5 : MIDDLE + height + 15}
+          text-anchor="middle"
+          font-size="14"
+          font-weight={c.corner === chosen ? 700 : 400}
+          >{c.lost_s === undefined
+            ? ''
+            : `${lost >= 0 ? '+' : '−'}${Math.abs(lost).toFixed(2)}`}</text
+        >
+        <text
+          x={mid}
+          y={lost >= 0 ? MIDDLE + 15 : MIDDLE - 6}
+          text-anchor="middle"
+          font-size="15"
+          font-weight={c.corner === chosen ? 700 : 400}
+          text-decoration={c.corner === chosen ? 'underline' : undefined}>{c.corner}</text
+        >
+      </g>
+    {/each}
+  </svg>
+</div>
