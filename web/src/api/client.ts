@@ -257,6 +257,10 @@ export const api = {
     ),
   addLaps: (session: string, file: File, signal?: AbortSignal) =>
     upload<LapFile>(`/api/sessions/${session}/laps`, form(file), signal),
+  lapLine: (file: string, lap: number) =>
+    answer<{ step_m: number; offset_m: number[] }>(
+      http.GET('/api/laps/{id}/line', { params: { path: { id: file }, query: { lap } } }),
+    ),
   removeLaps: (id: string) =>
     answer<void>(http.DELETE('/api/laps/{id}', { params: { path: { id } } })),
   steps: (book: string, number: number) =>

@@ -740,6 +740,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/laps/{id}/line": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["line"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/laps/{id}/file.csv": {
         parameters: {
             query?: never;
@@ -2043,6 +2059,11 @@ export interface components {
             /** Format: int64 */
             last?: number;
             messages?: components["schemas"]["Message"][];
+        };
+        LineView: {
+            /** Format: double */
+            step_m?: number;
+            offset_m?: number[];
         };
         View: {
             /** Format: uuid */
@@ -3572,6 +3593,30 @@ export interface operations {
                 };
                 content: {
                     "application/schema+json": string;
+                };
+            };
+        };
+    };
+    line: {
+        parameters: {
+            query: {
+                lap: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LineView"];
                 };
             };
         };

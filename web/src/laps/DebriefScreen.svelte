@@ -7,6 +7,7 @@
   import { route } from '../router';
   import SessionLinks from '../session/SessionLinks.svelte';
   import { hourWords, sessionName } from '../session/words';
+  import type { OtherLine } from '../strip/other-lines';
   import Strip from '../strip/Strip.svelte';
   import Problem from '../ui/Problem.svelte';
   import { gain, lapTime } from '../units/format';
@@ -53,6 +54,26 @@
         }))
       : [],
   );
+
+  /** The line of the best lap that counts, where its positions tell. */
+  let line = $state.raw<OtherLine>();
+  const bestLap = $derived(laps.find((lap) => lap.time_s === best));
+  $effect(() => {
+    const lap = bestLap;
+    line = undefined;
+    if (!lap) return;
+    api.lapLine(lap.file, lap.number).then((answer) => {
+      if (lap !== bestLap || answer.offset_m.length === 0) return;
+      line = {
+        letters: `L${lap.number}`,
+        name: `lap ${lap.number} as it was driven`,
+        from_m: answer.step_m / 2,
+        step_m: answer.step_m,
+        offset_m: answer.offset_m,
+        dash: '9 4',
+      };
+    }, fail);
+  });
 
   async function load() {
     try {
@@ -166,10 +187,11 @@
           {#if page}
             <div class="w-[500px] shrink-0">
               <h2 class="text-2xl font-bold">{page.corner} {page.name}</h2>
-              <Strip {page} trace={view.trace} height={560} {scatters} />
+              <Strip {page} trace={view.trace} height={560} {scatters} lines={line ? [line] : []} />
               <p class="text-neutral text-sm">
                 A tick for each lap: B brake on, R brake off, A slowest, D first throttle; the
-                plates are the page's. Pressure comes a foot's way after the plate.
+                plates are the page's. Pressure comes a foot's way after the plate. Dashed: the line
+                of the best lap.
               </p>
             </div>
           {/if}

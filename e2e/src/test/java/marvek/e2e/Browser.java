@@ -82,6 +82,11 @@ final class Browser implements AutoCloseable {
     return until().until(ExpectedConditions.visibilityOfElementLocated(By.cssSelector(css)));
   }
 
+  /** Waits for something that need not be visible, as a thin line. */
+  void seePresent(String css) {
+    until().until(ExpectedConditions.presenceOfElementLocated(By.cssSelector(css)));
+  }
+
   void seeText(String css, String text) {
     until().until(ExpectedConditions.textToBePresentInElementLocated(By.cssSelector(css), text));
   }

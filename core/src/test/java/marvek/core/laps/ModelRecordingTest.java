@@ -119,4 +119,27 @@ class ModelRecordingTest {
     assertThat(ofPart.subList(0, ofPart.size() - 1)).isEqualTo(of.subList(0, of.size() - 1));
     assertThat(of).allMatch(r -> r.timeS() != null && r.throttleFirstM() != null);
   }
+
+  @Test
+  void theDrivenLineIsThePathAgain() {
+    Recording recording = new ModelRecording(100, 0.3, true, 5).of(List.of(BOOK.lap(), BOOK.lap()));
+    Stations stations = Stations.of(recording, ROAD);
+    RecordedLap lap = LapCutter.cut(recording, stations, ROAD).get(1);
+    double[] line = DrivenLine.of(stations, lap, ROAD, 4);
+    double squares = 0;
+    for (int k = 0; k < line.length; k++) {
+      int at = ROAD.indexOf(Math.min(ROAD.lengthM() - 1, 4 * k + 2));
+      double off = line[k] - BOOK.path().offsetAt(at);
+      squares += off * off / line.length;
+    }
+    assertThat(Math.sqrt(squares)).isLessThan(0.3);
+  }
+
+  @Test
+  void withoutAPositionThereIsNoLine() {
+    Recording distances = HandWrittenLap.at(40).steady(ROAD.lengthM(), 0, 100, 4).recorded(50, 2);
+    Stations stations = Stations.of(distances, ROAD);
+    RecordedLap lap = LapCutter.cut(distances, stations, ROAD).get(1);
+    assertThat(DrivenLine.of(stations, lap, ROAD, 4)).isEmpty();
+  }
 }

@@ -27,6 +27,8 @@ import org.springframework.web.multipart.MultipartFile;
 class LapController {
   private static final MediaType CSV = MediaType.valueOf("text/csv;charset=UTF-8");
 
+  private static final double LINE_STEP_M = 4;
+
   private final Laps laps;
 
   LapController(Laps laps) {
@@ -160,6 +162,18 @@ class LapController {
   @GetMapping("/api/sessions/{id}/debrief")
   DebriefView debrief(@PathVariable UUID id, @RequestParam(defaultValue = "") List<String> left) {
     return DebriefView.of(laps.debrief(id, left));
+  }
+
+  /** The line of a lap, one offset every step from the start line on; left positive. */
+  record LineView(double step_m, double[] offset_m) {}
+
+  @GetMapping("/api/laps/{id}/line")
+  LineView line(@PathVariable UUID id, @RequestParam int lap) {
+    double[] line = laps.line(id, lap, LINE_STEP_M);
+    for (int k = 0; k < line.length; k++) {
+      line[k] = Math.round(line[k] * 100) / 100.0;
+    }
+    return new LineView(LINE_STEP_M, line);
   }
 
   @GetMapping("/api/laps/{id}/file.csv")

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.UUID;
 import marvek.core.circuit.Road;
 import marvek.core.laps.CornerReading;
+import marvek.core.laps.DrivenLine;
 import marvek.core.laps.Finding;
 import marvek.core.laps.Findings;
 import marvek.core.laps.LapCutter;
@@ -153,6 +154,23 @@ class Laps {
             lap ->
                 new ReadLap(file, lap, lap.isWhole() ? corners.get(whole.indexOf(lap)) : List.of()))
         .toList();
+  }
+
+  /**
+   * The line of one lap of a file.
+   *
+   * @return one offset every {@code stepM} from the start line on; empty without a position
+   */
+  double[] line(UUID fileId, int number, double stepM) {
+    StoredLapFile stored = file(fileId);
+    Books.Computed computed = computed(sessions.get(stored.sessionId()));
+    ReadLaps of = readLaps(stored, computed);
+    RecordedLap lap =
+        of.laps().stream()
+            .filter(l -> l.number() == number)
+            .findFirst()
+            .orElseThrow(() -> new NotFoundException("The file has no lap " + number + "."));
+    return DrivenLine.of(of.stations(), lap, road(computed), stepM);
   }
 
   /** A file as a logger would write it: the session's book, driven by somebody with habits. */
