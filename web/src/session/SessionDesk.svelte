@@ -100,8 +100,8 @@
 {#if removing}
   <Dialog title="Remove this session" onclose={() => (removing = false)}>
     <p>
-      What goes: its hour, tyres, conditions, forecast, decisions and result. The revision that was
-      issued for it stays in the book.
+      What goes: its hour, tyres, conditions, forecast, decisions and result, and every file of laps
+      that was brought in for it. The revision that was issued for it stays in the book.
     </p>
     <form method="dialog" class="mt-4 flex justify-end gap-2">
       <button class="btn">Keep it</button>

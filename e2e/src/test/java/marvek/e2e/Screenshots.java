@@ -80,6 +80,7 @@ class Screenshots {
     }
     browser.chooseFile("[data-laps-in]", file);
     browser.see("[data-findings]");
+    browser.seePresent("[data-line^='lap ']");
     save(browser.picture(), "debrief");
     Files.delete(file);
   }

@@ -23,47 +23,39 @@ record LapColumn(Channel channel, double factor) {
   /** A name with its unit in brackets or behind the last underscore. */
   private static final Pattern BRACKETS = Pattern.compile("^(.*?)\\s*[\\[(](.*?)[\\])]\\s*$");
 
-  private record Known(Channel channel, boolean time, List<String> names) {}
+  private record Known(Channel channel, List<String> names) {}
 
   /** Names by which loggers call a channel; lower case, words apart by one blank. */
   private static final List<Known> KNOWN =
       List.of(
-          new Known(null, true, List.of("time", "t", "elapsed time", "timestamp", "session time")),
-          new Known(Channel.LAP, false, List.of("lap", "lap number", "lap no", "laps")),
-          new Known(
-              Channel.DISTANCE, false, List.of("distance", "lap distance", "dist", "odometer lap")),
-          new Known(Channel.LATITUDE, false, List.of("lat", "latitude", "gps latitude", "gps lat")),
+          new Known(null, List.of("time", "t", "elapsed time", "timestamp", "session time")),
+          new Known(Channel.LAP, List.of("lap", "lap number", "lap no", "laps")),
+          new Known(Channel.DISTANCE, List.of("distance", "lap distance", "dist", "odometer lap")),
+          new Known(Channel.LATITUDE, List.of("lat", "latitude", "gps latitude", "gps lat")),
           new Known(
               Channel.LONGITUDE,
-              false,
               List.of("lon", "lng", "long", "longitude", "gps longitude", "gps lon")),
-          new Known(Channel.ALTITUDE, false, List.of("alt", "altitude", "elevation", "height")),
-          new Known(Channel.X, false, List.of("x", "pos x", "east")),
-          new Known(Channel.Y, false, List.of("y", "pos y", "north")),
+          new Known(Channel.ALTITUDE, List.of("alt", "altitude", "elevation", "height")),
+          new Known(Channel.X, List.of("x", "pos x", "east")),
+          new Known(Channel.Y, List.of("y", "pos y", "north")),
           new Known(
               Channel.SPEED,
-              false,
               List.of("speed", "gps speed", "vehicle speed", "velocity", "ground speed")),
           new Known(
               Channel.BRAKE,
-              false,
               List.of("brake", "brake pressure", "brake pos", "brake position", "front brake")),
           new Known(
               Channel.THROTTLE,
-              false,
               List.of("throttle", "throttle pos", "throttle position", "tps", "pedal position")),
-          new Known(
-              Channel.STEER, false, List.of("steer", "steering", "steering angle", "steer angle")),
-          new Known(Channel.GEAR, false, List.of("gear", "gear position")),
-          new Known(Channel.RPM, false, List.of("rpm", "engine speed", "engine rpm")),
-          new Known(
-              Channel.LATERAL_G, false, List.of("lat g", "lateral g", "g lat", "lateral acc")),
+          new Known(Channel.STEER, List.of("steer", "steering", "steering angle", "steer angle")),
+          new Known(Channel.GEAR, List.of("gear", "gear position")),
+          new Known(Channel.RPM, List.of("rpm", "engine speed", "engine rpm")),
+          new Known(Channel.LATERAL_G, List.of("lat g", "lateral g", "g lat", "lateral acc")),
           new Known(
               Channel.LONGITUDINAL_G,
-              false,
               List.of("long g", "longitudinal g", "g long", "inline g", "longitudinal acc")),
-          new Known(Channel.YAW_RATE, false, List.of("yaw rate", "gyro")),
-          new Known(Channel.CLUTCH, false, List.of("clutch", "clutch pos")));
+          new Known(Channel.YAW_RATE, List.of("yaw rate", "gyro")),
+          new Known(Channel.CLUTCH, List.of("clutch", "clutch pos")));
 
   private static final Map<String, Double> FACTORS =
       Map.ofEntries(

@@ -10,12 +10,12 @@ final class LapSpeeds {
   /** Units that a speed may be in instead, as factors on the value. */
   private static final Map<String, Double> MISTAKEN =
       Map.of(
-          "m/s and not km/h", 3.6,
-          "km/h and not m/s", 1 / 3.6,
-          "mph and not km/h", 1.609344,
-          "km/h and not mph", 1 / 1.609344,
-          "ten times as much", 10.0,
-          "a tenth of it", 0.1);
+          "in m/s and not km/h", 3.6,
+          "in km/h and not m/s", 1 / 3.6,
+          "in mph and not km/h", 1.609344,
+          "in km/h and not mph", 1 / 1.609344,
+          "a tenth of what it should be", 10.0,
+          "ten times what it should be", 0.1);
 
   private static final double NEAR = 0.08;
 
@@ -44,7 +44,8 @@ final class LapSpeeds {
               for (int i = 0; i < speed.length; i++) {
                 speed[i] *= factor;
               }
-              corrections.add("The speed is in " + words + ", by the way that was covered.");
+              corrections.add(
+                  "The speed is " + words + ", by the way that was covered: put right.");
             }
           });
     }

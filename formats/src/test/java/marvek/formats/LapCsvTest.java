@@ -78,7 +78,7 @@ class LapCsvTest {
     "speed_kmh, 10, m/s and not km/h",
     "speed_mps, 36, km/h and not m/s",
     "speed_kmh, 22.3694, mph and not km/h",
-    "speed_kmh, 3.6, ten times"
+    "speed_kmh, 3.6, a tenth of what it should be"
   })
   void aSpeedInTheWrongUnitIsPutRightAndSaid(String column, double value, String said) {
     LapFile file = LapCsv.read(bytes(file("time_s,distance_m," + column, "%.1f,%.1f," + value)));

@@ -65,7 +65,7 @@ class LapsTest {
     for (JsonNode corner : debrief.at("/laps/2/corners")) {
       sum += corner.path("time_s").asDouble();
     }
-    assertThat(sum).isCloseTo(debrief.at("/laps/2/time_s").asDouble(), within(2.0));
+    assertThat(sum).isCloseTo(debrief.at("/laps/2/time_s").asDouble(), within(0.5));
     // Everybody brakes a little early and is a little slower: so does the simulated driver.
     int early = 0;
     for (int corner = 1; corner <= 13; corner++) {

@@ -49,6 +49,19 @@ class DayShiftTest {
   @ParameterizedTest
   @EnumSource(names = {"DAMP", "WET", "COLD_FIRST_LAP", "COLD_SECOND_LAP", "WORN_TYRES"})
   void lessGripNeverBrakesLater(Day day) {
+    Reference base = on(TestVehicles.clubCar(), Conditions.DEFAULT);
+    Reference other =
+        on(
+            TestVehicles.clubCar(),
+            day.of(Conditions.DEFAULT, VARIED, VARIED.road(), TestVehicles.clubCar()));
+    // The model itself and not only the advice, which holds a brake point where it is.
+    for (int p = 0; p < base.modelPages().size(); p++) {
+      Double atM = base.modelPages().get(p).brake().atM();
+      Double thenM = other.modelPages().get(p).brake().atM();
+      if (atM != null && thenM != null) {
+        assertThat(base.path().road().offsetBetween(atM, thenM)).as("%s", p + 1).isLessThan(1.0);
+      }
+    }
     for (DayShift shift : shifts(TestVehicles.clubCar(), day)) {
       assertThat(shift.lowestSlowerMps()).as("%s", shift).isGreaterThan(-0.05);
       if (shift.brakeEarlierM() != null) {

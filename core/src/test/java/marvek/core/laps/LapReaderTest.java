@@ -106,7 +106,7 @@ class LapReaderTest {
     assertThat(first.lowestMps()).isCloseTo(20, within(0.14));
     assertThat(first.gear()).isEqualTo(2);
     double on = (ROAD.lengthM() / 2 - 150) * scale;
-    assertThat(first.throttleFirstM()).isCloseTo(on, within(6.5));
+    assertThat(first.throttleFirstM()).isCloseTo(on, within(0.6));
     assertThat(first.throttleFullM()).isCloseTo(first.throttleFirstM(), within(0.5));
     double slow = ROAD.lengthM() / 2 - BRAKE_M - braking - 150;
     assertThat(first.coastingS()).isCloseTo(slow / 20, within(0.03));

@@ -43,12 +43,12 @@ class Laps {
   private final LapFileRepository repository;
   private final Sessions sessions;
   private final Books books;
-  private final Map<UUID, ReadLaps> read =
+  private final Map<FileOn, ReadLaps> read =
       new LinkedHashMap<>(16, 0.75f, true) {
         private static final long serialVersionUID = 1L;
 
         @Override
-        protected boolean removeEldestEntry(Map.Entry<UUID, ReadLaps> eldest) {
+        protected boolean removeEldestEntry(Map.Entry<FileOn, ReadLaps> eldest) {
           return size() > KEPT_READ;
         }
       };
@@ -58,6 +58,9 @@ class Laps {
     this.sessions = sessions;
     this.books = books;
   }
+
+  /** A file read on a revision's road: another revision may lie on another layout. */
+  private record FileOn(UUID file, int revision) {}
 
   /** A file with what was taken from it. */
   record KeptFile(UUID id, String name, ReadLaps laps) {}
@@ -94,7 +97,7 @@ class Laps {
                 kept.substring(0, Math.min(kept.length(), LONGEST_NAME)),
                 digest,
                 bytes));
-    remember(stored.id(), laps);
+    remember(on(stored, computed), laps);
     return new KeptFile(stored.id(), stored.name(), laps);
   }
 
@@ -108,7 +111,7 @@ class Laps {
   void remove(UUID id) {
     repository.delete(file(id));
     synchronized (read) {
-      read.remove(id);
+      read.keySet().removeIf(key -> key.file().equals(id));
     }
   }
 
@@ -207,19 +210,23 @@ class Laps {
 
   private ReadLaps readLaps(StoredLapFile stored, Books.Computed computed) {
     synchronized (read) {
-      ReadLaps known = read.get(stored.id());
+      ReadLaps known = read.get(on(stored, computed));
       if (known != null) {
         return known;
       }
     }
     ReadLaps laps = ReadLaps.of(stored.bytes(), computed.circuit(), road(computed));
-    remember(stored.id(), laps);
+    remember(on(stored, computed), laps);
     return laps;
   }
 
-  private void remember(UUID id, ReadLaps laps) {
+  private static FileOn on(StoredLapFile stored, Books.Computed computed) {
+    return new FileOn(stored.id(), computed.document().path("number").asInt());
+  }
+
+  private void remember(FileOn key, ReadLaps laps) {
     synchronized (read) {
-      read.put(id, laps);
+      read.put(key, laps);
     }
   }
 
