@@ -2,32 +2,88 @@ package marvek.core.laps;
 
 import java.util.Arrays;
 
-/** Zero of a brake sensor: what it shows while the throttle is wide open. */
+/**
+ * Zero of a brake sensor: what it shows while the throttle is wide open. A lever or pedal can show
+ * more the faster the car goes; the zero is therefore one for each range of speeds.
+ */
 public final class BrakeZero {
   /** More than this is no zero but a foot on both pedals. */
   private static final double LARGEST_PCT = 8;
 
   private static final int LEAST_SAMPLES = 20;
+  private static final double RANGE_MPS = 10;
+  private static final int RANGES = 13;
 
-  private BrakeZero() {}
+  private final double[] zeroPct;
 
-  /** Reading of the sensor without braking [%]: the median at full throttle, 0 without one. */
-  public static double of(Recording recording, Thresholds thresholds) {
+  private BrakeZero(double[] zeroPct) {
+    this.zeroPct = zeroPct;
+  }
+
+  /** The zeros of a recording: medians at full throttle, 0 where it was never open so far. */
+  public static BrakeZero of(Recording recording, Thresholds thresholds) {
+    double[] zeros = new double[RANGES];
     if (!recording.has(Channel.BRAKE) || !recording.has(Channel.THROTTLE)) {
-      return 0;
+      return new BrakeZero(zeros);
     }
-    double[] shown = new double[recording.size()];
-    int count = 0;
+    int[] counts = new int[RANGES];
     for (int i = 0; i < recording.size(); i++) {
-      if (recording.at(Channel.THROTTLE, i) > thresholds.fullThrottlePct()) {
-        shown[count++] = recording.at(Channel.BRAKE, i);
+      counts[range(recording.at(Channel.SPEED, i))] += counts(recording, thresholds, i) ? 1 : 0;
+    }
+    double[][] shown = new double[RANGES][];
+    Arrays.setAll(shown, r -> new double[counts[r]]);
+    for (int i = 0; i < recording.size(); i++) {
+      if (counts(recording, thresholds, i)) {
+        int range = range(recording.at(Channel.SPEED, i));
+        shown[range][--counts[range]] = recording.at(Channel.BRAKE, i);
       }
     }
-    if (count < LEAST_SAMPLES) {
-      return 0;
+    for (int r = 0; r < RANGES; r++) {
+      zeros[r] = shown[r].length < LEAST_SAMPLES ? Double.NaN : zero(shown[r]);
     }
-    Arrays.sort(shown, 0, count);
-    double zero = shown[count / 2];
-    return Math.abs(zero) <= LARGEST_PCT ? zero : 0;
+    return new BrakeZero(filled(zeros));
+  }
+
+  private static boolean counts(Recording recording, Thresholds thresholds, int i) {
+    return recording.at(Channel.THROTTLE, i) > thresholds.fullThrottlePct()
+        && !Double.isNaN(recording.at(Channel.BRAKE, i));
+  }
+
+  private static double zero(double[] shown) {
+    double median = median(shown);
+    return Math.abs(median) <= LARGEST_PCT ? median : 0;
+  }
+
+  /** What the sensor shows without braking at a speed [%]. */
+  public double at(double speedMps) {
+    return zeroPct[range(speedMps)];
+  }
+
+  /** Largest of them. */
+  public double largestPct() {
+    return Arrays.stream(zeroPct).max().orElse(0);
+  }
+
+  private static int range(double speedMps) {
+    return Double.isNaN(speedMps)
+        ? 0
+        : Math.max(0, Math.min(RANGES - 1, (int) (speedMps / RANGE_MPS)));
+  }
+
+  private static double median(double[] values) {
+    Arrays.sort(values);
+    return values[values.length / 2];
+  }
+
+  /** A range in which the throttle was never open has the zero of the nearest slower one. */
+  private static double[] filled(double[] zeros) {
+    double[] all = zeros.clone();
+    double slowest = Arrays.stream(zeros).filter(z -> !Double.isNaN(z)).findFirst().orElse(0);
+    for (int r = 0; r < RANGES; r++) {
+      if (Double.isNaN(all[r])) {
+        all[r] = r == 0 ? slowest : all[r - 1];
+      }
+    }
+    return all;
   }
 }

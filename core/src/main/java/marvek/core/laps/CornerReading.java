@@ -2,35 +2,82 @@ package marvek.core.laps;
 
 /**
  * What a lap did in one corner. Stations in metres from the start line of the lap, over the line
- * counted on; null where it did not happen or the channel is missing.
+ * counted on; a member is null where it did not happen or the channel is missing, a part never is.
  *
- * @param brakeOnM where pressure came
- * @param peakBrakePct largest pressure of that braking
- * @param turnInBrakePct pressure that was left at the page's turn-in
- * @param releaseM where the brake came off
- * @param lowestMps lowest speed
- * @param lowestAtM where it was
- * @param gear in which; null without the channel
- * @param throttleFirstM first throttle after the braking
- * @param throttleFullM flat from here on
- * @param coastingS neither pedal between braking and throttle
+ * @param entryMps speed at the corner's first point on the page
  * @param exitMps speed where the page runs out to the edge
- * @param insideM how near to the inside edge of the road the car's middle came; null without a
- *     position
  * @param timeS from this corner's first point on the page to the next one's
  */
 public record CornerReading(
     int corner,
-    Double brakeOnM,
-    Double peakBrakePct,
-    Double turnInBrakePct,
-    Double releaseM,
-    Double lowestMps,
-    Double lowestAtM,
-    Integer gear,
-    Double throttleFirstM,
-    Double throttleFullM,
-    Double coastingS,
+    Braking braking,
+    Slowest slowest,
+    Throttle throttle,
+    Way way,
+    Double entryMps,
     Double exitMps,
-    Double insideM,
-    Double timeS) {}
+    Double timeS) {
+
+  /**
+   * Use of the brake.
+   *
+   * @param onM where pressure came
+   * @param peakPct largest pressure of that braking
+   * @param atTurnInPct pressure that was left at the page's turn-in
+   * @param releaseM where the brake came off
+   * @param locked whether a wheel is likely to have stood: see {@link LapReader}
+   */
+  public record Braking(
+      Double onM, Double peakPct, Double atTurnInPct, Double releaseM, Boolean locked) {
+    public static final Braking NONE = new Braking(null, null, null, null, null);
+  }
+
+  /**
+   * The slowest place.
+   *
+   * @param gear null without the channel
+   */
+  public record Slowest(Double speedMps, Double atM, Integer gear) {
+    public static final Slowest UNKNOWN = new Slowest(null, null, null);
+  }
+
+  /**
+   * Use of the throttle after the braking.
+   *
+   * @param firstM first throttle
+   * @param fullM flat from here on
+   * @param pickUps how often it was picked up until it was flat; 1 is one press
+   * @param liftPct largest fall of the throttle between its first opening and flat
+   * @param coastingS neither pedal between braking and throttle
+   * @param upshifts changes up from the slowest place to the next corner's braking
+   */
+  public record Throttle(
+      Double firstM,
+      Double fullM,
+      Integer pickUps,
+      Double liftPct,
+      Double coastingS,
+      Integer upshifts) {
+    public static final Throttle UNKNOWN = new Throttle(null, null, null, null, null, null);
+  }
+
+  /**
+   * The way through, by positions; the turn-in also by the side acceleration.
+   *
+   * @param turnInM where the car turned in
+   * @param insideM how near to the inside edge of the road the car's middle came
+   * @param insideAtM where that was
+   * @param outsideM how near to the outside edge it came between there and the end of the track-out
+   * @param corrections how often the wheel was turned back and in again; null without the channel
+   */
+  public record Way(
+      Double turnInM, Double insideM, Double insideAtM, Double outsideM, Integer corrections) {
+    public static final Way UNKNOWN = new Way(null, null, null, null, null);
+  }
+
+  /** A corner of which nothing was recorded. */
+  static CornerReading nothing(int corner) {
+    return new CornerReading(
+        corner, Braking.NONE, Slowest.UNKNOWN, Throttle.UNKNOWN, Way.UNKNOWN, null, null, null);
+  }
+}

@@ -2,10 +2,14 @@ package marvek.core.laps;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import java.util.function.ToDoubleFunction;
 import marvek.core.circuit.Road;
 import marvek.core.laps.Finding.Rule;
+import marvek.core.laps.Finding.SizedBy;
 import marvek.core.page.Stakes;
 
 /**
@@ -17,19 +21,42 @@ public final class Findings {
   /** Of fewer laps nothing is said to be a habit. */
   private static final int LEAST_LAPS = 3;
 
-  private static final double KMH = 3.6;
+  /** Less than this is left of a corner's loss: nothing to size by [s]. */
+  private static final double LEAST_LEFT_S = 0.02;
+
+  /**
+   * What follows from a slip and is none of its own: who brakes early is off the brake early and
+   * waits; who is too slow is on the throttle too early, and off it again; who misses the apex is
+   * on a tighter line.
+   */
+  private static final Map<Rule, Set<Rule>> FOLLOWERS =
+      Map.of(
+          Rule.BRAKED_EARLY,
+          Set.of(Rule.RELEASED_EARLY, Rule.COASTING),
+          Rule.LATE_THROTTLE,
+          Set.of(Rule.COASTING),
+          Rule.OVER_SLOWED,
+          Set.of(Rule.RELEASED_EARLY, Rule.THROTTLE_TWICE, Rule.EARLY_THROTTLE_LIFTED),
+          Rule.MISSED_APEX,
+          Set.of(Rule.OVER_SLOWED));
 
   private final Road road;
   private final List<CornerReading> page;
   private final List<Stakes> stakes;
   private final List<List<CornerReading>> laps;
+  private final List<List<Charges.Loss>> losses;
 
   private Findings(
-      Road road, List<CornerReading> page, List<Stakes> stakes, List<List<CornerReading>> laps) {
+      Road road,
+      List<CornerReading> page,
+      List<Stakes> stakes,
+      List<List<CornerReading>> laps,
+      List<List<Charges.Loss>> losses) {
     this.road = road;
     this.page = page;
     this.stakes = stakes;
     this.laps = laps;
+    this.losses = losses;
   }
 
   /**
@@ -38,57 +65,32 @@ public final class Findings {
    * @param page the page's own lap as the reader sees it, in the order of the pages
    * @param stakes what slips cost there, in the same order
    * @param laps readings of laps that count, each in the same order
+   * @param losses what each of these laps lost by corner
    */
   public static List<Finding> of(
-      Road road, List<CornerReading> page, List<Stakes> stakes, List<List<CornerReading>> laps) {
+      Road road,
+      List<CornerReading> page,
+      List<Stakes> stakes,
+      List<List<CornerReading>> laps,
+      List<List<Charges.Loss>> losses) {
     if (laps.size() < LEAST_LAPS) {
       return List.of();
     }
-    return new Findings(road, page, stakes, laps).all();
+    return new Findings(road, page, stakes, laps, losses).all();
   }
 
   private List<Finding> all() {
     List<Finding> findings = new ArrayList<>();
     for (int p = 0; p < page.size(); p++) {
-      Stakes s = stakes.get(p);
-      double early = cost(s.brake5mEarlyS(), 5);
-      double slow = cost(s.apex2kmhSlowerS(), 2 / KMH);
-      double late = cost(s.throttle10mLateS(), 10);
-      int corner = p;
-      ToDoubleFunction<CornerReading> brake = r -> way(page.get(corner).brakeOnM(), r.brakeOnM());
-      add(findings, p, Rule.BRAKED_EARLY, r -> -brake.applyAsDouble(r), early);
-      add(findings, p, Rule.BRAKED_LATE, brake, Double.NaN);
-      add(
-          findings,
-          p,
-          Rule.OVER_SLOWED,
-          r -> difference(page.get(corner).lowestMps(), r.lowestMps()),
-          slow);
-      add(
-          findings,
-          p,
-          Rule.LATE_THROTTLE,
-          r -> way(page.get(corner).throttleFirstM(), r.throttleFirstM()),
-          late);
-      add(
-          findings,
-          p,
-          Rule.RELEASED_EARLY,
-          r -> -way(page.get(corner).releaseM(), r.releaseM()),
-          Double.NaN);
-      add(
-          findings,
-          p,
-          Rule.COASTING,
-          r -> -difference(page.get(corner).coastingS(), r.coastingS()),
-          Double.NaN);
-      add(
-          findings,
-          p,
-          Rule.OTHER_GEAR,
-          r -> Math.abs(difference(real(page.get(corner).gear()), real(r.gear()))),
-          Double.NaN);
-      scatter(findings, p, brake);
+      List<Finding> here = new ArrayList<>();
+      for (Rule rule : Rule.values()) {
+        if (rule == Rule.INCONSISTENT) {
+          scatter(here, p);
+        } else {
+          habit(here, p, rule);
+        }
+      }
+      findings.addAll(sized(causes(here, p), p));
     }
     findings.sort(
         Comparator.comparingDouble((Finding f) -> f.costS() == null ? 0 : -f.costS())
@@ -96,68 +98,116 @@ public final class Findings {
     return List.copyOf(findings);
   }
 
-  private static double cost(Double seconds, double per) {
-    return seconds == null ? Double.NaN : seconds / per;
-  }
-
-  private static Double real(Integer gear) {
-    return gear == null ? null : (double) gear;
-  }
-
-  private double way(Double fromM, Double toM) {
-    return fromM == null || toM == null
-        ? Double.NaN
-        : road.offsetBetween(road.wrapStation(fromM), road.wrapStation(toM));
-  }
-
-  private static double difference(Double page, Double lap) {
-    return page == null || lap == null ? Double.NaN : page - lap;
-  }
-
-  private double[] values(int p, ToDoubleFunction<CornerReading> value) {
+  /** Values of a rule, lap by lap; NaN where a lap does not tell. */
+  private double[] values(int p, Rule rule) {
     return laps.stream()
-        .map(lap -> lap.get(p))
-        .mapToDouble(value)
-        .filter(v -> !Double.isNaN(v))
+        .mapToDouble(lap -> RuleMeasures.amount(rule, road, page.get(p), lap.get(p)))
         .toArray();
   }
 
-  private void add(
-      List<Finding> findings,
-      int p,
-      Rule rule,
-      ToDoubleFunction<CornerReading> value,
-      double costPerUnit) {
-    double[] values = values(p, value);
-    if (values.length < LEAST_LAPS) {
+  private static double[] known(double[] values) {
+    return java.util.Arrays.stream(values).filter(v -> !Double.isNaN(v)).toArray();
+  }
+
+  private void habit(List<Finding> findings, int p, Rule rule) {
+    double[] values = values(p, rule);
+    double[] known = known(values);
+    if (known.length < LEAST_LAPS) {
       return;
     }
-    double middle = Middle.of(values);
-    int beyond = 0;
-    for (double v : values) {
-      beyond += v >= rule.least() ? 1 : 0;
-    }
-    if (middle >= rule.least() && 2 * beyond >= values.length) {
-      Double cost = Double.isNaN(costPerUnit) ? null : Math.max(0, costPerUnit * middle);
-      findings.add(new Finding(page.get(p).corner(), rule, middle, beyond, values.length, cost));
+    double middle = Middle.of(known);
+    List<Integer> beyond = indicesFrom(values, rule.least());
+    if (middle >= rule.least() && 2 * beyond.size() >= known.length) {
+      Double per = RuleMeasures.costPerUnit(rule, stakes.get(p));
+      Double cost = per == null ? null : per * middle;
+      findings.add(finding(p, rule, middle, beyond, known.length, cost));
     }
   }
 
-  private void scatter(List<Finding> findings, int p, ToDoubleFunction<CornerReading> brake) {
-    double[] values = values(p, brake);
-    if (values.length < LEAST_LAPS) {
+  private void scatter(List<Finding> findings, int p) {
+    double[] values = values(p, Rule.BRAKED_LATE);
+    double[] known = known(values);
+    if (known.length < LEAST_LAPS) {
       return;
     }
-    double[] away = Middle.distances(values);
-    double spread = Middle.of(away);
-    int beyond = 0;
-    for (double metres : away) {
-      beyond += metres >= Rule.INCONSISTENT.least() ? 1 : 0;
-    }
+    double middle = Middle.of(known);
+    double spread = Middle.of(Middle.distances(known));
     if (spread >= Rule.INCONSISTENT.least()) {
-      findings.add(
-          new Finding(
-              page.get(p).corner(), Rule.INCONSISTENT, spread, beyond, values.length, null));
+      double[] away = new double[values.length];
+      for (int k = 0; k < away.length; k++) {
+        away[k] = Math.abs(values[k] - middle);
+      }
+      List<Integer> beyond = indicesFrom(away, Rule.INCONSISTENT.least());
+      findings.add(finding(p, Rule.INCONSISTENT, spread, beyond, known.length, null));
     }
+  }
+
+  private static List<Integer> indicesFrom(double[] values, double least) {
+    List<Integer> indices = new ArrayList<>();
+    for (int k = 0; k < values.length; k++) {
+      if (values[k] >= least) {
+        indices.add(k);
+      }
+    }
+    return indices;
+  }
+
+  private Finding finding(
+      int p, Rule rule, double amount, List<Integer> beyond, int of, Double cost) {
+    double[] next =
+        losses.stream()
+            .map(lap -> lap.get(p))
+            .mapToDouble(loss -> loss.chargedS() - (loss.lostS() - loss.broughtS()))
+            .toArray();
+    double inNext = known(next).length == 0 ? 0 : Middle.of(known(next));
+    SizedBy by = cost == null ? null : SizedBy.MODEL;
+    return new Finding(page.get(p).corner(), rule, amount, beyond, of, cost, by, inNext);
+  }
+
+  /** What only follows from another slip in the corner, or from the corner before, is none. */
+  private List<Finding> causes(List<Finding> here, int p) {
+    Set<Rule> follow = EnumSet.noneOf(Rule.class);
+    here.forEach(f -> follow.addAll(FOLLOWERS.getOrDefault(f.rule(), Set.of())));
+    if (isBrought(p)) {
+      follow.add(Rule.OVER_SLOWED);
+    }
+    return here.stream().filter(f -> !follow.contains(f.rule())).toList();
+  }
+
+  /** Whether most of a corner's loss is the fault of the one before. */
+  private boolean isBrought(int p) {
+    double lost = Middle.of(known(losses(p, Charges.Loss::lostS)));
+    double brought = Middle.of(known(losses(p, Charges.Loss::broughtS)));
+    return brought >= LEAST_LEFT_S && brought >= lost / 2;
+  }
+
+  private double[] losses(int p, ToDoubleFunction<Charges.Loss> part) {
+    return losses.stream().map(lap -> lap.get(p)).mapToDouble(part).toArray();
+  }
+
+  /**
+   * Sizes by the model, and what it cannot size shares what is left of the corner's loss. Where the
+   * model has more than was lost, or less than half of it, the laps are believed.
+   */
+  private List<Finding> sized(List<Finding> here, int p) {
+    double charged = Middle.of(known(losses(p, Charges.Loss::chargedS)));
+    double byModel = here.stream().filter(f -> f.costS() != null).mapToDouble(Finding::costS).sum();
+    long open = here.stream().filter(f -> f.costS() == null).count();
+    double left = charged - byModel;
+    if (byModel > 0 && (left < 0 || open == 0 && byModel < charged / 2)) {
+      double share = Math.max(0, charged) / byModel;
+      return here.stream()
+          .map(f -> f.costS() == null ? f : withCost(f, f.costS() * share))
+          .toList();
+    }
+    if (open == 0 || !(left >= LEAST_LEFT_S)) {
+      return here;
+    }
+    return here.stream().map(f -> f.costS() != null ? f : withCost(f, left / open)).toList();
+  }
+
+  private static Finding withCost(Finding f, double costS) {
+    return new Finding(
+        f.corner(), f.rule(), f.amount(), f.laps(), f.of(), costS, SizedBy.LAPS, f.inNextS());
   }
 }

@@ -61,7 +61,7 @@ public final class LapCutter {
       Crossing a = crossings.get(c);
       Crossing b = crossings.get(c + 1);
       RecordedLap.Kind kind =
-          disturbed(a.sample(), b.sample()) ? RecordedLap.Kind.DISTURBED : RecordedLap.Kind.FLYING;
+          disturbed(a.sample(), b.sample()) ? RecordedLap.Kind.OFF : RecordedLap.Kind.FLYING;
       laps.add(
           new RecordedLap(
               laps.size() + 1, kind, a.sample(), b.sample(), a.atS(), b.atS(), a.lineM()));

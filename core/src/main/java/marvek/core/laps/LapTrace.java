@@ -15,14 +15,14 @@ final class LapTrace {
   private final double lineM;
   final int from;
   final int to;
-  private final double brakeZeroPct;
+  private final BrakeZero brakeZero;
 
   LapTrace(
-      Recording recording, Stations stations, RecordedLap lap, Road road, double brakeZeroPct) {
+      Recording recording, Stations stations, RecordedLap lap, Road road, BrakeZero brakeZero) {
     this.recording = recording;
     this.stations = stations;
     this.lineM = lap.lineM();
-    this.brakeZeroPct = brakeZeroPct;
+    this.brakeZero = brakeZero;
     this.from = back(lap.from(), REACH * road.lengthM());
     this.to = ahead(lap.to(), REACH * road.lengthM());
   }
@@ -62,7 +62,9 @@ final class LapTrace {
 
   double at(Channel channel, int i) {
     double value = recording.at(channel, i);
-    return channel == Channel.BRAKE ? Math.max(0, value - brakeZeroPct) : value;
+    return channel == Channel.BRAKE
+        ? Math.max(0, value - brakeZero.at(recording.at(Channel.SPEED, i)))
+        : value;
   }
 
   /** First sample at or behind a station; {@link #to} where the recording ends before it. */
@@ -88,6 +90,16 @@ final class LapTrace {
 
   double valueAtStation(Channel channel, double stationM) {
     return between(stationM, i -> at(channel, i));
+  }
+
+  double offsetAtStation(double stationM) {
+    return between(stationM, this::offsetAt);
+  }
+
+  /** A value that has no between, as a gear. */
+  double nearestAtStation(Channel channel, double stationM) {
+    int i = indexAt(stationM);
+    return i < to ? at(channel, i) : Double.NaN;
   }
 
   private double between(double stationM, java.util.function.IntToDoubleFunction value) {

@@ -3,11 +3,11 @@ package marvek.core.laps;
 import java.util.Arrays;
 
 /** Median and scatter of values of several laps: a single odd lap moves neither. */
-final class Middle {
+public final class Middle {
   private Middle() {}
 
   /** The median; of an even number the mean of the two in the middle. NaN without values. */
-  static double of(double[] values) {
+  public static double of(double[] values) {
     if (values.length == 0) {
       return Double.NaN;
     }
@@ -18,7 +18,7 @@ final class Middle {
   }
 
   /** Distances from the median; their median is the scatter (MAD). */
-  static double[] distances(double[] values) {
+  public static double[] distances(double[] values) {
     double middle = of(values);
     return Arrays.stream(values).map(v -> Math.abs(v - middle)).toArray();
   }

@@ -20,7 +20,7 @@ public record RecordedLap(
     /** From line to line. */
     FLYING,
     /** From line to line, but off the road or standing for a while. */
-    DISTURBED,
+    OFF,
     /** Ends before the line and has no time. */
     IN
   }
@@ -32,6 +32,6 @@ public record RecordedLap(
 
   /** Whether it was timed from line to line. */
   public boolean isWhole() {
-    return kind == Kind.FLYING || kind == Kind.DISTURBED;
+    return kind == Kind.FLYING || kind == Kind.OFF;
   }
 }

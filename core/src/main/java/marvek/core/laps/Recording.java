@@ -66,6 +66,12 @@ public final class Recording {
     return values == null ? Double.NaN : values[i];
   }
 
+  /** A copy of a channel's values; null where it was not recorded. */
+  public double[] channel(Channel channel) {
+    double[] values = channels.get(channel);
+    return values == null ? null : values.clone();
+  }
+
   /** The same with one channel more, or another in its place. */
   public Recording with(Channel channel, double[] values) {
     Map<Channel, double[]> more = new EnumMap<>(Channel.class);

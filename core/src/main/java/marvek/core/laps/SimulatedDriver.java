@@ -1,16 +1,21 @@
 package marvek.core.laps;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
+import marvek.core.circuit.Road;
+import marvek.core.circuit.Side;
 import marvek.core.conditions.Conditions;
 import marvek.core.page.CornerPage;
 import marvek.core.page.OwnValues;
 import marvek.core.page.Reference;
 import marvek.core.profile.Lap;
+import marvek.core.profile.ProfileOptions;
+import marvek.core.profile.SpeedProfile;
 
 /**
  * Drives a book the way a person does: each corner a little early on the brakes, a little slow, a
@@ -26,9 +31,13 @@ public final class SimulatedDriver {
   private static final double LATE_M = 2;
   private static final double LATE_SCATTER_M = 1.5;
 
+  /** A lift comes so long after the throttle. */
+  private static final double BEFORE_LIFT_M = 14;
+
   private final Reference.Basis basis;
   private final Conditions conditions;
   private final Reference book;
+  private final Road road;
 
   /**
    * @param book that is driven, made on the basis in the conditions
@@ -37,24 +46,44 @@ public final class SimulatedDriver {
     this.basis = basis;
     this.conditions = conditions;
     this.book = book;
+    this.road = basis.path().road();
+  }
+
+  /** What somebody does lap after lap. */
+  public enum Kind {
+    /** Metres earlier on the brakes. */
+    BRAKES_EARLY,
+    /** Slower at the slowest place [m/s]. */
+    OVER_SLOWS,
+    /** Metres later on the throttle. */
+    THROTTLE_LATE,
+    /** Metres away from the page's apex. */
+    WIDE_AT_APEX,
+    /** Gears higher than the page's. */
+    GEAR_HIGHER,
+    /** Metres off the throttle again, soon after it was picked up. */
+    LIFTS,
+    /** Metres over which brake points scatter, all before the page's. */
+    UNSTEADY
   }
 
   /**
    * A habit in one corner, beside what everybody does.
    *
-   * @param earlyM earlier on the brakes
-   * @param slowMps slower at the lowest place
-   * @param lateM later on the throttle
+   * @param amount in the unit of the kind
    */
-  public record Habit(double earlyM, double slowMps, double lateM) {
+  public record Habit(Kind kind, double amount) {
     public Habit {
-      Require.notNegative("early_m", earlyM);
-      Require.notNegative("slow_mps", slowMps);
-      Require.notNegative("late_m", lateM);
+      Require.present("kind", kind);
+      Require.notNegative("amount", amount);
     }
 
-    static final Habit NONE = new Habit(0, 0, 0);
+    private double of(Kind wanted) {
+      return kind == wanted ? amount : 0;
+    }
   }
+
+  private static final Habit NONE = new Habit(Kind.OVER_SLOWS, 0);
 
   /**
    * Laps that follow each other.
@@ -69,9 +98,9 @@ public final class SimulatedDriver {
     for (int k = 0; k < laps; k++) {
       List<OwnValues> own = new ArrayList<>();
       for (CornerPage page : book.pages()) {
-        own.add(corner(page, habits.getOrDefault(page.corner(), Habit.NONE), random));
+        own.add(corner(page, habits.getOrDefault(page.corner(), NONE), random));
       }
-      driven.add(driven(own));
+      driven.add(withLifts(driven(own), habits));
     }
     return driven;
   }
@@ -87,18 +116,56 @@ public final class SimulatedDriver {
 
   private OwnValues corner(CornerPage page, Habit habit, Random random) {
     OwnValues.Builder own = OwnValues.in(page.corner());
-    double early = habit.earlyM() + positive(random, EARLY_M, EARLY_SCATTER_M);
+    double early =
+        habit.of(Kind.BRAKES_EARLY)
+            + habit.of(Kind.UNSTEADY) * random.nextDouble()
+            + positive(random, EARLY_M, EARLY_SCATTER_M);
     double slow =
-        habit.slowMps() + page.lowestSpeedMps() * positive(random, SLOW_SHARE, SLOW_SCATTER);
-    double late = habit.lateM() + positive(random, LATE_M, LATE_SCATTER_M);
+        habit.of(Kind.OVER_SLOWS)
+            + page.lowestSpeedMps() * positive(random, SLOW_SHARE, SLOW_SCATTER);
+    double late = habit.of(Kind.THROTTLE_LATE) + positive(random, LATE_M, LATE_SCATTER_M);
+    CornerPage.Apex apex = page.apexes().get(0);
     if (page.brake().atM() != null) {
-      own.brakeAtM(basis.path().road().wrapStation(page.brake().atM() - early));
+      own.brakeAtM(road.wrapStation(page.brake().atM() - early));
     }
-    own.apexSpeedMps(Math.max(3, page.apexes().get(0).speedMps() - slow));
+    own.apexSpeedMps(Math.max(3, apex.speedMps() - slow));
     if (page.throttle().firstM() != null) {
-      own.throttleFirstM(basis.path().road().wrapStation(page.throttle().firstM() + late));
+      own.throttleFirstM(road.wrapStation(page.throttle().firstM() + late));
+    }
+    if (habit.of(Kind.WIDE_AT_APEX) > 0) {
+      int outwards = page.direction() == Side.LEFT ? -1 : 1;
+      own.apexOffsetM(apex.offsetM() + outwards * habit.amount());
+    }
+    if (habit.of(Kind.GEAR_HIGHER) > 0) {
+      own.cornerGear(page.gears().corner() + (int) Math.round(habit.amount()));
     }
     return own.build();
+  }
+
+  /** The lap driven again with no drive where somebody lifts, and no faster elsewhere. */
+  private Lap withLifts(Lap lap, Map<Integer, Habit> habits) {
+    boolean[] off = new boolean[lap.size()];
+    boolean any = false;
+    for (CornerPage page : book.pages()) {
+      double metres = habits.getOrDefault(page.corner(), NONE).of(Kind.LIFTS);
+      if (metres > 0 && page.throttle().firstM() != null) {
+        int from = road.indexOf(road.wrapStation(page.throttle().firstM() + BEFORE_LIFT_M));
+        for (int k = 0; k * road.stepM() < metres; k++) {
+          off[road.wrap(from + k)] = true;
+          any = true;
+        }
+      }
+    }
+    if (!any) {
+      return lap;
+    }
+    double[] driven = new double[lap.size()];
+    int[] gears = new int[lap.size()];
+    Arrays.setAll(driven, lap::speedAt);
+    Arrays.setAll(gears, lap::gearAt);
+    ProfileOptions options =
+        ProfileOptions.NONE.withSpeedCap(driven).withNoDrive(off).withHeldGear(gears);
+    return SpeedProfile.solve(lap.path(), lap.vehicle(), lap.conditions(), options);
   }
 
   private static double positive(Random random, double mean, double scatter) {

@@ -27,6 +27,9 @@ public final class Stations {
   /** Half of the time over which positions are taken together. */
   private static final double AROUND_S = 0.5;
 
+  /** Half of the time over which offsets are taken together: a car's way across is slow. */
+  private static final double OFFSET_S = 0.2;
+
   /** Distances that miss the road's length by more are of another circuit. */
   private static final double LARGEST_STRETCH = 0.08;
 
@@ -176,7 +179,7 @@ public final class Stations {
                 + " m off this circuit's road for most of the time: is it a lap of another"
                 + " circuit?");
       }
-      return new Stations(steadied(), offsetM);
+      return new Stations(steadied(), mean(offsetM, OFFSET_S));
     }
 
     /**
@@ -184,34 +187,47 @@ public final class Stations {
      * over a second around tell from where.
      */
     private double[] steadied() {
-      int n = recording.size();
       double[] way = way();
-      double[] sums = new double[n + 1];
-      int[] counts = new int[n + 1];
-      for (int i = 0; i < n; i++) {
-        boolean known = !Double.isNaN(stationM[i]);
-        sums[i + 1] = sums[i] + (known ? stationM[i] - way[i] : 0);
-        counts[i + 1] = counts[i] + (known ? 1 : 0);
+      double[] begun = stationM.clone();
+      for (int i = 0; i < begun.length; i++) {
+        begun[i] -= way[i];
       }
-      double[] steady = new double[n];
-      int from = 0;
-      int to = 0;
+      double[] steady = mean(begun, AROUND_S);
       double farthest = Double.NEGATIVE_INFINITY;
-      for (int i = 0; i < n; i++) {
-        while (recording.timeAt(i) - recording.timeAt(from) > AROUND_S) {
-          from++;
-        }
-        while (to < n && recording.timeAt(to) - recording.timeAt(i) <= AROUND_S) {
-          to++;
-        }
-        int count = counts[to] - counts[from];
-        steady[i] = count == 0 ? Double.NaN : way[i] + (sums[to] - sums[from]) / count;
+      for (int i = 0; i < steady.length; i++) {
+        steady[i] += way[i];
         if (steady[i] < farthest && steady[i] > farthest - BACK_M) {
           steady[i] = farthest;
         }
         farthest = Double.isNaN(steady[i]) ? farthest : steady[i];
       }
       return steady;
+    }
+
+    /** Mean of what is known within a time around each sample; NaN where nothing is. */
+    private double[] mean(double[] values, double aroundS) {
+      int n = values.length;
+      double[] sums = new double[n + 1];
+      int[] counts = new int[n + 1];
+      for (int i = 0; i < n; i++) {
+        boolean known = !Double.isNaN(values[i]);
+        sums[i + 1] = sums[i] + (known ? values[i] : 0);
+        counts[i + 1] = counts[i] + (known ? 1 : 0);
+      }
+      double[] means = new double[n];
+      int from = 0;
+      int to = 0;
+      for (int i = 0; i < n; i++) {
+        while (recording.timeAt(i) - recording.timeAt(from) > aroundS) {
+          from++;
+        }
+        while (to < n && recording.timeAt(to) - recording.timeAt(i) <= aroundS) {
+          to++;
+        }
+        int count = counts[to] - counts[from];
+        means[i] = count == 0 ? Double.NaN : (sums[to] - sums[from]) / count;
+      }
+      return means;
     }
 
     /** Metres of the road that the speed has covered since the first sample. */

@@ -100,18 +100,19 @@ class LapReaderTest {
     CornerReading first = read(recording, 1).get(0);
     double braking = (2500 - 400) / 16.0;
     // A pedal that jumps between two samples is known to half a sample's way: 0.25 m at 50 m/s.
-    assertThat(first.brakeOnM()).isCloseTo(BRAKE_M * scale, within(0.6));
-    assertThat(first.releaseM()).isCloseTo((BRAKE_M + braking) * scale, within(0.6));
-    assertThat(first.peakBrakePct()).isCloseTo(60, within(0.01));
-    assertThat(first.lowestMps()).isCloseTo(20, within(0.14));
-    assertThat(first.gear()).isEqualTo(2);
+    assertThat(first.braking().onM()).isCloseTo(BRAKE_M * scale, within(0.6));
+    assertThat(first.braking().releaseM()).isCloseTo((BRAKE_M + braking) * scale, within(0.6));
+    assertThat(first.braking().peakPct()).isCloseTo(60, within(0.01));
+    assertThat(first.slowest().speedMps()).isCloseTo(20, within(0.14));
+    assertThat(first.slowest().gear()).isEqualTo(2);
     double on = (ROAD.lengthM() / 2 - 150) * scale;
-    assertThat(first.throttleFirstM()).isCloseTo(on, within(0.6));
-    assertThat(first.throttleFullM()).isCloseTo(first.throttleFirstM(), within(0.5));
+    assertThat(first.throttle().firstM()).isCloseTo(on, within(0.6));
+    assertThat(first.throttle().fullM()).isCloseTo(first.throttle().firstM(), within(0.5));
     double slow = ROAD.lengthM() / 2 - BRAKE_M - braking - 150;
-    assertThat(first.coastingS()).isCloseTo(slow / 20, within(0.03));
+    assertThat(first.throttle().coastingS()).isCloseTo(slow / 20, within(0.03));
     CornerReading second = read(recording, 1).get(1);
-    assertThat(second.brakeOnM() - first.brakeOnM()).isCloseTo(ROAD.lengthM() / 2, within(0.6));
+    assertThat(second.braking().onM() - first.braking().onM())
+        .isCloseTo(ROAD.lengthM() / 2, within(0.6));
     assertThat(first.timeS() + second.timeS()).isCloseTo(written.seconds(), within(0.02));
   }
 
@@ -122,9 +123,9 @@ class LapReaderTest {
     HandWrittenLap there = lap(BRAKE_M);
     HandWrittenLap moved = lap(BRAKE_M + by);
     double base =
-        read(there.recorded(100, 2, Channel.BRAKE, Channel.THROTTLE), 1).get(0).brakeOnM();
+        read(there.recorded(100, 2, Channel.BRAKE, Channel.THROTTLE), 1).get(0).braking().onM();
     double reading =
-        read(moved.recorded(100, 2, Channel.BRAKE, Channel.THROTTLE), 1).get(0).brakeOnM();
+        read(moved.recorded(100, 2, Channel.BRAKE, Channel.THROTTLE), 1).get(0).braking().onM();
     assertThat(reading - base).isCloseTo(by, within(1.2));
   }
 
@@ -132,10 +133,10 @@ class LapReaderTest {
   void withoutASensorBrakingIsDeceleration() {
     Recording recording = lap(BRAKE_M).recorded(100, 2);
     CornerReading first = read(recording, 1).get(0);
-    assertThat(first.brakeOnM()).isCloseTo(BRAKE_M, within(6.0));
-    assertThat(first.peakBrakePct()).isNull();
-    assertThat(first.gear()).isNull();
-    assertThat(first.throttleFirstM()).isNull();
+    assertThat(first.braking().onM()).isCloseTo(BRAKE_M, within(6.0));
+    assertThat(first.braking().peakPct()).isNull();
+    assertThat(first.slowest().gear()).isNull();
+    assertThat(first.throttle().firstM()).isNull();
   }
 
   /** A sensor that shows a few per cent without braking does not move the brake point. */
@@ -147,9 +148,9 @@ class LapReaderTest {
       shifted[i] = clean.at(Channel.BRAKE, i) + 4;
     }
     Recording offset = clean.with(Channel.BRAKE, shifted);
-    assertThat(BrakeZero.of(offset, Thresholds.DEFAULT)).isCloseTo(4, within(1e-9));
-    assertThat(read(offset, 1).get(0).brakeOnM())
-        .isCloseTo(read(clean, 1).get(0).brakeOnM(), within(1e-6));
+    assertThat(BrakeZero.of(offset, Thresholds.DEFAULT).at(40)).isCloseTo(4, within(1e-9));
+    assertThat(read(offset, 1).get(0).braking().onM())
+        .isCloseTo(read(clean, 1).get(0).braking().onM(), within(1e-6));
   }
 
   @Test

@@ -1,0 +1,143 @@
+package marvek.core.laps;
+
+/** How the throttle was opened after a corner's braking. */
+final class ThrottleReader {
+  /** So long before the brake is off the throttle may open already. */
+  private static final double OVERLAP_S = 0.3;
+
+  private final LapTrace trace;
+  private final Thresholds thresholds;
+
+  ThrottleReader(LapTrace trace, Thresholds thresholds) {
+    this.trace = trace;
+    this.thresholds = thresholds;
+  }
+
+  /**
+   * Reads a corner.
+   *
+   * @param afterBraking first sample behind the braking
+   * @param lowest sample of the slowest place
+   * @param end first sample of the next corner
+   */
+  CornerReading.Throttle read(int afterBraking, int lowest, int end) {
+    Integer upshifts = upshifts(lowest, end);
+    if (!trace.has(Channel.THROTTLE)) {
+      return new CornerReading.Throttle(null, null, null, null, null, upshifts);
+    }
+    int begin = first(Math.min(afterBraking, lowest), end);
+    if (begin < 0) {
+      return new CornerReading.Throttle(null, null, null, null, null, upshifts);
+    }
+    double firstM = trace.crossing(Channel.THROTTLE, begin, thresholds.throttleOnPct());
+    Double fullM = full(begin, end);
+    int until = fullM == null ? end : trace.indexAt(fullM);
+    Presses presses = presses(begin, until);
+    return new CornerReading.Throttle(
+        firstM,
+        fullM,
+        presses.count(),
+        presses.largestLiftPct(),
+        coasting(afterBraking, begin),
+        upshifts);
+  }
+
+  /** The pick-up after the braking and not the lift before it; −1 without one. */
+  private int first(int afterBraking, int end) {
+    double limit = thresholds.throttleOnPct();
+    boolean closed = false;
+    int begin = afterBraking;
+    while (begin > trace.from + 1 && trace.timeAt(afterBraking) - trace.timeAt(begin) < OVERLAP_S) {
+      begin--;
+    }
+    for (int i = Math.max(trace.from + 1, begin); i < end; i++) {
+      closed |= trace.at(Channel.THROTTLE, i - 1) < limit;
+      if (closed && trace.at(Channel.THROTTLE, i) >= limit) {
+        return i;
+      }
+    }
+    return -1;
+  }
+
+  private Double full(int begin, int end) {
+    double limit = thresholds.fullThrottlePct();
+    double since = Double.NaN;
+    for (int i = begin; i < end; i++) {
+      boolean flat = trace.at(Channel.THROTTLE, i) > limit;
+      if (!flat) {
+        since = Double.NaN;
+      } else if (Double.isNaN(since)) {
+        since = i > trace.from ? trace.crossing(Channel.THROTTLE, i, limit) : trace.stationAt(i);
+      }
+      if (flat && trace.stationAt(i) - since >= thresholds.fullThrottleM()) {
+        return since;
+      }
+    }
+    return null;
+  }
+
+  private record Presses(int count, double largestLiftPct) {}
+
+  /** Presses until flat: a fall by the lift's threshold and a rise by as much begin another one. */
+  private Presses presses(int begin, int until) {
+    int count = 1;
+    double largest = 0;
+    double high = 0;
+    double low = Double.POSITIVE_INFINITY;
+    boolean lifted = false;
+    for (int i = begin; i < until; i++) {
+      double now = trace.at(Channel.THROTTLE, i);
+      if (Double.isNaN(now)) {
+        continue;
+      }
+      if (!lifted) {
+        high = Math.max(high, now);
+        if (high - now >= thresholds.liftPct()) {
+          lifted = true;
+          low = now;
+        }
+      } else {
+        low = Math.min(low, now);
+        largest = Math.max(largest, high - low);
+        if (now - low >= thresholds.liftPct()) {
+          lifted = false;
+          count++;
+          high = now;
+        }
+      }
+    }
+    return new Presses(count, largest);
+  }
+
+  private Double coasting(int afterBraking, int first) {
+    if (!trace.has(Channel.BRAKE)) {
+      return null;
+    }
+    double seconds = 0;
+    for (int i = Math.max(trace.from + 1, afterBraking); i < first; i++) {
+      boolean neither =
+          trace.at(Channel.BRAKE, i) < thresholds.brakeOnPct()
+              && trace.at(Channel.THROTTLE, i) < thresholds.throttleOnPct();
+      if (neither) {
+        seconds += trace.timeAt(i) - trace.timeAt(i - 1);
+      }
+    }
+    return seconds;
+  }
+
+  private Integer upshifts(int lowest, int end) {
+    if (!trace.has(Channel.GEAR)) {
+      return null;
+    }
+    int changes = 0;
+    int held = 0;
+    for (int i = lowest; i < end; i++) {
+      int gear = (int) Math.round(trace.at(Channel.GEAR, i));
+      if (gear > 0) {
+        changes += held > 0 && gear > held ? 1 : 0;
+        held = gear;
+      }
+    }
+    return changes;
+  }
+}
