@@ -37,7 +37,8 @@ public enum PageField {
     return leastChange;
   }
 
-  boolean isStation() {
+  /** Whether it is a place along the lap. */
+  public boolean isStation() {
     return this == BRAKE || this == RELEASE || this == THROTTLE_FIRST || this == THROTTLE_FULL;
   }
 
@@ -63,8 +64,26 @@ public enum PageField {
     return value == null ? null : value.doubleValue();
   }
 
+  /** Puts an own value in the model's place; null gives it back. */
+  public void put(OwnValues.Builder own, Double value) {
+    switch (this) {
+      case BRAKE -> own.brakeAtM(value);
+      case GEAR -> own.cornerGear(value == null ? null : (int) Math.round(value));
+      case RELEASE -> own.releaseM(value);
+      case APEX_SPEED -> own.apexSpeedMps(value);
+      case APEX_KERB -> own.kerbApex(kerb(value));
+      case EXIT_KERB -> own.kerbExit(kerb(value));
+      case THROTTLE_FIRST -> own.throttleFirstM(value);
+      case THROTTLE_FULL -> own.throttleFullM(value);
+    }
+  }
+
+  private static Kerb.Use kerb(Double index) {
+    return index == null ? null : Kerb.Use.values()[(int) Math.round(index)];
+  }
+
   /** The driver's own value; null without one. */
-  Double of(OwnValues own) {
+  public Double of(OwnValues own) {
     if (own == null) {
       return null;
     }
@@ -81,7 +100,7 @@ public enum PageField {
   }
 
   /** The value of a page; null where the page has none. */
-  Double of(CornerPage page) {
+  public Double of(CornerPage page) {
     return switch (this) {
       case BRAKE -> page.brake().atM();
       case GEAR -> (double) page.gears().corner();

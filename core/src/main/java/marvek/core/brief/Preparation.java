@@ -5,8 +5,8 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import marvek.core.InvalidValueException;
-import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Road;
 import marvek.core.page.CornerPage;
 import marvek.core.page.OwnValues;
@@ -220,23 +220,13 @@ public final class Preparation {
   private OwnValues withValues(int corner, Map<PageField, Double> values) {
     OwnValues before = own.get(corner);
     OwnValues.Builder builder = before == null ? OwnValues.in(corner) : before.but();
-    return builder
-        .brakeAtM(values.get(PageField.BRAKE))
-        .cornerGear(whole(values.get(PageField.GEAR)))
-        .releaseM(values.get(PageField.RELEASE))
-        .apexSpeedMps(values.get(PageField.APEX_SPEED))
-        .kerbApex(kerb(values.get(PageField.APEX_KERB)))
-        .kerbExit(kerb(values.get(PageField.EXIT_KERB)))
-        .throttleFirstM(values.get(PageField.THROTTLE_FIRST))
-        .throttleFullM(values.get(PageField.THROTTLE_FULL))
-        .build();
-  }
-
-  private static Integer whole(Double value) {
-    return value == null ? null : (int) Math.round(value);
-  }
-
-  private static Kerb.Use kerb(Double index) {
-    return index == null ? null : Kerb.Use.values()[(int) Math.round(index)];
+    for (PageField field : PageField.values()) {
+      // A value that is moved was not measured like that.
+      if (before != null && !Objects.equals(field.of(before), values.get(field))) {
+        builder.notMeasured(field.path());
+      }
+      field.put(builder, values.get(field));
+    }
+    return builder.build();
   }
 }

@@ -15,6 +15,7 @@ import marvek.core.vehicle.Vehicle;
  * @param cdAM2 drag area with this wing
  * @param clAM2 downforce area with this wing
  * @param aeroFrontShare share of the downforce at the front
+ * @param gripFactor grip of these tyres over that of the car's own, 0.5 to 1.5
  * @param fuelKg fuel at the session's begin
  * @param pressureFrontKpa cold, as the rear's
  * @param barFront setting of the front anti-roll bar, as it is counted on the car
@@ -29,6 +30,7 @@ public record SetupSheet(
     Double cdAM2,
     Double clAM2,
     Double aeroFrontShare,
+    Double gripFactor,
     Double fuelKg,
     Double pressureFrontKpa,
     Double pressureRearKpa,
@@ -49,6 +51,7 @@ public record SetupSheet(
     range("cdA_m2", cdAM2, 0.01, 10);
     range("clA_m2", clAM2, 0, 20);
     range("aeroFrontShare", aeroFrontShare, 0, 1);
+    range("gripFactor", gripFactor, 0.5, 1.5);
     range("fuel_kg", fuelKg, 0, 500);
     range("pressureFront_kpa", pressureFrontKpa, 20, 500);
     range("pressureRear_kpa", pressureRearKpa, 20, 500);
@@ -84,6 +87,9 @@ public record SetupSheet(
     if (finalDrive != null) {
       set = set.withGearbox(set.gearbox().withFinalDrive(finalDrive));
     }
+    if (gripFactor != null) {
+      set = set.withTyre(car.tyre().times(gripFactor));
+    }
     Aero air = car.aero();
     return set.withAero(
         new Aero(
@@ -106,6 +112,7 @@ public record SetupSheet(
         cdAM2,
         clAM2,
         aeroFrontShare,
+        gripFactor,
         kg,
         pressureFrontKpa,
         pressureRearKpa,
@@ -116,5 +123,35 @@ public record SetupSheet(
         wing,
         tyres,
         notes);
+  }
+
+  /** The same sheet with another grip and drag area; null leaves the car's own. */
+  public SetupSheet calibrated(Double grip, Double dragAreaM2) {
+    return new SetupSheet(
+        name,
+        date,
+        brakeFrontShare,
+        finalDrive,
+        dragAreaM2,
+        clAM2,
+        aeroFrontShare,
+        grip,
+        fuelKg,
+        pressureFrontKpa,
+        pressureRearKpa,
+        barFront,
+        barRear,
+        rideHeightFrontMm,
+        rideHeightRearMm,
+        wing,
+        tyres,
+        notes);
+  }
+
+  /** A sheet with nothing but a name. */
+  public static SetupSheet named(String name) {
+    return new SetupSheet(
+        name, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
+        null, "", "");
   }
 }

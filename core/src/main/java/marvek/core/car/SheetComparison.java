@@ -50,6 +50,7 @@ public final class SheetComparison {
               "aeroFrontShare",
               SetupSheet::aeroFrontShare,
               "On traction and braking; how the car turns the model does not know."),
+          new Field("gripFactor", SetupSheet::gripFactor, "All tyres alike, sideways and along."),
           new Field("fuel_kg", SetupSheet::fuelKg, "As mass; where the tank lies is left out."));
 
   private static final List<Field> KEPT =
@@ -123,6 +124,7 @@ public final class SheetComparison {
         field.equals("cdA_m2") ? b.cdAM2() : a.cdAM2(),
         field.equals("clA_m2") ? b.clAM2() : a.clAM2(),
         field.equals("aeroFrontShare") ? b.aeroFrontShare() : a.aeroFrontShare(),
+        field.equals("gripFactor") ? b.gripFactor() : a.gripFactor(),
         field.equals("fuel_kg") ? b.fuelKg() : a.fuelKg(),
         a.pressureFrontKpa(),
         a.pressureRearKpa(),

@@ -128,13 +128,13 @@ final class OwnPages {
     CornerPage.Brake brake = brake(page, own, marks, sources);
     CornerPage.Gears gears = page.gears();
     if (own.cornerGear() != null) {
-      sources.put("gears.corner", own.source());
+      sources.put("gears.corner", own.sourceOf("gears.corner"));
       gears = new CornerPage.Gears(gears.approach(), own.cornerGear(), gears.downshiftsM());
     }
     CornerPage.TurnIn turnIn = turnIn(page, own, marks, sources);
     CornerPage.TrailBrake trail = page.trailBrake();
     if (own.releaseM() != null) {
-      sources.put("trailBrake.release_m", own.source());
+      sources.put("trailBrake.release_m", own.sourceOf("trailBrake.release_m"));
       trail =
           trail == null
               ? new CornerPage.TrailBrake(0, 0, 0, own.releaseM())
@@ -142,39 +142,39 @@ final class OwnPages {
                   trail.atTurnInPct(), trail.halfPct(), trail.nearApexPct(), own.releaseM());
     }
     if (own.turnInPct() != null && trail != null) {
-      sources.put("trailBrake.atTurnIn_pct", own.source());
+      sources.put("trailBrake.atTurnIn_pct", own.sourceOf("trailBrake.atTurnIn_pct"));
       trail =
           new CornerPage.TrailBrake(
               own.turnInPct(), trail.halfPct(), trail.nearApexPct(), trail.releaseM());
     }
     if (own.line() != null) {
-      sources.put("line", own.source());
+      sources.put("line", own.sourceOf("line"));
     }
     if (own.apexOffsetM() != null) {
-      sources.put("apexes.offset_m", own.source());
+      sources.put("apexes.offset_m", own.sourceOf("apexes.offset_m"));
     }
     CornerPage.Kerbs kerbs = page.kerbs();
     if (own.kerbApex() != null) {
-      sources.put("kerbs.apex", own.source());
+      sources.put("kerbs.apex", own.sourceOf("kerbs.apex"));
       kerbs = new CornerPage.Kerbs(kerbs.entry(), own.kerbApex(), kerbs.exit());
     }
     if (own.kerbExit() != null) {
-      sources.put("kerbs.exit", own.source());
+      sources.put("kerbs.exit", own.sourceOf("kerbs.exit"));
       kerbs = new CornerPage.Kerbs(kerbs.entry(), kerbs.apex(), own.kerbExit());
     }
     double lowest = page.lowestSpeedMps();
     if (own.apexSpeedMps() != null) {
-      sources.put("apexes.speed_mps", own.source());
+      sources.put("apexes.speed_mps", own.sourceOf("apexes.speed_mps"));
       lowest = own.apexSpeedMps();
     }
     CornerPage.Throttle throttle = page.throttle();
     if (own.throttleFirstM() != null) {
-      sources.put("throttle.first_m", own.source());
+      sources.put("throttle.first_m", own.sourceOf("throttle.first_m"));
       throttle =
           new CornerPage.Throttle(own.throttleFirstM(), throttle.firstPct(), throttle.fullM());
     }
     if (own.throttleFullM() != null) {
-      sources.put("throttle.full_m", own.source());
+      sources.put("throttle.full_m", own.sourceOf("throttle.full_m"));
       throttle =
           new CornerPage.Throttle(throttle.firstM(), throttle.firstPct(), own.throttleFullM());
     }
@@ -213,19 +213,19 @@ final class OwnPages {
     List<MarkReference> choices = brake.choices();
     var outside = page.direction().mirrored();
     if (own.brakeAtM() != null) {
-      sources.put("brake.at_m", own.source());
+      sources.put("brake.at_m", own.sourceOf("brake.at_m"));
       List<MarkReference> found = marks.choices(atM, outside, PageWriter.MARKS_OFFERED);
       target = PageWriter.first(found, PageWriter.stillCounted(target, brake.atM(), atM));
       choices = PageWriter.others(found);
       safe = marks.safe(marks.earlier(atM, brake.atM()), outside).orElse(null);
     }
     if (own.initialPct() != null) {
-      sources.put("brake.initial_pct", own.source());
+      sources.put("brake.initial_pct", own.sourceOf("brake.initial_pct"));
     }
     if (atM != null) {
       MarkReference chosen = chosen(own.brakeMark(), own.brakeWords(), atM, target, marks);
       if (chosen != target) {
-        sources.put("brake.target", own.source());
+        sources.put("brake.target", own.sourceOf("brake.target"));
         choices = withoutChosen(target, chosen, choices);
         target = chosen;
       }
@@ -240,7 +240,7 @@ final class OwnPages {
     MarkReference target = turnIn.target();
     List<MarkReference> choices = turnIn.choices();
     if (own.turnInM() != null) {
-      sources.put("turnIn.at_m", own.source());
+      sources.put("turnIn.at_m", own.sourceOf("turnIn.at_m"));
       List<MarkReference> found =
           marks.choices(atM, page.direction().mirrored(), PageWriter.MARKS_OFFERED);
       target = PageWriter.first(found, PageWriter.stillCounted(target, turnIn.atM(), atM));
@@ -248,7 +248,7 @@ final class OwnPages {
     }
     MarkReference chosen = chosen(own.turnInMark(), own.turnInWords(), atM, target, marks);
     if (chosen != target) {
-      sources.put("turnIn.target", own.source());
+      sources.put("turnIn.target", own.sourceOf("turnIn.target"));
       choices = withoutChosen(target, chosen, choices);
       target = chosen;
     }

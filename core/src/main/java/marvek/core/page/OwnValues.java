@@ -1,5 +1,9 @@
 package marvek.core.page;
 
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
 import marvek.core.circuit.Kerb;
@@ -17,7 +21,8 @@ import marvek.core.page.CornerPage.Source;
  * @param apexOffsetM offset at the first apex, positive to the left
  * @param kerbApex how much of the kerb inside is used
  * @param kerbExit how much of the kerb at the track-out is used
- * @param source who says so
+ * @param source who says so, but for the measured ones
+ * @param measured laps that a value was measured in, by its name in the book format
  * @param brakeMark label of the mark that the brake point is told by
  * @param brakeWords own wording for it, in the place of the computed one
  * @param turnInMark the same for the turn-in
@@ -42,6 +47,7 @@ public record OwnValues(
     String notes,
     String wayOut,
     Source source,
+    Map<String, List<String>> measured,
     String brakeMark,
     String brakeWords,
     String turnInMark,
@@ -71,6 +77,14 @@ public record OwnValues(
     shortEnough("turnIn.mark", turnInMark, LONGEST_WORDS);
     shortEnough("turnIn.words", turnInWords, LONGEST_WORDS);
     source = source == null ? Source.DRIVER : source;
+    Map<String, List<String>> laps = new TreeMap<>();
+    measured.forEach((field, names) -> laps.put(field, List.copyOf(names)));
+    measured = Collections.unmodifiableMap(laps);
+  }
+
+  /** Where the value of a field comes from. */
+  public Source sourceOf(String field) {
+    return measured.containsKey(field) ? Source.MEASURED : source;
   }
 
   /** Begins the own values of a corner. */
@@ -98,6 +112,7 @@ public record OwnValues(
     b.notes = notes;
     b.wayOut = wayOut;
     b.source = source;
+    b.measured.putAll(measured);
     b.brakeMark = brakeMark;
     b.brakeWords = brakeWords;
     b.turnInMark = turnInMark;
@@ -125,6 +140,7 @@ public record OwnValues(
     private String notes;
     private String wayOut;
     private Source source;
+    private final Map<String, List<String>> measured = new TreeMap<>();
     private String brakeMark;
     private String brakeWords;
     private String turnInMark;
@@ -219,6 +235,18 @@ public record OwnValues(
       return this;
     }
 
+    /** The value of a field was measured in laps, which are told by their names. */
+    public Builder measured(String field, List<String> laps) {
+      measured.put(field, laps);
+      return this;
+    }
+
+    /** The value of a field is not a measured one any more. */
+    public Builder notMeasured(String field) {
+      measured.remove(field);
+      return this;
+    }
+
     /** The mark that the brake point is told by, and own wording for it; both may be null. */
     public Builder brakeMark(String label, String words) {
       brakeMark = label;
@@ -258,6 +286,7 @@ public record OwnValues(
           notes,
           wayOut,
           source,
+          measured,
           brakeMark,
           brakeWords,
           turnInMark,

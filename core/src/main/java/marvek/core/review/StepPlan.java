@@ -131,6 +131,11 @@ public record StepPlan(
     return steps;
   }
 
+  /** How far a point moves towards another in one step: no longer, and no more than half. */
+  public static double stepTowards(double metresToGo) {
+    return Math.signum(metresToGo) * Math.min(LONGEST_STEP_M, Math.abs(metresToGo) / 2);
+  }
+
   /** Index of the step that a station stands for: the latest one that is not past it. */
   public int stepAt(Road road, double stationM) {
     int step = 0;

@@ -1,2 +1,4 @@
-/** What is learned between sessions: step plans now; findings and proposals to come. */
+/**
+ * What is learned between sessions: step plans, proposals from laps, the model held against them.
+ */
 package marvek.core.review;

@@ -21,4 +21,10 @@ public record Tyre(
     Require.within("tyre.referenceLoad_n", referenceLoadN, 10, 100_000);
     Require.within("tyre.loadSensitivity", loadSensitivity, 0, 0.9);
   }
+
+  /** The same tyre with so many times the grip. */
+  public Tyre times(double factor) {
+    return new Tyre(
+        muLateral * factor, muLongitudinal * factor, radiusM, referenceLoadN, loadSensitivity);
+  }
 }

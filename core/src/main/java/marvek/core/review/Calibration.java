@@ -1,0 +1,143 @@
+package marvek.core.review;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import marvek.core.Require;
+import marvek.core.circuit.Path;
+import marvek.core.conditions.Conditions;
+import marvek.core.laps.AlongLap;
+import marvek.core.laps.Middle;
+import marvek.core.profile.SpeedProfile;
+import marvek.core.vehicle.Aero;
+import marvek.core.vehicle.Vehicle;
+
+/**
+ * The model held against laps: how much grip was used, by a high percentile of the combined
+ * acceleration, and how much drag there is, by the top speed.
+ *
+ * @param gripUsed share of the limit that the driver used
+ * @param gripFactor grip of the tyres over that of the car as it was computed with; 1 unless the
+ *     laps show more than the whole of it
+ * @param peakG the percentile in the laps
+ * @param peakPageG the same on the page's lap
+ * @param topMps highest speed, in the middle of the laps
+ * @param topPageMps the same on the page's lap
+ * @param cdAM2 drag area that gives the laps' top speed; null where it says nothing new
+ */
+public record Calibration(
+    double gripUsed,
+    double gripFactor,
+    double peakG,
+    double peakPageG,
+    double topMps,
+    double topPageMps,
+    Double cdAM2) {
+  private static final double G0 = 9.80665;
+
+  /** A knock of a sensor is not a tyre's peak; the percentile is an own assumption. */
+  private static final double PERCENTILE = 0.95;
+
+  /** A speed's slope is taken over so far on each side. */
+  private static final double SLOPE_M = 12;
+
+  /** Differences of less are not worth another book. */
+  private static final double LEAST_CHANGE = 0.012;
+
+  private static final double LEAST_GRIP_USED = 0.5;
+
+  /** No driver uses all of it; more than this is the car's (expert: 0.97, common practice). */
+  private static final double MOST_GRIP_USED = 0.97;
+
+  private static final int LEAST_LAPS = 3;
+  private static final int ROUNDS = 24;
+
+  /**
+   * What laps say of the model.
+   *
+   * @param path that the page's lap is on
+   * @param page the page's lap
+   * @param laps that count
+   * @return empty where the model is as good as the laps, or too few laps speak
+   */
+  public static Optional<Calibration> of(
+      Path path, Vehicle car, Conditions conditions, AlongLap page, List<AlongLap> laps) {
+    if (laps.size() < LEAST_LAPS) {
+      return Optional.empty();
+    }
+    double peakPage = peakG(path, page);
+    double peak = Middle.of(laps.stream().mapToDouble(lap -> peakG(path, lap)).toArray());
+    double ratio = peak / peakPage;
+    double shared = conditions.gripUsed() * ratio;
+    double used =
+        Math.max(
+            LEAST_GRIP_USED, Math.min(Math.max(MOST_GRIP_USED, conditions.gripUsed()), shared));
+    double factor = Math.max(1, shared / used);
+    double topPage = top(page);
+    double top = Middle.of(laps.stream().mapToDouble(Calibration::top).toArray());
+    Double drag =
+        Math.abs(top / topPage - 1) < LEAST_CHANGE ? null : dragFor(path, car, conditions, top);
+    boolean sameGrip = Math.abs(ratio - 1) < LEAST_CHANGE;
+    if (sameGrip && drag == null) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        new Calibration(
+            sameGrip ? conditions.gripUsed() : used,
+            sameGrip ? 1 : factor,
+            peak,
+            peakPage,
+            top,
+            topPage,
+            drag));
+  }
+
+  private static double top(AlongLap lap) {
+    return Arrays.stream(lap.column(lap::speedAt)).filter(v -> !Double.isNaN(v)).max().orElse(0);
+  }
+
+  /** Sideways by the bends of the path and the speed, along by the slope of the speed. */
+  private static double peakG(Path path, AlongLap lap) {
+    int reach = Math.max(1, (int) Math.round(SLOPE_M / lap.stepM()));
+    double[] combined = new double[lap.size()];
+    int known = 0;
+    for (int k = reach; k + reach < lap.size(); k++) {
+      double v = lap.speedAt(k);
+      double along =
+          v * (lap.speedAt(k + reach) - lap.speedAt(k - reach)) / (2 * reach * lap.stepM());
+      int at = path.road().indexOf(Math.min(path.road().lengthM() - 0.01, lap.stationAt(k)));
+      double across = v * v * path.curvatureAt(at);
+      double g = Math.hypot(along, across) / G0;
+      if (!Double.isNaN(g)) {
+        combined[known++] = g;
+      }
+    }
+    Require.within("samples of a lap", known, 2, Integer.MAX_VALUE);
+    double[] sorted = Arrays.copyOf(combined, known);
+    Arrays.sort(sorted);
+    return sorted[(int) (PERCENTILE * (known - 1))];
+  }
+
+  /** Drag area at which the model is as fast as the laps, between half and twice the car's. */
+  private static Double dragFor(Path path, Vehicle car, Conditions conditions, double topMps) {
+    double low = car.aero().cdAM2() / 2;
+    double high = car.aero().cdAM2() * 2;
+    for (int round = 0; round < ROUNDS; round++) {
+      double middle = (low + high) / 2;
+      if (topWith(path, car, conditions, middle) > topMps) {
+        low = middle;
+      } else {
+        high = middle;
+      }
+    }
+    double found = (low + high) / 2;
+    boolean reached = Math.abs(topWith(path, car, conditions, found) / topMps - 1) < 0.005;
+    return reached ? found : null;
+  }
+
+  private static double topWith(Path path, Vehicle car, Conditions conditions, double cdAM2) {
+    Aero air = car.aero();
+    Vehicle with = car.withAero(new Aero(cdAM2, air.clAM2(), air.frontShare()));
+    return SpeedProfile.solve(path, with, conditions).topSpeedMps();
+  }
+}

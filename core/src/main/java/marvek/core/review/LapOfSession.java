@@ -1,0 +1,71 @@
+package marvek.core.review;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import marvek.core.laps.Charges;
+import marvek.core.laps.CornerReading;
+
+/**
+ * A lap that counts, with what it did.
+ *
+ * @param session by whose name it is told
+ * @param number counted from 1 in its recording
+ * @param corners in the order of the pages
+ * @param losses in the same order
+ */
+public record LapOfSession(
+    String session, int number, List<CornerReading> corners, List<Charges.Loss> losses) {
+  /** Farther from the inside edge than the page by so much the apex was not made [m]. */
+  private static final double MISSED_M = 1.0;
+
+  /** Nearer to the outside edge than the page by so much the car ran wide [m]. */
+  private static final double WIDE_M = 0.9;
+
+  /** Several laps in words: {@code Practice of 2026-05-02, laps 2 to 5, 8}. */
+  static List<String> named(List<LapOfSession> laps) {
+    Map<String, List<Integer>> numbers = new LinkedHashMap<>();
+    laps.forEach(
+        lap -> numbers.computeIfAbsent(lap.session(), s -> new ArrayList<>()).add(lap.number()));
+    List<String> words = new ArrayList<>();
+    numbers.forEach((session, of) -> words.add(session + ", lap" + numbered(of)));
+    return words;
+  }
+
+  private static String numbered(List<Integer> numbers) {
+    List<String> runs = new ArrayList<>();
+    for (int k = 0; k < numbers.size(); k++) {
+      int from = numbers.get(k);
+      while (k + 1 < numbers.size() && numbers.get(k + 1) == numbers.get(k) + 1) {
+        k++;
+      }
+      int to = numbers.get(k);
+      runs.add(to > from + 1 ? from + " to " + to : to > from ? from + ", " + to : "" + from);
+    }
+    return (numbers.size() > 1 ? "s " : " ") + String.join(", ", runs);
+  }
+
+  public LapOfSession {
+    corners = List.copyOf(corners);
+    losses = List.copyOf(losses);
+  }
+
+  /**
+   * Whether a corner was made: at the apex, on the road, no wheel locked. What was not recorded
+   * does not speak against it.
+   *
+   * @param page the page's own lap in the corner, read the same way
+   */
+  public boolean made(int p, CornerReading page) {
+    CornerReading lap = corners.get(p);
+    boolean locked = Boolean.TRUE.equals(lap.braking().locked());
+    return !locked
+        && !(minus(lap.way().insideM(), page.way().insideM()) > MISSED_M)
+        && !(minus(page.way().outsideM(), lap.way().outsideM()) > WIDE_M);
+  }
+
+  private static double minus(Double a, Double b) {
+    return a == null || b == null ? Double.NaN : a - b;
+  }
+}

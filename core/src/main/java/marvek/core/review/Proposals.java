@@ -1,0 +1,362 @@
+package marvek.core.review;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.function.Function;
+import marvek.core.brief.PageField;
+import marvek.core.circuit.Road;
+import marvek.core.conditions.Conditions;
+import marvek.core.laps.CornerReading;
+import marvek.core.laps.Finding;
+import marvek.core.laps.Middle;
+import marvek.core.page.CornerPage;
+import marvek.core.page.OwnValues;
+import marvek.core.page.Reference;
+import marvek.core.page.Stakes;
+import marvek.core.review.Proposal.Kind;
+
+/**
+ * What laps say should be written otherwise. A value moves only for laps in a row that made the
+ * corner; a brake point by the step plan's rule, never past its limit less the margin. The least
+ * amounts are own assumptions of the method.
+ */
+public final class Proposals {
+  private static final double LEAST_MARKER_M = 5;
+  private static final double LEAST_PEDAL_M = 6;
+  private static final double LEAST_SPEED_MPS = 0.7;
+
+  /** A corner that loses no more than this is driven as well as the page. */
+  private static final double AS_GOOD_S = 0.05;
+
+  /** A page that is driven within this is proven. */
+  private static final double PROVEN_S = 0.12;
+
+  private static final int SURE = 5;
+  private static final int UNDECIDED = 3;
+
+  /** A gear may cost so much by the model and still be the driver's. */
+  private static final double GEAR_COST_S = 0.03;
+
+  private final Case of;
+  private final Road road;
+
+  private Proposals(Case of) {
+    this.of = of;
+    this.road = of.basis().path().road();
+  }
+
+  /**
+   * What proposals are made from.
+   *
+   * @param own values that the book has
+   * @param page the page's own lap, read as the laps are
+   * @param plans of its brake points, by corner
+   */
+  public record Case(
+      Reference.Basis basis,
+      Conditions conditions,
+      Reference book,
+      List<OwnValues> own,
+      List<CornerReading> page,
+      List<Stakes> stakes,
+      List<LapOfSession> laps,
+      List<Finding> findings,
+      Map<Integer, StepPlan> plans) {}
+
+  /** All proposals, in the order of the lap. */
+  public static List<Proposal> of(Case of) {
+    return new Proposals(of).all();
+  }
+
+  private List<Proposal> all() {
+    List<Proposal> all = new ArrayList<>();
+    for (int p = 0; p < of.page().size(); p++) {
+      marker(p).ifPresent(all::add);
+      gear(p).ifPresent(all::add);
+      release(p).ifPresent(all::add);
+      apexSpeed(p).ifPresent(all::add);
+      throttle(p).ifPresent(all::add);
+      boolean moves = !all.isEmpty() && all.get(all.size() - 1).corner() == page(p).corner();
+      confidence(p, moves).ifPresent(all::add);
+    }
+    return all;
+  }
+
+  private CornerPage page(int p) {
+    return of.book().pages().get(p);
+  }
+
+  private CornerReading written(int p) {
+    return of.page().get(p);
+  }
+
+  /** How far a place of the laps is behind that of the page, lap by lap; NaN where unknown. */
+  private double[] later(int p, Function<CornerReading, Double> place) {
+    return of.laps().stream()
+        .mapToDouble(
+            lap -> {
+              Double a = place.apply(written(p));
+              Double b = place.apply(lap.corners().get(p));
+              return a == null || b == null
+                  ? Double.NaN
+                  : road.offsetBetween(road.wrapStation(a), road.wrapStation(b));
+            })
+        .toArray();
+  }
+
+  /** The last laps in a row that made the corner and lie together; empty without enough. */
+  private List<Integer> inARow(int p, double[] values, double withinEach) {
+    List<Integer> row = new ArrayList<>();
+    List<Integer> best = List.of();
+    for (int k = 0; k < values.length; k++) {
+      boolean good = !Double.isNaN(values[k]) && of.laps().get(k).made(p, written(p));
+      if (!good) {
+        row.clear();
+        continue;
+      }
+      row.add(k);
+      while (!together(values, row, withinEach)) {
+        row.remove(0);
+      }
+      if (row.size() >= StepPlan.LAPS_IN_A_ROW) {
+        best = List.copyOf(row);
+      }
+    }
+    return best;
+  }
+
+  private static boolean together(double[] values, List<Integer> row, double within) {
+    double middle = middle(values, row);
+    return row.stream().allMatch(k -> Math.abs(values[k] - middle) <= within);
+  }
+
+  private static double middle(double[] values, List<Integer> row) {
+    return Middle.of(row.stream().mapToDouble(k -> values[k]).toArray());
+  }
+
+  private Optional<Proposal> marker(int p) {
+    Double at = page(p).brake().atM();
+    double[] later = later(p, r -> r.braking().onM());
+    List<Integer> row = inARow(p, later, StepPlan.WITHIN_M);
+    if (at == null || row.isEmpty()) {
+      return Optional.empty();
+    }
+    double by = middle(later, row);
+    if (Math.abs(by) < LEAST_MARKER_M) {
+      return Optional.empty();
+    }
+    double move = by > 0 ? StepPlan.stepTowards(by) : by + StepPlan.stepTowards(-by);
+    if (by > 0) {
+      move = Math.min(move, room(p, at));
+      if (move < 1) {
+        return Optional.empty();
+      }
+    }
+    Kind kind = by > 0 ? Kind.MARKER_LATER : Kind.MARKER_EARLIER;
+    Double each = of.stakes().get(p).brake5mEarlyS();
+    Double gain = each == null ? null : Math.max(0, (by > 0 ? 0 : move - by) * each / 5);
+    return Optional.of(
+        value(p, kind, PageField.BRAKE, road.wrapStation(at + move), row, by > 0 ? null : gain));
+  }
+
+  /** Metres that a brake point may still go on: to the limit less its margin. */
+  private double room(int p, double atM) {
+    StepPlan plan = of.plans().get(page(p).corner());
+    return plan == null ? 0 : road.offsetBetween(atM, plan.limitM()) - plan.marginM();
+  }
+
+  private Optional<Proposal> gear(int p) {
+    Map<Integer, List<Integer>> byGear = new TreeMap<>();
+    for (int k = 0; k < of.laps().size(); k++) {
+      Integer gear = of.laps().get(k).corners().get(p).slowest().gear();
+      if (gear != null && of.laps().get(k).made(p, written(p))) {
+        byGear.computeIfAbsent(gear, g -> new ArrayList<>()).add(k);
+      }
+    }
+    Integer pageGear = written(p).slowest().gear();
+    return byGear.entrySet().stream()
+        .filter(e -> pageGear != null && !e.getKey().equals(pageGear))
+        .filter(e -> e.getValue().size() >= StepPlan.LAPS_IN_A_ROW)
+        .map(
+            e ->
+                value(
+                    p,
+                    Kind.GEAR,
+                    PageField.GEAR,
+                    page(p).gears().corner() + e.getKey() - pageGear,
+                    e.getValue(),
+                    null))
+        .filter(proposal -> proposal.pageS() != null && proposal.pageS() <= GEAR_COST_S)
+        .findFirst();
+  }
+
+  private Optional<Proposal> release(int p) {
+    if (page(p).trailBrake() == null) {
+      return Optional.empty();
+    }
+    return pedal(
+        p,
+        Kind.RELEASE,
+        PageField.RELEASE,
+        later(p, r -> r.braking().releaseM()),
+        page(p).trailBrake().releaseM(),
+        false);
+  }
+
+  private Optional<Proposal> throttle(int p) {
+    Double at = page(p).throttle().firstM();
+    if (at == null) {
+      return Optional.empty();
+    }
+    double[] later = later(p, r -> r.throttle().firstM());
+    return pedal(p, Kind.THROTTLE, PageField.THROTTLE_FIRST, later, at, true);
+  }
+
+  /** A point that is driven elsewhere, as well as on the page. */
+  private Optional<Proposal> pedal(
+      int p, Kind kind, PageField field, double[] later, double atM, boolean onlyEarlier) {
+    List<Integer> row = inARow(p, later, StepPlan.WITHIN_M);
+    if (row.isEmpty() || charged(p, row) > AS_GOOD_S) {
+      return Optional.empty();
+    }
+    double by = middle(later, row);
+    boolean wanted = onlyEarlier ? by <= -LEAST_PEDAL_M : Math.abs(by) >= LEAST_PEDAL_M;
+    return wanted
+        ? Optional.of(value(p, kind, field, road.wrapStation(atM + by), row, null))
+        : Optional.empty();
+  }
+
+  private double charged(int p, List<Integer> row) {
+    double[] seconds = of.laps().stream().mapToDouble(l -> l.losses().get(p).chargedS()).toArray();
+    return middle(seconds, row);
+  }
+
+  private Optional<Proposal> apexSpeed(int p) {
+    Double wanted = written(p).slowest().speedMps();
+    double[] faster =
+        of.laps().stream()
+            .map(lap -> lap.corners().get(p).slowest().speedMps())
+            .mapToDouble(v -> v == null || wanted == null ? Double.NaN : v - wanted)
+            .toArray();
+    List<Integer> row = inARow(p, faster, LEAST_SPEED_MPS);
+    if (row.isEmpty() || middle(faster, row) < LEAST_SPEED_MPS || charged(p, row) > 0) {
+      return Optional.empty();
+    }
+    double after = page(p).lowestSpeedMps() + middle(faster, row);
+    return Optional.of(value(p, Kind.APEX_SPEED, PageField.APEX_SPEED, after, row, null));
+  }
+
+  private Optional<Proposal> confidence(int p, boolean moves) {
+    Integer before = page(p).confidence();
+    List<Integer> all = new ArrayList<>();
+    List<Integer> missed = new ArrayList<>();
+    for (int k = 0; k < of.laps().size(); k++) {
+      (of.laps().get(k).made(p, written(p)) ? all : missed).add(k);
+    }
+    boolean clean = of.findings().stream().noneMatch(f -> f.corner() == page(p).corner());
+    boolean unsteady =
+        of.findings().stream()
+            .anyMatch(f -> f.corner() == page(p).corner() && f.rule() == Finding.Rule.INCONSISTENT);
+    if (unsteady || 3 * missed.size() > of.laps().size()) {
+      int after = Math.max(0, (before == null ? UNDECIDED : before) - 1);
+      return sure(p, Kind.CONFIDENCE_DOWN, before, after, unsteady ? all : missed);
+    }
+    if (!clean || moves || all.size() < StepPlan.LAPS_IN_A_ROW) {
+      return Optional.empty();
+    }
+    boolean proven = Math.abs(charged(p, all)) <= PROVEN_S && missed.isEmpty();
+    int after = proven ? SURE : Math.min(SURE, (before == null ? UNDECIDED : before) + 1);
+    return sure(p, proven ? Kind.PROVEN : Kind.CONFIDENCE_UP, before, after, all);
+  }
+
+  private Optional<Proposal> sure(int p, Kind kind, Integer before, int after, List<Integer> row) {
+    if (Objects.equals(before, after)) {
+      return Optional.empty();
+    }
+    Double was = before == null ? null : Double.valueOf(before);
+    return Optional.of(
+        new Proposal(page(p).corner(), kind, null, was, after, row.size(), names(row), null, null));
+  }
+
+  private List<String> names(List<Integer> row) {
+    return LapOfSession.named(row.stream().map(of.laps()::get).toList());
+  }
+
+  private Proposal value(
+      int p, Kind kind, PageField field, double after, List<Integer> row, Double gain) {
+    return new Proposal(
+        page(p).corner(),
+        kind,
+        field,
+        field.of(page(p)),
+        after,
+        row.size(),
+        names(row),
+        gain,
+        pageS(p, field, after));
+  }
+
+  /** By how much the page's lap becomes slower; null where the model cannot drive it. */
+  private Double pageS(int p, PageField field, double after) {
+    OwnValues now = ownOf(of.own(), page(p).corner());
+    OwnValues.Builder then = now.but();
+    field.put(then, after);
+    List<OwnValues> own = with(of.own(), then.build());
+    try {
+      return Reference.on(of.basis(), of.conditions(), own).lap().timeS() - of.book().lap().timeS();
+    } catch (IllegalArgumentException e) {
+      return null;
+    }
+  }
+
+  private static OwnValues ownOf(List<OwnValues> own, int corner) {
+    return own.stream()
+        .filter(o -> o.corner() == corner)
+        .findFirst()
+        .orElse(OwnValues.in(corner).build());
+  }
+
+  private static List<OwnValues> with(List<OwnValues> own, OwnValues changed) {
+    Map<Integer, OwnValues> byCorner = new TreeMap<>();
+    own.forEach(o -> byCorner.put(o.corner(), o));
+    byCorner.put(changed.corner(), changed);
+    return List.copyOf(byCorner.values());
+  }
+
+  /**
+   * What a driver says of a proposal.
+   *
+   * @param value of an altered one; null to take it as it is
+   */
+  public record Accepted(Proposal proposal, Double value) {}
+
+  /**
+   * The own values with what was accepted: as it is, it was measured in its laps; altered, it is
+   * the driver's.
+   */
+  public static List<OwnValues> decided(List<OwnValues> own, List<Accepted> accepted) {
+    List<OwnValues> result = own;
+    for (Accepted a : accepted) {
+      Proposal proposal = a.proposal();
+      OwnValues.Builder then = ownOf(result, proposal.corner()).but();
+      double value = a.value() == null ? proposal.after() : a.value();
+      if (proposal.field() == null) {
+        then.confidence((int) Math.round(value));
+      } else {
+        String path = proposal.field().path();
+        proposal.field().put(then, value);
+        if (a.value() == null) {
+          then.measured(path, proposal.laps());
+        } else {
+          then.notMeasured(path);
+        }
+      }
+      result = with(result, then.build());
+    }
+    return result;
+  }
+}
