@@ -43,6 +43,7 @@ public final class BookJson {
    * @param revisions in the order of their numbers, which run from 1
    * @param sessions in the order they were made
    * @param steps how far brake points are worked up to
+   * @param debriefNotes remarks on laps and dismissed findings, each with its session's place
    */
   public record Parts(
       String name,
@@ -52,7 +53,8 @@ public final class BookJson {
       List<JsonNode> setupSheets,
       List<ObjectNode> revisions,
       List<JsonNode> sessions,
-      List<JsonNode> steps) {}
+      List<JsonNode> steps,
+      List<JsonNode> debriefNotes) {}
 
   /** Puts the parts together. */
   public static ObjectNode write(Parts parts) {
@@ -77,6 +79,10 @@ public final class BookJson {
     if (!parts.steps().isEmpty()) {
       ArrayNode steps = book.putArray("steps");
       parts.steps().forEach(steps::add);
+    }
+    if (!parts.debriefNotes().isEmpty()) {
+      ArrayNode notes = book.putArray("debriefNotes");
+      parts.debriefNotes().forEach(notes::add);
     }
     return book;
   }
@@ -125,7 +131,8 @@ public final class BookJson {
         sheets,
         revisions,
         sessions,
-        steps);
+        steps,
+        debriefNotes(tree, sessions.size()));
   }
 
   private static void checkLayoutVersion(
@@ -184,5 +191,19 @@ public final class BookJson {
     ConditionsJson.read(place.node().get("conditions"), place.at("conditions").pointer());
     OwnValuesJson.read(place.node().path("ownValues"), place.at("ownValues").pointer());
     SetupSheetJson.read(place.node().path("setup"), place.at("setup").pointer());
+  }
+
+  private static List<JsonNode> debriefNotes(JsonNode tree, int sessions) {
+    List<JsonNode> notes = new ArrayList<>();
+    for (JsonNode note : tree.path("debriefNotes")) {
+      JsonPlace place = new JsonPlace(note, "/debriefNotes/" + notes.size());
+      int session = place.integer("session");
+      if (session < 0 || session >= sessions) {
+        throw place.at("session").error("there is no session " + session + " in this book.");
+      }
+      place.text("kind");
+      notes.add(note);
+    }
+    return notes;
   }
 }

@@ -13,8 +13,9 @@ import marvek.core.laps.Channel;
  * with to be in the channel's unit.
  *
  * @param channel null for the time
+ * @param pressure whether a brake is told by its pressure and not by a share of full scale
  */
-record LapColumn(Channel channel, double factor) {
+record LapColumn(Channel channel, double factor, boolean pressure) {
   private static final double MPH = 1609.344 / 3600;
   private static final double KNOT = 1852 / 3600.0;
   private static final double FOOT = 0.3048;
@@ -57,6 +58,8 @@ record LapColumn(Channel channel, double factor) {
           new Known(Channel.YAW_RATE, List.of("yaw rate", "gyro")),
           new Known(Channel.CLUTCH, List.of("clutch", "clutch pos")));
 
+  private static final List<String> PRESSURES = List.of("bar", "kpa", "psi");
+
   private static final Map<String, Double> FACTORS =
       Map.ofEntries(
           Map.entry("s", 1.0),
@@ -75,6 +78,8 @@ record LapColumn(Channel channel, double factor) {
           Map.entry("pct", 1.0),
           Map.entry("%", 1.0),
           Map.entry("bar", 1.0),
+          Map.entry("kpa", 0.01),
+          Map.entry("psi", 0.0689476),
           Map.entry("deg", 1.0),
           Map.entry("°", 1.0),
           Map.entry("g", 1.0),
@@ -88,6 +93,48 @@ record LapColumn(Channel channel, double factor) {
   boolean isTime() {
     return channel == null;
   }
+
+  /** Its column in the lap format, in the unit that is kept. */
+  String name() {
+    return isTime() ? "time_s" : channel.column();
+  }
+
+  /**
+   * A column by its name in the lap format, as {@code speed_kmh}.
+   *
+   * @param name with its unit where the format has one
+   */
+  static Optional<LapColumn> canonical(String name) {
+    return CANONICAL.contains(name) ? of(name, "") : Optional.empty();
+  }
+
+  /** Columns of the lap format, with the units that a quantity may be in. */
+  static final List<String> CANONICAL =
+      List.of(
+          "time_s",
+          "time_ms",
+          "lap",
+          "distance_m",
+          "distance_km",
+          "distance_ft",
+          "lat_deg",
+          "lon_deg",
+          "alt_m",
+          "x_m",
+          "y_m",
+          "speed_kmh",
+          "speed_mps",
+          "speed_mph",
+          "brake_pct",
+          "brake_bar",
+          "throttle_pct",
+          "steer_deg",
+          "gear",
+          "rpm",
+          "lat_g",
+          "long_g",
+          "yaw_rate_dps",
+          "clutch_pct");
 
   /**
    * What a header says.
@@ -104,14 +151,15 @@ record LapColumn(Channel channel, double factor) {
       given = brackets.group(2).strip();
     } else if (name.contains("_")
         && FACTORS.containsKey(name.substring(name.lastIndexOf('_') + 1))) {
-      boolean alone = known(words(name)).isPresent() && !name.contains("speed");
-      if (!alone || given.isEmpty()) {
-        given = name.substring(name.lastIndexOf('_') + 1);
-        String shorter = name.substring(0, name.lastIndexOf('_'));
-        name = known(words(shorter)).isPresent() ? shorter : name;
+      String last = name.substring(name.lastIndexOf('_') + 1);
+      given = given.isEmpty() ? last : given;
+      // "lat_g" is a name of its own and no latitude in g.
+      if (known(words(name)).isEmpty()) {
+        name = name.substring(0, name.lastIndexOf('_'));
       }
     }
     double factor = FACTORS.getOrDefault(given, 1.0);
+    String unitOf = given;
     boolean speedUnitMissing = given.isEmpty();
     return known(words(name))
         .map(
@@ -120,7 +168,8 @@ record LapColumn(Channel channel, double factor) {
                     k.channel(),
                     // A speed without a unit is most often in km/h; the check against the way
                     // that was covered puts it right where it is not.
-                    k.channel() == Channel.SPEED && speedUnitMissing ? 1 / 3.6 : factor));
+                    k.channel() == Channel.SPEED && speedUnitMissing ? 1 / 3.6 : factor,
+                    k.channel() == Channel.BRAKE && PRESSURES.contains(unitOf)));
   }
 
   private static String words(String name) {

@@ -22,81 +22,71 @@ import marvek.core.laps.Recording;
  * may be commas, semicolons or tabs, decimals points or commas; a byte order mark is passed over.
  */
 public final class LapCsv {
-  private static final int MOST_COLUMNS = 400;
   private static final int LEAST_ROWS = 10;
-  private static final int HEAD_BYTES = 64 * 1024;
 
   /** Rows with a time that does not go on are dropped, if they are few. */
   private static final double MOST_DROPPED = 0.05;
 
   private final byte[] bytes;
-  private final char separator;
-  private final boolean decimalComma;
+  private final LapHead.Dialect dialect;
+  private final Map<String, String> mapping;
   private final List<String> corrections = new ArrayList<>();
-  private final List<String> used = new ArrayList<>();
-  private final List<String> unknown = new ArrayList<>();
+  private LapHead head;
   private LapColumn[] columns;
   private double[][] values;
   private int rows;
   private int dropped;
   private long firstDropped;
 
-  private LapCsv(byte[] bytes) {
+  private LapCsv(byte[] bytes, Map<String, String> mapping) {
     this.bytes = bytes;
-    String head = new String(bytes, 0, Math.min(bytes.length, HEAD_BYTES), StandardCharsets.UTF_8);
-    String first = head.lines().filter(line -> !line.isBlank()).findFirst().orElse("");
-    this.separator = separatorOf(first);
-    this.decimalComma = separator != ',' && head.lines().skip(1).limit(5).anyMatch(LapCsv::comma);
+    this.mapping = mapping;
+    this.dialect = LapHead.Dialect.of(bytes);
   }
 
-  private static boolean comma(String line) {
-    return line.matches(".*\\d,\\d.*");
-  }
-
-  private static char separatorOf(String header) {
-    char best = ',';
-    for (char candidate : new char[] {';', '\t'}) {
-      if (count(header, candidate) > count(header, best)) {
-        best = candidate;
-      }
-    }
-    return best;
-  }
-
-  private static long count(String text, char c) {
-    return text.chars().filter(x -> x == c).count();
+  /**
+   * Reads a file whose header says what its columns are.
+   *
+   * @throws BadFileException with line and column
+   */
+  public static LapFile read(byte[] bytes) {
+    return read(bytes, Map.of());
   }
 
   /**
    * Reads a file.
    *
+   * @param mapping column of the lap format by header, for those whose names do not say it; an
+   *     empty text leaves a column out
    * @throws BadFileException with line and column
    */
-  public static LapFile read(byte[] bytes) {
-    return new LapCsv(bytes).read();
+  public static LapFile read(byte[] bytes, Map<String, String> mapping) {
+    LapHead.refuseBinary(bytes);
+    return new LapCsv(bytes, mapping).read();
+  }
+
+  static CsvReader<CsvRecord> reader(byte[] bytes, LapHead.Dialect dialect) {
+    return CsvReader.builder()
+        .fieldSeparator(dialect.separator())
+        .detectBomHeader(true)
+        .skipEmptyLines(true)
+        .allowMissingFields(true)
+        .allowExtraFields(true)
+        .ofCsvRecord(
+            new InputStreamReader(new ByteArrayInputStream(bytes), StandardCharsets.UTF_8));
   }
 
   private LapFile read() {
-    if (bytes.length == 0) {
-      throw BadFileException.whole("The file is empty: a header and samples are expected.");
-    }
-    refuseBinary();
-    try (CsvReader<CsvRecord> reader =
-        CsvReader.builder()
-            .fieldSeparator(separator)
-            .detectBomHeader(true)
-            .skipEmptyLines(true)
-            .allowMissingFields(true)
-            .allowExtraFields(true)
-            .ofCsvRecord(
-                new InputStreamReader(new ByteArrayInputStream(bytes), StandardCharsets.UTF_8))) {
+    try (CsvReader<CsvRecord> reader = reader(bytes, dialect)) {
       List<String> header = null;
       for (CsvRecord record : reader) {
         if (header == null) {
-          header = header(record);
+          header = LapHead.names(record.getFields(), record.getStartingLineNumber());
         } else if (columns == null) {
-          boolean units = record.getFields().stream().allMatch(LapColumn::isUnit);
-          recognise(header, units ? record.getFields() : List.of());
+          boolean units = LapHead.isUnits(record.getFields());
+          head = LapHead.of(header, units ? record.getFields() : List.of(), mapping).checked();
+          columns = head.columns();
+          values = new double[columns.length][1024];
           if (!units) {
             row(record);
           }
@@ -110,74 +100,6 @@ public final class LapCsv {
       throw new UncheckedIOException(e);
     }
     return file();
-  }
-
-  private void refuseBinary() {
-    int seen = Math.min(bytes.length, HEAD_BYTES);
-    for (int i = 0; i < seen; i++) {
-      if (bytes[i] == 0) {
-        throw BadFileException.whole(
-            "This is a binary file, not text. Export the laps as CSV and bring that in.");
-      }
-    }
-  }
-
-  private List<String> header(CsvRecord record) {
-    if (record.getFieldCount() > MOST_COLUMNS) {
-      throw BadFileException.atLine(
-          record.getStartingLineNumber(),
-          null,
-          record.getFieldCount()
-              + " columns; at most "
-              + MOST_COLUMNS
-              + " are read. Export only the channels that are needed.");
-    }
-    return record.getFields().stream().map(f -> f.replace("\uFEFF", "").strip()).toList();
-  }
-
-  private void recognise(List<String> header, List<String> units) {
-    columns = new LapColumn[header.size()];
-    for (int c = 0; c < header.size(); c++) {
-      String unit = c < units.size() ? units.get(c).replaceAll("[\\[\\]()]", "") : "";
-      LapColumn column = LapColumn.of(header.get(c), unit).orElse(null);
-      if (column == null || taken(column, c)) {
-        unknown.add(header.get(c));
-      } else {
-        columns[c] = column;
-        used.add(header.get(c));
-      }
-    }
-    if (Arrays.stream(columns).noneMatch(c -> c != null && c.isTime())) {
-      throw BadFileException.atLine(
-          1, "time_s", "no column of times is known; found " + String.join(", ", header) + ".");
-    }
-    if (!has(Channel.SPEED)) {
-      throw BadFileException.atLine(
-          1, "speed_kmh", "no column of speeds is known; found " + String.join(", ", header) + ".");
-    }
-    boolean placed =
-        has(Channel.DISTANCE)
-            || has(Channel.LATITUDE) && has(Channel.LONGITUDE)
-            || has(Channel.X) && has(Channel.Y);
-    if (!placed) {
-      throw BadFileException.atLine(
-          1,
-          null,
-          "neither a position (lat_deg and lon_deg, or x_m and y_m) nor a distance_m is known;"
-              + " found "
-              + String.join(", ", header)
-              + ".");
-    }
-    values = new double[columns.length][1024];
-  }
-
-  private boolean taken(LapColumn column, int before) {
-    return Arrays.stream(columns, 0, before)
-        .anyMatch(c -> c != null && c.channel() == column.channel());
-  }
-
-  private boolean has(Channel channel) {
-    return Arrays.stream(columns).anyMatch(c -> c != null && c.channel() == channel);
   }
 
   private void row(CsvRecord record) {
@@ -211,18 +133,12 @@ public final class LapCsv {
       return Double.NaN;
     }
     try {
-      return NumberInput.parseDouble(decimalComma ? text.replace(',', '.') : text, true);
+      return NumberInput.parseDouble(dialect.decimalComma() ? text.replace(',', '.') : text, true);
     } catch (NumberFormatException e) {
       String shown = text.length() > 40 ? text.substring(0, 40) + "…" : text;
       throw BadFileException.atLine(
-          record.getStartingLineNumber(),
-          used.isEmpty() ? null : nameOf(c),
-          "\"" + shown + "\" is no number.");
+          record.getStartingLineNumber(), columns[c].name(), "\"" + shown + "\" is no number.");
     }
-  }
-
-  private String nameOf(int c) {
-    return columns[c].isTime() ? "time" : columns[c].channel().column();
   }
 
   private LapFile file() {
@@ -258,10 +174,11 @@ public final class LapCsv {
           time = column;
         } else {
           channels.put(columns[c].channel(), column);
+          LapPedals.check(columns[c], column, corrections);
         }
       }
     }
     LapSpeeds.check(time, channels, corrections);
-    return new LapFile(new Recording(time, channels), used, unknown, corrections);
+    return new LapFile(new Recording(time, channels), head.used(), head.unknown(), corrections);
   }
 }

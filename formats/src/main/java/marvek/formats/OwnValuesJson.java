@@ -5,6 +5,8 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import marvek.core.InvalidValueException;
 import marvek.core.circuit.Kerb;
 import marvek.core.line.School;
@@ -39,30 +41,53 @@ public final class OwnValuesJson {
 
   private static OwnValues readOne(JsonPlace p) {
     try {
-      return OwnValues.in(p.integer("corner"))
-          .line(p.oneOf("line", School.class, null))
-          .brakeAtM(p.optionalNumber("brake.at_m"))
-          .initialPct(p.optionalNumber("brake.initial_pct"))
-          .cornerGear(p.has("gears.corner") ? p.integer("gears.corner") : null)
-          .turnInM(p.optionalNumber("turnIn.at_m"))
-          .turnInPct(p.optionalNumber("trailBrake.atTurnIn_pct"))
-          .releaseM(p.optionalNumber("trailBrake.release_m"))
-          .apexSpeedMps(p.optionalNumber("apexes.speed_mps"))
-          .apexOffsetM(p.optionalNumber("apexes.offset_m"))
-          .kerbApex(p.oneOf("kerbs.apex", Kerb.Use.class, null))
-          .kerbExit(p.oneOf("kerbs.exit", Kerb.Use.class, null))
-          .throttleFirstM(p.optionalNumber("throttle.first_m"))
-          .throttleFullM(p.optionalNumber("throttle.full_m"))
-          .confidence(p.has("confidence") ? p.integer("confidence") : null)
-          .notes(p.text("notes", null))
-          .wayOut(p.text("wayOut", null))
-          .source(p.oneOf("source", CornerPage.Source.class, CornerPage.Source.DRIVER))
-          .brakeMark(p.text("brake.mark", null), p.text("brake.words", null))
-          .turnInMark(p.text("turnIn.mark", null), p.text("turnIn.words", null))
-          .build();
+      OwnValues.Builder own =
+          OwnValues.in(p.integer("corner"))
+              .line(p.oneOf("line", School.class, null))
+              .brakeAtM(p.optionalNumber("brake.at_m"))
+              .initialPct(p.optionalNumber("brake.initial_pct"))
+              .cornerGear(p.has("gears.corner") ? p.integer("gears.corner") : null)
+              .turnInM(p.optionalNumber("turnIn.at_m"))
+              .turnInPct(p.optionalNumber("trailBrake.atTurnIn_pct"))
+              .releaseM(p.optionalNumber("trailBrake.release_m"))
+              .apexSpeedMps(p.optionalNumber("apexes.speed_mps"))
+              .apexOffsetM(p.optionalNumber("apexes.offset_m"))
+              .kerbApex(p.oneOf("kerbs.apex", Kerb.Use.class, null))
+              .kerbExit(p.oneOf("kerbs.exit", Kerb.Use.class, null))
+              .throttleFirstM(p.optionalNumber("throttle.first_m"))
+              .throttleFullM(p.optionalNumber("throttle.full_m"))
+              .confidence(p.has("confidence") ? p.integer("confidence") : null)
+              .notes(p.text("notes", null))
+              .wayOut(p.text("wayOut", null))
+              .source(p.oneOf("source", CornerPage.Source.class, CornerPage.Source.DRIVER))
+              .brakeMark(p.text("brake.mark", null), p.text("brake.words", null))
+              .turnInMark(p.text("turnIn.mark", null), p.text("turnIn.words", null));
+      measured(p).forEach(own::measured);
+      return own.build();
     } catch (InvalidValueException e) {
       throw BadFileException.atPointer(p.pointer() + "/" + e.field(), e.getMessage() + ".");
     }
+  }
+
+  /** Names of the laps that values were measured in, by field. */
+  private static Map<String, List<String>> measured(JsonPlace p) {
+    Map<String, List<String>> measured = new TreeMap<>();
+    JsonNode node = p.node().path("measured");
+    if (!node.isMissingNode() && !node.isObject()) {
+      throw BadFileException.atPointer(p.pointer() + "/measured", "an object is expected here.");
+    }
+    node.fields()
+        .forEachRemaining(
+            field -> {
+              if (!field.getValue().isArray()) {
+                throw BadFileException.atPointer(
+                    p.pointer() + "/measured/" + field.getKey(), "a list of laps is expected.");
+              }
+              List<String> laps = new ArrayList<>();
+              field.getValue().forEach(lap -> laps.add(lap.asText()));
+              measured.put(field.getKey(), laps);
+            });
+    return measured;
   }
 
   /** Writes the list; what is null is left out. */
@@ -91,6 +116,10 @@ public final class OwnValuesJson {
       put(node, "notes", o.notes());
       put(node, "wayOut", o.wayOut());
       node.put("source", JsonPlace.spelled(o.source()));
+      if (!o.measured().isEmpty()) {
+        ObjectNode measured = node.putObject("measured");
+        o.measured().forEach((field, laps) -> laps.forEach(measured.putArray(field)::add));
+      }
     }
     return list;
   }

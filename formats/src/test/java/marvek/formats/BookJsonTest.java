@@ -52,7 +52,17 @@ class BookJsonTest {
             List.of(),
             List.of(revision.deepCopy()),
             List.of(),
+            List.of(),
             List.of()));
+  }
+
+  @Test
+  void aNoteOfASessionThatIsNotThereIsRefused() {
+    ObjectNode tree = book();
+    tree.putArray("debriefNotes").addObject().put("session", 2).put("kind", "remark");
+    assertThat(refused(tree).getMessage())
+        .contains("/debriefNotes/0/session")
+        .contains("no session");
   }
 
   private static BadFileException refused(JsonNode tree) {

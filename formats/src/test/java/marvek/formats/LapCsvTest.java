@@ -67,6 +67,21 @@ class LapCsvTest {
   }
 
   @Test
+  void everyColumnOfTheFormatIsTheChannelThatItNames() {
+    for (Channel channel : Channel.values()) {
+      LapColumn column = LapColumn.of(channel.column(), "").orElseThrow();
+      assertThat(column.channel()).as(channel.column()).isEqualTo(channel);
+      assertThat(column.factor()).as(channel.column()).isEqualTo(1);
+    }
+    for (String name : LapColumn.CANONICAL) {
+      assertThat(LapColumn.canonical(name)).as(name).isPresent();
+    }
+    assertThat(LapColumn.of("brake_bar", "").orElseThrow().pressure()).isTrue();
+    assertThat(LapColumn.of("speed_mph", "").orElseThrow().factor())
+        .isCloseTo(0.44704, within(1e-9));
+  }
+
+  @Test
   void tabsAreSeparatorsToo() {
     assertThat(read(file("time_s\tdistance_m\tspeed_kmh", "%.1f\t%.1f\t36")).size())
         .isEqualTo(ROWS);
@@ -143,7 +158,7 @@ class LapCsvTest {
         Arguments.of("time_s,speed_kmh\n0,36\n", "neither a position"),
         Arguments.of("time_s,speed_kmh,lat_deg\n0,36,51\n", "neither a position"),
         Arguments.of(good.replace("\n2.1,21.0,36", "\n2.1,x21,36"), "Line 23, distance_m: \"x21\""),
-        Arguments.of(good.replace("\n2.1,", "\nabc,"), "Line 23, time: \"abc\" is no number"),
+        Arguments.of(good.replace("\n2.1,", "\nabc,"), "Line 23, time_s: \"abc\" is no number"),
         Arguments.of(file("time_s,distance_m,speed_kmh", "%.1f,%.1f,0"), "0 all through"),
         Arguments.of(
             file("time_s,distance_m,speed_kmh", "%.1f,%.1f,fast"), "\"fast\" is no number"),
@@ -174,5 +189,59 @@ class LapCsvTest {
     byte[] noise = new byte[4096];
     new java.util.Random(1).nextBytes(noise);
     assertThatThrownBy(() -> LapCsv.read(noise)).isInstanceOf(BadFileException.class);
+  }
+
+  private static final String FOREIGN = file("Zeit,Weg,Geschw,Druck", "%.1f,%.1f,36,12");
+
+  private static final Map<String, String> MAPPING =
+      Map.of("Zeit", "time_s", "Weg", "distance_m", "Geschw", "speed_kmh", "Druck", "");
+
+  @Test
+  void headersOfAnotherKindAreMappedOnce() {
+    assertThatThrownBy(() -> LapCsv.read(bytes(FOREIGN)))
+        .isInstanceOf(BadFileException.class)
+        .hasMessageContaining("Zeit, Weg, Geschw, Druck")
+        .hasMessageContaining("Say which column it is");
+    LapFile file = LapCsv.read(bytes(FOREIGN), MAPPING);
+    assertThat(file.recording().at(Channel.SPEED, 4)).isCloseTo(10, within(1e-9));
+    assertThat(file.unknown()).containsExactly("Druck");
+  }
+
+  @Test
+  void aMappingToNothingKnownIsRefused() {
+    assertThatThrownBy(() -> LapCsv.read(bytes(FOREIGN), Map.of("Zeit", "hours")))
+        .hasMessageContaining("Zeit: is mapped to hours");
+  }
+
+  @Test
+  void aPreviewShowsEachChannelAndWhatIsMissing() {
+    LapPreview preview = LapPreview.of(bytes(FOREIGN), Map.of("Zeit", "time_s"));
+    assertThat(preview.columns())
+        .extracting(LapPreview.Column::header)
+        .containsExactly("Zeit", "Weg", "Geschw", "Druck");
+    assertThat(preview.columns().get(0).is()).isEqualTo("time_s");
+    assertThat(preview.columns().get(1).is()).isNull();
+    assertThat(preview.columns().get(1).first()).startsWith("0.0", "1.0", "2.0");
+    assertThat(preview.columns().get(1).most()).isEqualTo(ROWS - 1);
+    assertThat(preview.missing()).hasSize(2);
+    assertThat(LapPreview.of(bytes(FOREIGN), MAPPING).missing()).isEmpty();
+  }
+
+  @Test
+  void aBrakePressureIsTakenFromTheHardestOfTheFile() {
+    String text =
+        file("time_s,distance_m,speed_kmh,brake_bar", "%.1f,%.1f,36,20")
+            .replace("\n2.1,21.0,36,20", "\n2.1,21.0,36,80");
+    LapFile file = LapCsv.read(bytes(text));
+    assertThat(file.recording().at(Channel.BRAKE, 3)).isCloseTo(100, within(1e-9));
+    assertThat(file.corrections()).singleElement().asString().contains("hardest in this file");
+  }
+
+  @Test
+  void pedalsFromZeroToOneArePutRight() {
+    LapFile file =
+        LapCsv.read(bytes(file("time_s,distance_m,speed_kmh,throttle_pct", "%.1f,%.1f,36,0.8")));
+    assertThat(file.recording().at(Channel.THROTTLE, 3)).isCloseTo(80, within(1e-9));
+    assertThat(file.corrections()).singleElement().asString().contains("0 to 1");
   }
 }

@@ -1,0 +1,50 @@
+package marvek.formats;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import marvek.core.laps.Channel;
+
+/** Brings pedals to per cent: from a pressure, or from shares of one. */
+final class LapPedals {
+  /** A single knock on the sensor is not its full scale. */
+  private static final double HARDEST_SHARE = 0.999;
+
+  private static final double LEAST_BAR = 2;
+
+  private LapPedals() {}
+
+  static void check(LapColumn column, double[] values, List<String> corrections) {
+    if (column.channel() != Channel.BRAKE && column.channel() != Channel.THROTTLE) {
+      return;
+    }
+    double most = hardest(values);
+    String name = column.channel().column();
+    if (column.pressure()) {
+      if (most < LEAST_BAR) {
+        throw BadFileException.atLine(
+            2, name, "the brake pressure never comes above " + LEAST_BAR + " bar: is it in bar?");
+      }
+      scale(values, 100 / most);
+      corrections.add(
+          String.format(
+              Locale.ROOT,
+              "The brake is a pressure: the hardest in this file, %.0f bar, is taken as 100 %%.",
+              most));
+    } else if (most > 0 && most <= 1.001) {
+      scale(values, 100);
+      corrections.add(name + " runs from 0 to 1 and not to 100: put right.");
+    }
+  }
+
+  private static double hardest(double[] values) {
+    double[] sorted = Arrays.stream(values).filter(v -> !Double.isNaN(v)).sorted().toArray();
+    return sorted.length == 0 ? 0 : sorted[(int) ((sorted.length - 1) * HARDEST_SHARE)];
+  }
+
+  private static void scale(double[] values, double factor) {
+    for (int i = 0; i < values.length; i++) {
+      values[i] *= factor;
+    }
+  }
+}
