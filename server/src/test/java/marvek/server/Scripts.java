@@ -39,7 +39,14 @@ public record Scripts(TestRestTemplate http) {
   }
 
   public Answer post(String path, Object body) {
-    return answer(http.postForEntity(path, body, byte[].class));
+    return answer(http.postForEntity(path, json(body), byte[].class));
+  }
+
+  /** A text is JSON as it would be typed. */
+  private static Object json(Object body) {
+    return body instanceof String text && !text.isBlank()
+        ? JsonFiles.parse(text.getBytes(StandardCharsets.UTF_8))
+        : body;
   }
 
   /** A new book, waited for where it takes longer than a second; its id. */
@@ -64,7 +71,7 @@ public record Scripts(TestRestTemplate http) {
   }
 
   public Answer put(String path, Object body) {
-    return answer(http.exchange(path, HttpMethod.PUT, new HttpEntity<>(body), byte[].class));
+    return answer(http.exchange(path, HttpMethod.PUT, new HttpEntity<>(json(body)), byte[].class));
   }
 
   public Answer delete(String path) {

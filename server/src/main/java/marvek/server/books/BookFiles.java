@@ -20,6 +20,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Service
 public class BookFiles {
   private static final String SESSIONS = "sessions";
+  private static final String DEBRIEF_NOTES = "debriefNotes";
   private static final String STEPS = "steps";
 
   private final Books books;
@@ -67,7 +68,8 @@ public class BookFiles {
             sheets.of(book.carId()).stream().map(SetupSheets.Kept::sheet).toList(),
             documents,
             attached(SESSIONS, id),
-            attached(STEPS, id));
+            attached(STEPS, id),
+            attached(DEBRIEF_NOTES, id));
     return JsonFiles.writeFile(BookJson.write(parts));
   }
 
@@ -101,6 +103,7 @@ public class BookFiles {
           }
           parts.sessions().forEach(session -> attach(SESSIONS, book.id(), session));
           parts.steps().forEach(step -> attach(STEPS, book.id(), step));
+          parts.debriefNotes().forEach(note -> attach(DEBRIEF_NOTES, book.id(), note));
           return book.id();
         });
   }

@@ -131,6 +131,7 @@ class DemoBook implements ApplicationRunner {
         downforce == null ? null : 0.69,
         downforce,
         null,
+        null,
         fuel,
         185.0,
         178.0,

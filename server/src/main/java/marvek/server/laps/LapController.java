@@ -4,9 +4,11 @@ import java.io.IOException;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
-import marvek.core.laps.CornerReading;
-import marvek.core.laps.Finding;
+import marvek.core.InvalidValueException;
 import marvek.core.laps.RecordedLap;
+import marvek.formats.LapPreview;
+import marvek.server.books.Books;
+import marvek.server.sessions.Sessions;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -16,152 +18,138 @@ import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RequestPart;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
 
-/** Laps in, and what they did corner by corner. */
+/** Files of laps: looked at, brought in, taken out, and made by the simulated logger. */
 @RestController
 class LapController {
   private static final MediaType CSV = MediaType.valueOf("text/csv;charset=UTF-8");
-
   private static final double LINE_STEP_M = 4;
 
   private final Laps laps;
+  private final Debriefs debriefs;
+  private final Sessions sessions;
+  private final SimulatedLogger logger;
+  private final LiveLaps live;
 
-  LapController(Laps laps) {
+  LapController(
+      Laps laps, Debriefs debriefs, Sessions sessions, SimulatedLogger logger, LiveLaps live) {
     this.laps = laps;
-  }
-
-  /** What a lap did in a corner; see the record of the same figures in the core. */
-  record ReadingView(
-      int corner,
-      Double brakeOn_m,
-      Double peakBrake_pct,
-      Double turnInBrake_pct,
-      Double release_m,
-      Double lowest_mps,
-      Double lowestAt_m,
-      Integer gear,
-      Double throttleFirst_m,
-      Double throttleFull_m,
-      Double coasting_s,
-      Double exit_mps,
-      Double inside_m,
-      Double time_s) {
-    static ReadingView of(CornerReading r) {
-      return new ReadingView(
-          r.corner(),
-          rounded(r.brakeOnM(), 1),
-          rounded(r.peakBrakePct(), 1),
-          rounded(r.turnInBrakePct(), 1),
-          rounded(r.releaseM(), 1),
-          rounded(r.lowestMps(), 2),
-          rounded(r.lowestAtM(), 1),
-          r.gear(),
-          rounded(r.throttleFirstM(), 1),
-          rounded(r.throttleFullM(), 1),
-          rounded(r.coastingS(), 2),
-          rounded(r.exitMps(), 2),
-          rounded(r.insideM(), 2),
-          rounded(r.timeS(), 3));
-    }
+    this.debriefs = debriefs;
+    this.sessions = sessions;
+    this.logger = logger;
+    this.live = live;
   }
 
   /**
-   * A lap.
+   * A file's columns before it is brought in.
    *
-   * @param number counted from 1 in its file
-   * @param kind out, flying, disturbed or in
+   * @param remembered whether they are mapped as those of an earlier file with the same header
+   * @param choices columns of the lap format that a header can be mapped to
    */
-  record LapView(UUID file, int number, String kind, double time_s, List<ReadingView> corners) {
-    static LapView of(Laps.ReadLap lap) {
-      RecordedLap l = lap.lap();
-      return new LapView(
-          lap.file(),
-          l.number(),
-          l.kind().name().toLowerCase(Locale.ROOT),
-          rounded(l.timeS(), 3),
-          lap.corners().stream().map(ReadingView::of).toList());
-    }
-  }
+  record PreviewView(
+      List<LapPreview.Column> columns,
+      List<String> missing,
+      boolean remembered,
+      List<String> choices) {}
 
-  /** A file and what became of it. */
-  record FileView(
-      UUID id,
-      String name,
-      int samples,
-      List<String> used,
-      List<String> unknown,
-      List<String> corrections) {
-    static FileView of(Laps.KeptFile file) {
-      return new FileView(
-          file.id(),
-          file.name(),
-          file.laps().recording().size(),
-          file.laps().file().used(),
-          file.laps().file().unknown(),
-          file.laps().file().corrections());
-    }
-  }
-
-  /**
-   * Something that several laps did otherwise than the page.
-   *
-   * @param rule by its name in small letters
-   * @param amount metres, m/s, seconds or gears by the rule
-   * @param cost_s null where the model does not tell
-   */
-  record FindingView(int corner, String rule, double amount, int laps, int of, Double cost_s) {
-    static FindingView of(Finding f) {
-      return new FindingView(
-          f.corner(),
-          f.rule().name().toLowerCase(Locale.ROOT).replace('_', '-'),
-          rounded(f.amount(), 2),
-          f.laps(),
-          f.of(),
-          rounded(f.costS(), 3));
-    }
-  }
-
-  /** Laps against the revision of their session. */
-  record DebriefView(
-      int revision,
-      double lap_s,
-      List<ReadingView> page,
-      List<LapView> laps,
-      List<FindingView> findings,
-      List<FileView> files) {
-    static DebriefView of(Laps.Debrief d) {
-      return new DebriefView(
-          d.revision(),
-          d.reference().lap().timeS(),
-          d.page().stream().map(ReadingView::of).toList(),
-          d.laps().stream().map(LapView::of).toList(),
-          d.findings().stream().map(FindingView::of).toList(),
-          d.files().stream().map(FileView::of).toList());
-    }
-  }
-
-  private static Double rounded(Double value, int decimals) {
-    if (value == null || value.isNaN()) {
-      return null;
-    }
-    double scale = Math.pow(10, decimals);
-    return Math.round(value * scale) / scale;
+  @PostMapping("/api/laps/preview")
+  PreviewView preview(
+      @RequestPart("file") MultipartFile file, @RequestParam(required = false) String mapping)
+      throws IOException {
+    Laps.Preview seen = laps.preview(file.getBytes(), Mapping.parse(mapping));
+    return new PreviewView(
+        seen.preview().columns(),
+        seen.preview().missing(),
+        seen.remembered(),
+        LapPreview.choices());
   }
 
   @PostMapping("/api/sessions/{id}/laps")
   @ResponseStatus(HttpStatus.CREATED)
-  FileView add(@PathVariable UUID id, @RequestPart("file") MultipartFile file) throws IOException {
-    return FileView.of(laps.add(id, file.getOriginalFilename(), file.getBytes()));
+  LapViews.FileView add(
+      @PathVariable UUID id,
+      @RequestPart("file") MultipartFile file,
+      @RequestParam(required = false) String mapping)
+      throws IOException {
+    return LapViews.FileView.of(kept(sessions.get(id), file, mapping));
   }
 
-  @GetMapping("/api/sessions/{id}/debrief")
-  DebriefView debrief(@PathVariable UUID id, @RequestParam(defaultValue = "") List<String> left) {
-    return DebriefView.of(laps.debrief(id, left));
+  private Laps.KeptFile kept(Sessions.Kept session, MultipartFile file, String mapping)
+      throws IOException {
+    return laps.add(
+        session.id(),
+        debriefs.computed(session),
+        file.getOriginalFilename(),
+        file.getBytes(),
+        Mapping.parse(mapping));
+  }
+
+  /** A lap as a script gets it. */
+  record ImportedLap(String id, int number, Double time_s, String kind) {}
+
+  /**
+   * Laps as a script brought them in.
+   *
+   * @param session that they were taken for
+   * @param warnings what was put right or is missing, in words
+   */
+  record ImportedLaps(UUID id, UUID session, List<ImportedLap> laps, List<String> warnings) {}
+
+  /** The promise to scripts: laps of a book; without a session they are taken for the last one. */
+  @PostMapping("/api/books/{id}/laps/import")
+  @ResponseStatus(HttpStatus.CREATED)
+  ImportedLaps importLaps(
+      @PathVariable UUID id,
+      @RequestPart("file") MultipartFile file,
+      @RequestParam(required = false) String mapping,
+      @RequestParam(required = false) UUID session)
+      throws IOException {
+    Sessions.Kept of = session == null ? debriefs.sessionForLapsOf(id) : sessions.get(session);
+    Laps.KeptFile kept;
+    try {
+      kept = kept(of, file, mapping);
+    } catch (RuntimeException e) {
+      debriefs.forgetUnplanned(of);
+      throw e;
+    }
+    List<ImportedLap> found =
+        kept.laps().laps().stream()
+            .map(
+                lap ->
+                    new ImportedLap(
+                        kept.stored().id() + "." + lap.number(),
+                        lap.number(),
+                        lap.isWhole() ? LapViews.rounded(lap.timeS(), 3) : null,
+                        LapViews.name(lap.kind())))
+            .toList();
+    List<String> warnings = new java.util.ArrayList<>(kept.laps().corrections());
+    warnings.addAll(kept.laps().missing());
+    return new ImportedLaps(kept.stored().id(), of.id(), found, warnings);
+  }
+
+  /** What kind a lap is; null takes back what was said. */
+  record KindBody(String kind) {}
+
+  @PutMapping("/api/laps/{id}/laps/{number}/kind")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void say(@PathVariable UUID id, @PathVariable int number, @RequestBody KindBody body) {
+    Books.Computed computed = debriefs.computed(sessions.get(laps.file(id).sessionId()));
+    laps.say(id, number, body.kind() == null ? null : kind(body.kind()), computed);
+  }
+
+  private static RecordedLap.Kind kind(String name) {
+    try {
+      return RecordedLap.Kind.valueOf(name.toUpperCase(Locale.ROOT));
+    } catch (IllegalArgumentException e) {
+      throw new InvalidValueException("kind", "(" + name + ") must be out, flying, off or in");
+    }
   }
 
   /** The line of a lap, one offset every step from the start line on; left positive. */
@@ -169,7 +157,7 @@ class LapController {
 
   @GetMapping("/api/laps/{id}/line")
   LineView line(@PathVariable UUID id, @RequestParam int lap) {
-    double[] line = laps.line(id, lap, LINE_STEP_M);
+    double[] line = debriefs.line(id, lap, LINE_STEP_M);
     for (int k = 0; k < line.length; k++) {
       line[k] = Math.round(line[k] * 100) / 100.0;
     }
@@ -178,8 +166,7 @@ class LapController {
 
   @GetMapping("/api/laps/{id}/file.csv")
   ResponseEntity<byte[]> file(@PathVariable UUID id) {
-    StoredLapFile file = laps.file(id);
-    return csv(file.bytes(), file.name());
+    return csv(laps.bytesOf(id), laps.file(id).name());
   }
 
   @DeleteMapping("/api/laps/{id}")
@@ -188,13 +175,53 @@ class LapController {
     laps.remove(id);
   }
 
-  /** A file of the simulated logger, which drives the session's book with a person's errors. */
+  /**
+   * A file of the simulated logger, which drives the session's book with a person's errors.
+   *
+   * @param kind full (pedals, a hundred times a second) or position (ten times a second)
+   */
   @GetMapping("/api/sessions/{id}/simulated.laps.csv")
   ResponseEntity<byte[]> simulated(
       @PathVariable UUID id,
       @RequestParam(defaultValue = "6") int laps,
-      @RequestParam(defaultValue = "1") long seed) {
-    return csv(this.laps.simulated(id, laps, seed), "simulated.laps.csv");
+      @RequestParam(defaultValue = "1") long seed,
+      @RequestParam(defaultValue = "full") String kind) {
+    Books.Computed computed = debriefs.computed(sessions.get(id));
+    return csv(logger.file(computed, loggerKind(kind), laps, seed), "simulated.laps.csv");
+  }
+
+  private static SimulatedLogger.Kind loggerKind(String name) {
+    try {
+      return SimulatedLogger.Kind.valueOf(name.toUpperCase(Locale.ROOT));
+    } catch (IllegalArgumentException e) {
+      throw new InvalidValueException("kind", "(" + name + ") must be full or position");
+    }
+  }
+
+  /**
+   * A live run of the simulated logger.
+   *
+   * @param timesFaster than real time, 1 to 200
+   */
+  record LiveBody(Integer laps, Long seed, Double timesFaster) {}
+
+  @PostMapping("/api/sessions/{id}/live")
+  LiveLaps.State start(@PathVariable UUID id, @RequestBody LiveBody body) {
+    return live.start(
+        id,
+        body.laps() == null ? 6 : body.laps(),
+        body.seed() == null ? 1 : body.seed(),
+        body.timesFaster() == null ? 20 : body.timesFaster());
+  }
+
+  @GetMapping("/api/sessions/{id}/live")
+  LiveLaps.State live(@PathVariable UUID id) {
+    return live.state(id);
+  }
+
+  @DeleteMapping("/api/sessions/{id}/live")
+  LiveLaps.State stop(@PathVariable UUID id) {
+    return live.stop(id);
   }
 
   private static ResponseEntity<byte[]> csv(byte[] bytes, String name) {

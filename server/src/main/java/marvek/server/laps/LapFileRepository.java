@@ -8,4 +8,6 @@ interface LapFileRepository extends JpaRepository<StoredLapFile, UUID> {
   List<StoredLapFile> findBySessionIdOrderByTakenAtAscIdAsc(UUID sessionId);
 
   boolean existsBySessionIdAndDigest(UUID sessionId, String digest);
+
+  boolean existsBySessionId(UUID sessionId);
 }

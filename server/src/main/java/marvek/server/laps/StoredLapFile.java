@@ -1,12 +1,20 @@
 package marvek.server.laps;
 
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
+import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
+import marvek.core.laps.RecordedLap;
+import marvek.formats.JsonFiles;
 
-/** A file of laps as it was brought in. */
+/** A file of laps as it was brought in, with what was said of it. */
 @Entity
 @Table(name = "lap_file")
 class StoredLapFile {
@@ -14,18 +22,28 @@ class StoredLapFile {
   private UUID sessionId;
   private String name;
   private String digest;
-  private byte[] bytes;
+  private int size;
   private Instant takenAt;
+
+  @Column(columnDefinition = "text")
+  private String mapping;
+
+  @Column(columnDefinition = "text")
+  private String kinds;
+
+  private boolean stepsNoted;
 
   protected StoredLapFile() {}
 
-  StoredLapFile(UUID sessionId, String name, String digest, byte[] bytes) {
+  StoredLapFile(UUID sessionId, String name, String digest, int size, Map<String, String> mapping) {
     this.id = UUID.randomUUID();
     this.sessionId = sessionId;
     this.name = name;
     this.digest = digest;
-    this.bytes = bytes;
+    this.size = size;
     this.takenAt = Instant.now();
+    this.mapping = JsonFiles.write(Mapping.write(mapping));
+    this.kinds = "{}";
   }
 
   UUID id() {
@@ -40,7 +58,51 @@ class StoredLapFile {
     return name;
   }
 
-  byte[] bytes() {
-    return bytes;
+  /** What tells whether anything of it has changed. */
+  String state() {
+    return id + " " + size + " " + kinds + " " + stepsNoted;
+  }
+
+  int size() {
+    return size;
+  }
+
+  Map<String, String> mapping() {
+    return Mapping.read(tree(mapping));
+  }
+
+  /** What kind somebody said that a lap is; empty where nobody did. */
+  Optional<RecordedLap.Kind> saidOf(int lap) {
+    String said = tree(kinds).path(Integer.toString(lap)).asText("");
+    return said.isEmpty() ? Optional.empty() : Optional.of(RecordedLap.Kind.valueOf(said));
+  }
+
+  /** Somebody says what kind a lap is; null takes it back. */
+  void say(int lap, RecordedLap.Kind kind) {
+    ObjectNode all = (ObjectNode) tree(kinds);
+    if (kind == null) {
+      all.remove(Integer.toString(lap));
+    } else {
+      all.put(Integer.toString(lap), kind.name());
+    }
+    kinds = JsonFiles.write(all);
+  }
+
+  boolean stepsNoted() {
+    return stepsNoted;
+  }
+
+  void noteSteps() {
+    stepsNoted = true;
+  }
+
+  /** More samples have come: of a logger that is still writing. */
+  void grow(int sizeNow, String digestOfAll) {
+    size = sizeNow;
+    digest = digestOfAll;
+  }
+
+  private static JsonNode tree(String text) {
+    return JsonFiles.parse(text.getBytes(StandardCharsets.UTF_8));
   }
 }

@@ -21,6 +21,7 @@ import marvek.formats.SessionJson;
 import marvek.server.books.Books;
 import marvek.server.books.DemoFilled;
 import org.springframework.context.event.EventListener;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 
 /**
@@ -52,6 +53,7 @@ class DemoWeekend {
   }
 
   @EventListener
+  @Order(1)
   void fill(DemoFilled demo) {
     LocalDate today = LocalDate.now(Clock.systemDefaultZone());
     LocalDate day = today.isAfter(EARLIEST) ? today : EARLIEST.plusDays(1);

@@ -3,15 +3,22 @@ package marvek.server.sessions;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.nio.charset.StandardCharsets;
 import java.time.DateTimeException;
+import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
 import marvek.core.InvalidValueException;
 import marvek.core.brief.Preparation.Decision;
+import marvek.core.brief.Purpose;
 import marvek.core.brief.Session;
+import marvek.core.brief.TyreSet;
+import marvek.core.conditions.Conditions;
 import marvek.formats.BadFileException;
 import marvek.formats.JsonFiles;
 import marvek.formats.SessionFile;
@@ -27,6 +34,12 @@ import org.springframework.transaction.annotation.Transactional;
 /** Keeps the sessions of books. */
 @Service
 public class Sessions implements BookAttachment {
+  /** Laps that come without a session are of one that began no longer ago (own assumption). */
+  private static final Duration LAPS_ARE_FROM = Duration.ofHours(36);
+
+  private static final int UNPLANNED_MIN = 30;
+  private static final String UNPLANNED = "Laps brought in";
+
   private final SessionRepository repository;
   private final Books books;
   private final Circuits circuits;
@@ -75,6 +88,59 @@ public class Sessions implements BookAttachment {
     return repository.findByBookIdOrderByCreatedAtAscIdAsc(book.id()).stream()
         .map(stored -> read(stored, book).session())
         .toList();
+  }
+
+  /** Ids of a book's sessions in the order they were made, which is that of the book's file. */
+  public List<UUID> inOrderOfMaking(Books.BookView book) {
+    return repository.findByBookIdOrderByCreatedAtAscIdAsc(book.id()).stream()
+        .map(StoredSession::id)
+        .toList();
+  }
+
+  /**
+   * The session that laps are from which come without one: the last that has begun within a day and
+   * a half, or else a new one of now on the newest revision.
+   */
+  @Transactional
+  public Kept forLapsOf(UUID bookId, Instant now) {
+    Books.BookView book = books.get(bookId);
+    return of(book).stream()
+        .filter(session -> !session.begins().isAfter(now))
+        .filter(session -> session.begins().isAfter(now.minus(LAPS_ARE_FROM)))
+        .reduce((first, second) -> second)
+        .orElseGet(() -> unplanned(book, now));
+  }
+
+  /** Whether a session was made for laps that came without one. */
+  public boolean isUnplanned(Kept session) {
+    return session.session().path("event").asText().equals(UNPLANNED);
+  }
+
+  private Kept unplanned(Books.BookView book, Instant now) {
+    ZoneId zone = zone(book);
+    LocalDate valid = circuits.validFrom(book.circuitId());
+    LocalDateTime at = LocalDateTime.ofInstant(now, zone).truncatedTo(ChronoUnit.MINUTES);
+    boolean early = valid != null && at.toLocalDate().isBefore(valid);
+    LocalDateTime begun = early ? valid.atTime(12, 0) : at;
+    int newest = books.newestNumber(book.id());
+    Conditions conditions = Books.draftOf(books.revision(book.id(), newest)).conditions();
+    Session session =
+        checked(
+            new Session(
+                UNPLANNED,
+                Session.Kind.PRACTICE,
+                UNPLANNED_MIN,
+                false,
+                Purpose.PRACTICE,
+                new TyreSet("Not said", 0, 60, null),
+                conditions.at(begun),
+                List.of(),
+                null,
+                List.of(),
+                null),
+            book);
+    SessionFile file = new SessionFile(session, List.of(), newest);
+    return kept(read(repository.save(new StoredSession(book.id(), written(file))), book));
   }
 
   /** The sessions of all books in the order they begin. */

@@ -18,7 +18,7 @@ import org.springframework.stereotype.Service;
 
 /** The step plans of a revision with how far each has come. */
 @Service
-class StepBoard {
+public class StepBoard {
   /** A driver who says this of a page does not need a plan for it. */
   private static final int SURE = 5;
 
@@ -125,6 +125,21 @@ class StepBoard {
       case FORGET -> steps.forget(bookId, corner, surface);
     }
     return of(bookId, computed);
+  }
+
+  /** The plans of a revision's brake points, in the order of the lap. */
+  public List<StepPlan> plans(UUID bookId, Books.Computed computed) {
+    return plansOf(computed, states(bookId, computed));
+  }
+
+  /** How far those are that are begun on the revision's surface, by corner. */
+  public Map<Integer, StepState> states(UUID bookId, Books.Computed computed) {
+    return steps.on(bookId, computed.conditions().surface());
+  }
+
+  /** Keeps how far a plan has come. */
+  public void keep(UUID bookId, StepState state) {
+    steps.keep(bookId, state);
   }
 
   private List<StepPlan> plansOf(Books.Computed computed, Map<Integer, StepState> states) {

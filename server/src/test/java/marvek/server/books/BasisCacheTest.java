@@ -108,6 +108,7 @@ class BasisCacheTest {
         null,
         null,
         null,
+        null,
         "",
         "");
   }

@@ -1,0 +1,197 @@
+package marvek.server.laps;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.IntToDoubleFunction;
+import marvek.core.InvalidValueException;
+import marvek.core.laps.AlongLap;
+import marvek.server.books.Books;
+import marvek.server.problems.NotFoundException;
+import marvek.server.sessions.Sessions;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What laps did corner by corner, what is said of it, and two laps along a corner. */
+@RestController
+class DebriefController {
+  private final Debriefs debriefs;
+  private final LapNotes notes;
+  private final Laps laps;
+  private final Sessions sessions;
+  private final Books books;
+
+  DebriefController(Debriefs debriefs, LapNotes notes, Laps laps, Sessions sessions, Books books) {
+    this.debriefs = debriefs;
+    this.notes = notes;
+    this.laps = laps;
+    this.sessions = sessions;
+    this.books = books;
+  }
+
+  /** Laps against the revision of their session. */
+  record DebriefView(
+      int revision,
+      double lap_s,
+      List<LapViews.ReadingView> page,
+      List<LapViews.LapView> laps,
+      List<LapViews.FindingView> findings,
+      List<LapNotes.Remark> remarks,
+      List<LapViews.FileView> files) {
+    static DebriefView of(Debriefs.Debrief d) {
+      SessionLaps read = d.laps();
+      return new DebriefView(
+          read.revision(),
+          read.computed().reference().lap().timeS(),
+          read.page().corners().stream().map(r -> LapViews.ReadingView.of(r, null)).toList(),
+          read.laps().stream().map(LapViews.LapView::of).toList(),
+          d.findings().stream().map(LapViews.FindingView::of).toList(),
+          d.remarks(),
+          read.files().stream().map(LapViews.FileView::of).toList());
+    }
+  }
+
+  @GetMapping("/api/sessions/{id}/debrief")
+  DebriefView debrief(@PathVariable UUID id) {
+    return DebriefView.of(debriefs.debrief(id));
+  }
+
+  /** The promise to scripts: what a lap of a book did in its corners. */
+  @GetMapping("/api/books/{id}/laps/{lapId}/readings")
+  List<LapViews.ReadingView> readings(@PathVariable UUID id, @PathVariable String lapId) {
+    Sessions.Kept session = sessions.get(laps.file(fileOf(lapId)).sessionId());
+    if (!session.bookId().equals(id)) {
+      throw new NotFoundException("The book has no lap " + lapId + ".");
+    }
+    return debriefs.read(session).laps().stream()
+        .filter(lap -> lap.id().equals(lapId))
+        .findFirst()
+        .map(LapViews::readings)
+        .orElseThrow(() -> new NotFoundException("The book has no lap " + lapId + "."));
+  }
+
+  private static UUID fileOf(String lapId) {
+    int point = lapId.indexOf('.');
+    try {
+      return UUID.fromString(point < 0 ? lapId : lapId.substring(0, point));
+    } catch (IllegalArgumentException e) {
+      throw new NotFoundException("There is no lap " + lapId + ".");
+    }
+  }
+
+  /** A finding with the session that it is from. */
+  record SessionFinding(UUID session, LapViews.FindingView finding) {}
+
+  /** The promise to scripts: findings over the laps read so far, by corner. */
+  @GetMapping("/api/books/{id}/findings")
+  List<SessionFinding> findings(@PathVariable UUID id) {
+    List<SessionFinding> found = new ArrayList<>();
+    for (Sessions.Kept session : sessions.of(books.get(id))) {
+      if (laps.any(session.id())) {
+        debriefs.debrief(session.id()).findings().stream()
+            .filter(f -> f.dismissed() == null)
+            .forEach(f -> found.add(new SessionFinding(session.id(), LapViews.FindingView.of(f))));
+      }
+    }
+    found.sort(java.util.Comparator.comparingInt(f -> f.finding().corner()));
+    return found;
+  }
+
+  /** A finding that is not to be shown again, and why. */
+  record DismissBody(int corner, String rule, String reason, List<String> laps) {}
+
+  @PostMapping("/api/sessions/{id}/dismissed")
+  @ResponseStatus(HttpStatus.CREATED)
+  LapNotes.Dismissed dismiss(@PathVariable UUID id, @RequestBody DismissBody body) {
+    List<String> shown = body.laps() == null ? List.of() : body.laps();
+    return notes.dismiss(id, body.corner(), body.rule(), body.reason(), Set.copyOf(shown));
+  }
+
+  /** A remark on a corner and a lap; both may be left out. */
+  record RemarkBody(Integer corner, String lap, String author, String words) {}
+
+  @PostMapping("/api/sessions/{id}/remarks")
+  @ResponseStatus(HttpStatus.CREATED)
+  LapNotes.Remark say(@PathVariable UUID id, @RequestBody RemarkBody body) {
+    return notes.say(id, body.corner(), body.lap(), author(body.author()), body.words());
+  }
+
+  private static LapNotes.Author author(String name) {
+    try {
+      return name == null
+          ? LapNotes.Author.DRIVER
+          : LapNotes.Author.valueOf(name.toUpperCase(Locale.ROOT));
+    } catch (IllegalArgumentException e) {
+      throw new InvalidValueException("author", "(" + name + ") must be driver or coach");
+    }
+  }
+
+  /** Takes a remark or a dismissal back. */
+  @DeleteMapping("/api/debrief-notes/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void remove(@PathVariable UUID id) {
+    notes.remove(id);
+  }
+
+  /**
+   * A lap at even stations of a stretch; null where a channel is missing.
+   *
+   * @param from_m station of the first value
+   */
+  record AlongView(
+      double from_m,
+      double step_m,
+      Double[] time_s,
+      Double[] speed_mps,
+      Double[] brake_pct,
+      Double[] throttle_pct,
+      Double[] gear,
+      Double[] offset_m) {
+    static AlongView of(AlongLap lap, double fromM, double toM) {
+      int from = lap.indexOf(fromM);
+      int to = lap.indexOf(toM);
+      return new AlongView(
+          lap.stationAt(from),
+          lap.stepM(),
+          part(lap::timeAt, from, to, 3),
+          part(lap::speedAt, from, to, 2),
+          part(lap::brakeAt, from, to, 0),
+          part(lap::throttleAt, from, to, 0),
+          part(lap::gearAt, from, to, 0),
+          part(lap::offsetAt, from, to, 2));
+    }
+
+    private static Double[] part(IntToDoubleFunction at, int from, int to, int decimals) {
+      Double[] values = new Double[Math.max(0, to - from + 1)];
+      for (int k = 0; k < values.length; k++) {
+        values[k] = LapViews.rounded(at.applyAsDouble(from + k), decimals);
+      }
+      return values;
+    }
+  }
+
+  /**
+   * A lap along a stretch of the road.
+   *
+   * @param lap by its id, or {@code page} for the page's own lap
+   */
+  @GetMapping("/api/sessions/{id}/along")
+  AlongView along(
+      @PathVariable UUID id,
+      @RequestParam String lap,
+      @RequestParam(defaultValue = "0") double from_m,
+      @RequestParam(required = false) Double to_m) {
+    SessionLaps read = debriefs.read(sessions.get(id));
+    double until = to_m == null ? SessionLaps.road(read.computed()).lengthM() : to_m;
+    return AlongView.of(Debriefs.along(read, lap), from_m, until);
+  }
+}

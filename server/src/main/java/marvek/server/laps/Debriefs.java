@@ -1,0 +1,169 @@
+package marvek.server.laps;
+
+import java.time.Instant;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import marvek.core.laps.AlongLap;
+import marvek.core.laps.DrivenLine;
+import marvek.core.laps.Finding;
+import marvek.core.laps.RecordedLap;
+import marvek.server.books.Books;
+import marvek.server.problems.NotFoundException;
+import marvek.server.sessions.Sessions;
+import org.springframework.stereotype.Service;
+
+/** Lays the laps of sessions against the revisions that they were driven by. */
+@Service
+class Debriefs {
+  /** A session that is younger was made by the request that failed. */
+  private static final long FRESH_S = 60;
+
+  private static final int KEPT_READ = 3;
+
+  private final Laps laps;
+  private final LapNotes notes;
+  private final Sessions sessions;
+  private final Books books;
+
+  private record Known(String state, SessionLaps laps) {}
+
+  private final Map<UUID, Known> known =
+      new LinkedHashMap<>(8, 0.75f, true) {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<UUID, Known> eldest) {
+          return size() > KEPT_READ;
+        }
+      };
+
+  Debriefs(Laps laps, LapNotes notes, Sessions sessions, Books books) {
+    this.laps = laps;
+    this.notes = notes;
+    this.sessions = sessions;
+    this.books = books;
+  }
+
+  /** A finding with the laps that show it, and why it was dismissed if it was. */
+  record Found(Finding finding, List<String> laps, LapNotes.Dismissed dismissed) {}
+
+  /** What was driven against what stands on the pages. */
+  record Debrief(
+      Sessions.Kept session,
+      SessionLaps laps,
+      List<Found> findings,
+      List<LapNotes.Remark> remarks) {}
+
+  /** Reads all files of a session. */
+  Debrief debrief(UUID sessionId) {
+    Sessions.Kept session = sessions.get(sessionId);
+    SessionLaps read = read(session);
+    List<SessionLaps.DrivenLap> counted = read.counted();
+    List<LapNotes.Dismissed> dismissed = notes.dismissed(sessionId);
+    List<Found> found =
+        read.findings().stream()
+            .map(
+                finding -> {
+                  List<String> shown =
+                      finding.laps().stream().map(k -> counted.get(k).id()).toList();
+                  return new Found(finding, shown, LapNotes.covering(dismissed, finding, shown));
+                })
+            .toList();
+    return new Debrief(session, read, found, notes.remarks(sessionId));
+  }
+
+  /** The session that laps without one are of. */
+  Sessions.Kept sessionForLapsOf(UUID bookId) {
+    return sessions.forLapsOf(bookId, Instant.now());
+  }
+
+  /** Takes a session out again that was made for laps which could not be read. */
+  void forgetUnplanned(Sessions.Kept session) {
+    boolean fresh = session.changedAt().isAfter(Instant.now().minusSeconds(FRESH_S));
+    if (fresh && !laps.any(session.id()) && sessions.isUnplanned(session)) {
+      sessions.remove(session.id());
+    }
+  }
+
+  /** The laps of a session on its revision; read again only when anything has changed. */
+  SessionLaps read(Sessions.Kept session) {
+    int revision = revision(session);
+    String state = revision + ":" + laps.state(session.id());
+    Books.Computed computed = books.recompute(session.bookId(), revision);
+    synchronized (known) {
+      Known before = known.get(session.id());
+      boolean same = before != null && before.state().equals(state);
+      // The road under a revision can be drawn anew.
+      if (same && before.laps().computed().basis() == computed.basis()) {
+        return before.laps();
+      }
+    }
+    SessionLaps read =
+        SessionLaps.of(
+            revision,
+            computed,
+            books.stakes(computed.basis(), computed.conditions()),
+            laps.of(session.id(), computed));
+    synchronized (known) {
+      known.put(session.id(), new Known(state, read));
+    }
+    return read;
+  }
+
+  Books.Computed computed(Sessions.Kept session) {
+    return books.recompute(session.bookId(), revision(session));
+  }
+
+  /** The revision that was issued for the session; without one the newest of its day. */
+  int revision(Sessions.Kept session) {
+    if (session.session().has("revision")) {
+      return session.session().path("revision").asInt();
+    }
+    List<Books.RevisionLine> all = books.get(session.bookId()).revisions();
+    return all.stream()
+        .filter(revision -> !revision.createdAt().isAfter(session.begins()))
+        .reduce((first, second) -> second)
+        .orElse(all.get(0))
+        .number();
+  }
+
+  /**
+   * A lap of a session.
+   *
+   * @param id of the file and number with a point between, or {@code page} for the page's own
+   */
+  static AlongLap along(SessionLaps read, String id) {
+    if (id.equals("page")) {
+      return read.page().along();
+    }
+    return read.laps().stream()
+        .filter(lap -> lap.id().equals(id) && lap.read() != null)
+        .findFirst()
+        .orElseThrow(() -> new NotFoundException("The session has no whole lap " + id + "."))
+        .read()
+        .along();
+  }
+
+  /**
+   * The line of one lap of a file.
+   *
+   * @return one offset every {@code stepM} from the start line on; empty without a position
+   */
+  double[] line(UUID fileId, int number, double stepM) {
+    StoredLapFile stored = laps.file(fileId);
+    Books.Computed computed = computed(sessions.get(stored.sessionId()));
+    Laps.KeptFile file =
+        laps.of(stored.sessionId(), computed).stream()
+            .filter(f -> f.stored().id().equals(fileId))
+            .findFirst()
+            .orElseThrow();
+    RecordedLap lap =
+        file.laps().laps().stream()
+            .filter(l -> l.number() == number)
+            .findFirst()
+            .orElseThrow(() -> new NotFoundException("The file has no lap " + number + "."));
+    return DrivenLine.of(file.laps().stations(), lap, SessionLaps.road(computed), stepM);
+  }
+}

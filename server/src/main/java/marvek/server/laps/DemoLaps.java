@@ -1,0 +1,52 @@
+package marvek.server.laps;
+
+import java.util.Map;
+import marvek.core.laps.SimulatedDriver.Habit;
+import marvek.core.laps.SimulatedDriver.Kind;
+import marvek.server.books.Books;
+import marvek.server.books.DemoFilled;
+import marvek.server.sessions.Sessions;
+import org.springframework.context.event.EventListener;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+
+/** Twelve laps of the demo's practice, with a driver's six habits. */
+@Component
+class DemoLaps {
+  private static final int LAPS = 12;
+  private static final long SEED = 12;
+
+  /** By corner: each another slip, the missed apex in a corner that the next one hangs on. */
+  static final Map<Integer, Habit> HABITS =
+      Map.of(
+          1, new Habit(Kind.BRAKES_EARLY, 12),
+          2, new Habit(Kind.OVER_SLOWS, 1.9),
+          4, new Habit(Kind.THROTTLE_LATE, 18),
+          6, new Habit(Kind.WIDE_AT_APEX, 1.4),
+          9, new Habit(Kind.LIFTS, 22),
+          11, new Habit(Kind.GEAR_HIGHER, 1));
+
+  private final SimulatedLogger logger;
+  private final Laps laps;
+  private final Debriefs debriefs;
+  private final Sessions sessions;
+  private final Books books;
+
+  DemoLaps(SimulatedLogger logger, Laps laps, Debriefs debriefs, Sessions sessions, Books books) {
+    this.logger = logger;
+    this.laps = laps;
+    this.debriefs = debriefs;
+    this.sessions = sessions;
+    this.books = books;
+  }
+
+  /** After the weekend is planned: its first session is the practice. */
+  @EventListener
+  @Order(2)
+  void fill(DemoFilled demo) {
+    Sessions.Kept practice = sessions.of(books.get(demo.bookId())).get(0);
+    Books.Computed computed = debriefs.computed(practice);
+    byte[] file = logger.file(computed, SimulatedLogger.Kind.FULL, LAPS, SEED, HABITS);
+    laps.add(practice.id(), computed, "practice.laps.csv", file, Map.of());
+  }
+}

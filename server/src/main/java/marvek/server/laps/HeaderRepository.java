@@ -1,0 +1,5 @@
+package marvek.server.laps;
+
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface HeaderRepository extends JpaRepository<StoredHeader, String> {}

@@ -1,0 +1,174 @@
+package marvek.server.laps;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.UUID;
+import marvek.core.Require;
+import marvek.core.laps.Finding;
+import marvek.formats.JsonFiles;
+import marvek.server.books.BookAttachment;
+import marvek.server.books.Books;
+import marvek.server.problems.NotFoundException;
+import marvek.server.sessions.Sessions;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * What somebody says of laps: remarks of the driver and the coach by corner and lap, and findings
+ * that are dismissed with a reason. They go along in the book's file, with the number of their
+ * session there.
+ */
+@Service
+class LapNotes implements BookAttachment {
+  private static final int LONGEST = 500;
+  private static final String KIND = "kind";
+  private static final String REMARK = "remark";
+  private static final String DISMISSED = "dismissed";
+
+  private final NoteRepository repository;
+  private final Sessions sessions;
+  private final Books books;
+
+  LapNotes(NoteRepository repository, Sessions sessions, Books books) {
+    this.repository = repository;
+    this.sessions = sessions;
+    this.books = books;
+  }
+
+  /** Who says a remark. */
+  enum Author {
+    DRIVER,
+    COACH
+  }
+
+  /**
+   * A remark.
+   *
+   * @param corner null for the lap as a whole
+   * @param lap by its name; null for all of them
+   */
+  record Remark(UUID id, Integer corner, String lap, Author author, String words) {}
+
+  /**
+   * A finding that somebody does not want to see again.
+   *
+   * @param laps that showed it then; with another one among them it comes back
+   */
+  record Dismissed(UUID id, int corner, String rule, String reason, List<String> laps) {}
+
+  List<Remark> remarks(UUID sessionId) {
+    return of(sessionId, REMARK).map(LapNotes::remark).toList();
+  }
+
+  List<Dismissed> dismissed(UUID sessionId) {
+    return of(sessionId, DISMISSED).map(LapNotes::dismissal).toList();
+  }
+
+  private java.util.stream.Stream<StoredNote> of(UUID sessionId, String kind) {
+    return repository.findBySessionIdOrderByCreatedAtAscIdAsc(sessionId).stream()
+        .filter(note -> note.document().path(KIND).asText().equals(kind));
+  }
+
+  private static Remark remark(StoredNote note) {
+    JsonNode d = note.document();
+    return new Remark(
+        note.id(),
+        d.hasNonNull("corner") ? d.path("corner").asInt() : null,
+        d.hasNonNull("lap") ? d.path("lap").asText() : null,
+        Author.valueOf(d.path("author").asText("DRIVER").toUpperCase(Locale.ROOT)),
+        d.path("words").asText());
+  }
+
+  private static Dismissed dismissal(StoredNote note) {
+    JsonNode d = note.document();
+    List<String> laps = new ArrayList<>();
+    d.path("laps").forEach(lap -> laps.add(lap.asText()));
+    return new Dismissed(
+        note.id(),
+        d.path("corner").asInt(),
+        d.path("rule").asText(),
+        d.path("reason").asText(),
+        laps);
+  }
+
+  /** What dismisses a finding: the same rule there, for all of its laps; null without. */
+  static Dismissed covering(List<Dismissed> all, Finding finding, List<String> laps) {
+    String rule = RuleName.of(finding.rule());
+    return all.stream()
+        .filter(d -> d.corner() == finding.corner() && d.rule().equals(rule))
+        .filter(d -> new HashSet<>(d.laps()).containsAll(laps))
+        .findFirst()
+        .orElse(null);
+  }
+
+  @Transactional
+  Remark say(UUID sessionId, Integer corner, String lap, Author author, String words) {
+    sessions.get(sessionId);
+    Require.text("words", words, LONGEST);
+    ObjectNode d = JsonFiles.MAPPER.createObjectNode().put(KIND, REMARK);
+    if (corner != null) {
+      d.put("corner", (int) Require.within("corner", corner, 1, 1000));
+    }
+    if (lap != null && !lap.isBlank()) {
+      d.put("lap", lap.strip());
+    }
+    d.put("author", author.name().toLowerCase(Locale.ROOT)).put("words", words.strip());
+    return remark(repository.save(new StoredNote(sessionId, d)));
+  }
+
+  @Transactional
+  Dismissed dismiss(UUID sessionId, int corner, String rule, String reason, Set<String> laps) {
+    sessions.get(sessionId);
+    Require.text("reason", reason, LONGEST);
+    RuleName.named(rule);
+    ObjectNode d = JsonFiles.MAPPER.createObjectNode().put(KIND, DISMISSED);
+    d.put("corner", corner).put("rule", rule).put("reason", reason.strip());
+    ArrayNode list = d.putArray("laps");
+    laps.stream().sorted().forEach(list::add);
+    return dismissal(repository.save(new StoredNote(sessionId, d)));
+  }
+
+  /** Takes a remark or a dismissal back. */
+  @Transactional
+  void remove(UUID id) {
+    repository.delete(
+        repository
+            .findById(id)
+            .orElseThrow(() -> new NotFoundException("There is no note " + id + ".")));
+  }
+
+  @Override
+  public String member() {
+    return "debriefNotes";
+  }
+
+  @Override
+  public List<JsonNode> of(UUID bookId) {
+    List<UUID> order = sessions.inOrderOfMaking(books.get(bookId));
+    List<JsonNode> notes = new ArrayList<>();
+    for (int s = 0; s < order.size(); s++) {
+      for (StoredNote note : repository.findBySessionIdOrderByCreatedAtAscIdAsc(order.get(s))) {
+        ObjectNode d = JsonFiles.MAPPER.createObjectNode().put("session", s);
+        d.setAll((ObjectNode) note.document());
+        notes.add(d);
+      }
+    }
+    return notes;
+  }
+
+  @Override
+  public void add(UUID bookId, JsonNode document) {
+    List<UUID> order = sessions.inOrderOfMaking(books.get(bookId));
+    int session = document.path("session").asInt(-1);
+    Require.within("debriefNotes.session", session, 0, order.size() - 1.0);
+    ObjectNode d = document.deepCopy();
+    d.remove("session");
+    repository.save(new StoredNote(order.get(session), d));
+  }
+}

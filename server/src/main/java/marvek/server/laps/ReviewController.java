@@ -1,0 +1,169 @@
+package marvek.server.laps;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.UUID;
+import marvek.core.InvalidValueException;
+import marvek.core.review.Calibration;
+import marvek.core.review.Proposal;
+import marvek.server.books.Books;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What laps propose, the revision that comes of it, and a corner over the sessions. */
+@RestController
+class ReviewController {
+  private final Reviews reviews;
+  private final History history;
+
+  ReviewController(Reviews reviews, History history) {
+    this.reviews = reviews;
+    this.history = history;
+  }
+
+  /**
+   * A change that laps speak for.
+   *
+   * @param kind by its name in small letters
+   * @param field by its name in the book format; null for the confidence
+   * @param gain_s a lap, against how it is driven now
+   * @param page_s by how much the page's lap becomes slower
+   */
+  record ProposalView(
+      int corner,
+      String kind,
+      String field,
+      Double before,
+      double after,
+      int count,
+      List<String> laps,
+      Double gain_s,
+      Double page_s) {
+    static ProposalView of(Proposal p) {
+      return new ProposalView(
+          p.corner(),
+          name(p.kind()),
+          p.field() == null ? null : p.field().path(),
+          LapViews.rounded(p.before(), 2),
+          LapViews.rounded(p.after(), 2),
+          p.count(),
+          p.laps(),
+          LapViews.rounded(p.gainS(), 3),
+          LapViews.rounded(p.pageS(), 3));
+    }
+  }
+
+  private static String name(Enum<?> constant) {
+    return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
+  }
+
+  /** The model held against the laps, with what it would do to the book. */
+  record CalibrationView(
+      double gripUsedBefore,
+      double gripUsed,
+      double gripFactor,
+      double peak_g,
+      double peakPage_g,
+      double top_mps,
+      double topPage_mps,
+      double cdABefore_m2,
+      Double cdA_m2,
+      double lap_s,
+      double calibratedLap_s) {
+    static CalibrationView of(Reviews.Calibrated c) {
+      Calibration of = c.calibration();
+      return new CalibrationView(
+          c.gripUsedBefore(),
+          LapViews.rounded(of.gripUsed(), 3),
+          LapViews.rounded(of.gripFactor(), 3),
+          LapViews.rounded(of.peakG(), 3),
+          LapViews.rounded(of.peakPageG(), 3),
+          LapViews.rounded(of.topMps(), 2),
+          LapViews.rounded(of.topPageMps(), 2),
+          c.cdABefore(),
+          LapViews.rounded(of.cdAM2(), 3),
+          LapViews.rounded(c.lapS(), 3),
+          LapViews.rounded(c.calibratedS(), 3));
+    }
+  }
+
+  /** A step plan that the laps move; stations of the steps before and after. */
+  record MovedView(
+      int corner, int made, int missed, int stepBefore, int step, int steps, boolean proven) {
+    static MovedView of(Reviews.Moved m) {
+      return new MovedView(
+          m.corner(),
+          m.outcome().made(),
+          m.outcome().missed(),
+          m.stepBefore(),
+          m.stepAfter(),
+          m.plan().stepsM().size(),
+          m.outcome().after().proven());
+    }
+  }
+
+  record ReviewView(
+      int revision,
+      int newest,
+      List<ProposalView> proposals,
+      CalibrationView calibration,
+      List<MovedView> steps,
+      boolean stepsNoted) {}
+
+  @GetMapping("/api/sessions/{id}/review")
+  ReviewView review(@PathVariable UUID id) {
+    Reviews.Review r = reviews.review(id);
+    return new ReviewView(
+        r.revision(),
+        r.newest(),
+        r.proposals().stream().map(ProposalView::of).toList(),
+        r.calibration() == null ? null : CalibrationView.of(r.calibration()),
+        r.steps().stream().map(MovedView::of).toList(),
+        r.stepsNoted());
+  }
+
+  /** The step plans moved on or back by the laps. */
+  @PostMapping("/api/sessions/{id}/review/steps")
+  List<MovedView> noteSteps(@PathVariable UUID id) {
+    return reviews.noteSteps(id).stream().map(MovedView::of).toList();
+  }
+
+  /** A proposal that is taken; with a value it is altered. */
+  record AcceptedBody(int corner, String kind, Double value) {}
+
+  /** What the next revision is made of. */
+  record KeepBody(int parent, List<AcceptedBody> accepted, Boolean calibrate, String reason) {}
+
+  @PostMapping("/api/sessions/{id}/review")
+  @ResponseStatus(HttpStatus.CREATED)
+  Books.RevisionLine keep(@PathVariable UUID id, @RequestBody KeepBody body) {
+    List<AcceptedBody> accepted = body.accepted() == null ? List.of() : body.accepted();
+    return reviews.keep(
+        id,
+        body.parent(),
+        accepted.stream()
+            .map(a -> new Reviews.Decision(a.corner(), kind(a.kind()), a.value()))
+            .toList(),
+        Boolean.TRUE.equals(body.calibrate()),
+        body.reason());
+  }
+
+  private static Proposal.Kind kind(String name) {
+    for (Proposal.Kind kind : Proposal.Kind.values()) {
+      if (name(kind).equals(name)) {
+        return kind;
+      }
+    }
+    throw new InvalidValueException("kind", "(" + name + ") is not one that is proposed");
+  }
+
+  @GetMapping("/api/books/{id}/corners/{corner}/history")
+  List<History.Entry> history(@PathVariable UUID id, @PathVariable int corner) {
+    return history.of(id, corner);
+  }
+}

@@ -1,0 +1,289 @@
+package marvek.server.laps;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import marvek.core.InvalidValueException;
+import marvek.core.car.SetupSheet;
+import marvek.core.circuit.Road;
+import marvek.core.conditions.Conditions;
+import marvek.core.page.CornerPage;
+import marvek.core.page.OwnValues;
+import marvek.core.page.Reference;
+import marvek.core.review.Calibration;
+import marvek.core.review.LapOfSession;
+import marvek.core.review.Proposal;
+import marvek.core.review.Proposals;
+import marvek.core.review.StepJudgement;
+import marvek.core.review.StepPlan;
+import marvek.core.review.StepState;
+import marvek.server.books.Books;
+import marvek.server.books.Draft;
+import marvek.server.problems.ConflictException;
+import marvek.server.sessions.Sessions;
+import marvek.server.sessions.StepBoard;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * What the laps of a session say should be written otherwise, and the revision that comes of it.
+ */
+@Service
+class Reviews {
+  private final Debriefs debriefs;
+  private final Laps laps;
+  private final Sessions sessions;
+  private final Books books;
+  private final StepBoard steps;
+
+  Reviews(Debriefs debriefs, Laps laps, Sessions sessions, Books books, StepBoard steps) {
+    this.debriefs = debriefs;
+    this.laps = laps;
+    this.sessions = sessions;
+    this.books = books;
+    this.steps = steps;
+  }
+
+  /**
+   * A calibration with what it does to the book.
+   *
+   * @param lapS of the book as it is, in the session's conditions
+   * @param calibratedS of the book computed with the calibration
+   */
+  record Calibrated(
+      Calibration calibration,
+      double gripUsedBefore,
+      double cdABefore,
+      double lapS,
+      double calibratedS) {}
+
+  /** A step plan that laps move. */
+  record Moved(
+      int corner, StepJudgement.Outcome outcome, StepPlan plan, int stepBefore, int stepAfter) {}
+
+  /**
+   * What a session's laps propose.
+   *
+   * @param revision that the laps were read against
+   * @param newest that the next one is made from; later revisions than the session's may be there
+   * @param stepsNoted whether the step plans know of all the laps
+   */
+  record Review(
+      int revision,
+      int newest,
+      List<Proposal> proposals,
+      Calibrated calibration,
+      List<Moved> steps,
+      boolean stepsNoted) {}
+
+  /** Everything that a review is made from. */
+  private record Work(
+      Sessions.Kept session,
+      SessionLaps read,
+      List<OwnValues> own,
+      List<LapOfSession> laps,
+      Map<Integer, StepPlan> plans) {}
+
+  private Work work(UUID sessionId) {
+    Sessions.Kept session = sessions.get(sessionId);
+    SessionLaps read = debriefs.read(session);
+    List<OwnValues> own = Books.draftOf(read.computed().document()).own();
+    Map<Integer, StepPlan> plans =
+        steps.plans(session.bookId(), read.computed()).stream()
+            .collect(Collectors.toMap(StepPlan::corner, plan -> plan));
+    return new Work(session, read, own, read.named(nameOf(session)), plans);
+  }
+
+  static String nameOf(Sessions.Kept session) {
+    String kind = session.session().path("kind").asText("session");
+    String day = session.session().path("startsAt").asText("");
+    String name = kind.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + kind.substring(1);
+    return name.replace('-', ' ') + " of " + day.substring(0, Math.min(10, day.length()));
+  }
+
+  Review review(UUID sessionId) {
+    Work work = work(sessionId);
+    return new Review(
+        work.read().revision(),
+        books.newestNumber(work.session().bookId()),
+        proposals(work),
+        calibrated(work),
+        moved(work),
+        work.read().files().stream().allMatch(file -> file.stored().stepsNoted()));
+  }
+
+  private static List<Proposal> proposals(Work work) {
+    Books.Computed computed = work.read().computed();
+    if (work.laps().isEmpty()) {
+      return List.of();
+    }
+    return Proposals.of(
+        new Proposals.Case(
+            computed.basis(),
+            computed.conditions(),
+            computed.reference(),
+            work.own(),
+            work.read().page().corners(),
+            work.read().stakes(),
+            work.laps(),
+            work.read().findings(),
+            work.plans()));
+  }
+
+  private Calibrated calibrated(Work work) {
+    Books.Computed computed = work.read().computed();
+    return Calibration.of(
+            computed.reference().path(),
+            computed.basis().vehicle(),
+            computed.conditions(),
+            work.read().page().along(),
+            work.read().counted().stream().map(lap -> lap.read().along()).toList())
+        .map(
+            calibration -> {
+              Draft draft = calibrated(Books.draftOf(computed.document()), calibration);
+              Reference then =
+                  Reference.on(
+                      books.basis(work.session().bookId(), draft), draft.conditions(), draft.own());
+              return new Calibrated(
+                  calibration,
+                  computed.conditions().gripUsed(),
+                  computed.basis().vehicle().aero().cdAM2(),
+                  computed.reference().lap().timeS(),
+                  then.lap().timeS());
+            })
+        .orElse(null);
+  }
+
+  private static Draft calibrated(Draft draft, Calibration calibration) {
+    Conditions conditions = draft.conditions().withGripUsed(calibration.gripUsed());
+    boolean car = calibration.gripFactor() != 1 || calibration.cdAM2() != null;
+    if (!car) {
+      return new Draft(conditions, draft.line(), draft.own(), draft.setup());
+    }
+    SetupSheet sheet = draft.setup() == null ? SetupSheet.named("Measured") : draft.setup();
+    double before = sheet.gripFactor() == null ? 1 : sheet.gripFactor();
+    double grip = before * calibration.gripFactor();
+    SetupSheet measured =
+        sheet.calibrated(
+            grip == 1 ? null : grip,
+            calibration.cdAM2() == null ? sheet.cdAM2() : calibration.cdAM2());
+    return new Draft(conditions, draft.line(), draft.own(), measured);
+  }
+
+  /** What the laps make of the step plans that are begun. */
+  private List<Moved> moved(Work work) {
+    Books.Computed computed = work.read().computed();
+    Map<Integer, StepState> states = steps.states(work.session().bookId(), computed);
+    List<Moved> moved = new ArrayList<>();
+    List<CornerPage> pages = computed.reference().pages();
+    for (int p = 0; p < pages.size(); p++) {
+      int corner = pages.get(p).corner();
+      StepPlan plan = work.plans().get(corner);
+      StepState state = states.get(corner);
+      if (plan != null && state != null) {
+        StepJudgement.Outcome outcome =
+            StepJudgement.of(
+                SessionLaps.road(computed),
+                plan,
+                state,
+                p,
+                pages.get(p),
+                work.read().page().corners().get(p),
+                work.laps());
+        Road road = SessionLaps.road(computed);
+        int from = state.stepIn(plan, road);
+        moved.add(new Moved(corner, outcome, plan, from, outcome.after().stepIn(plan, road)));
+      }
+    }
+    return moved;
+  }
+
+  /** Moves the step plans by the laps, once for each file. */
+  @Transactional
+  public List<Moved> noteSteps(UUID sessionId) {
+    Work work = work(sessionId);
+    List<StoredLapFile> files = work.read().files().stream().map(Laps.KeptFile::stored).toList();
+    if (files.stream().anyMatch(StoredLapFile::stepsNoted)) {
+      throw new ConflictException(
+          "The step board knows of these laps already. Move it by hand there where it is wrong.");
+    }
+    List<Moved> moved = moved(work);
+    moved.forEach(m -> steps.keep(work.session().bookId(), m.outcome().after()));
+    laps.stepsNoted(files);
+    return moved;
+  }
+
+  /**
+   * A decision on a proposal.
+   *
+   * @param kind of the proposal, by the name of its constant
+   * @param value of an altered one; null to accept it as it is
+   */
+  record Decision(int corner, Proposal.Kind kind, Double value) {}
+
+  /**
+   * Keeps the next revision.
+   *
+   * @param parent the newest one that was looked at
+   * @param accepted proposals that are taken, altered or not
+   * @param calibrate whether the model is calibrated as it is offered
+   * @throws InvalidValueException if a decision is on what is not proposed, or on nothing
+   */
+  Books.RevisionLine keep(
+      UUID sessionId, int parent, List<Decision> accepted, boolean calibrate, String reason) {
+    Work work = work(sessionId);
+    List<Proposal> offered = proposals(work);
+    List<Proposals.Accepted> taken =
+        accepted.stream()
+            .map(d -> new Proposals.Accepted(offeredFor(offered, d), d.value()))
+            .toList();
+    Calibrated calibrated = calibrate ? calibrated(work) : null;
+    if (taken.isEmpty() && calibrated == null) {
+      throw new InvalidValueException(
+          "accepted", "is empty: accept or alter a proposal, then keep the revision");
+    }
+    UUID book = work.session().bookId();
+    Draft before = Books.draftOf(books.revision(book, parent));
+    Draft draft =
+        new Draft(
+            before.conditions(),
+            before.line(),
+            Proposals.decided(before.own(), taken),
+            before.setup());
+    if (calibrated != null) {
+      draft = calibrated(draft, calibrated.calibration());
+    }
+    String why = reason == null || reason.isBlank() ? reason(work, taken, calibrated) : reason;
+    return books.keep(book, parent, why, draft, Instant.now());
+  }
+
+  private static Proposal offeredFor(List<Proposal> offered, Decision decision) {
+    return offered.stream()
+        .filter(p -> p.corner() == decision.corner() && p.kind() == decision.kind())
+        .findFirst()
+        .orElseThrow(
+            () ->
+                new InvalidValueException(
+                    "accepted",
+                    "has one on corner "
+                        + decision.corner()
+                        + ", which is not proposed any more: look at the laps again"));
+  }
+
+  private static String reason(Work work, List<Proposals.Accepted> taken, Calibrated calibrated) {
+    String corners =
+        taken.stream()
+            .map(a -> a.proposal().corner())
+            .distinct()
+            .sorted()
+            .map(String::valueOf)
+            .collect(Collectors.joining(", "));
+    return "After "
+        + nameOf(work.session())
+        + (corners.isEmpty() ? "" : ": corner " + corners)
+        + (calibrated == null ? "" : (corners.isEmpty() ? ": " : "; ") + "model calibrated");
+  }
+}

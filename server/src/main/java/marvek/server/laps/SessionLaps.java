@@ -1,0 +1,191 @@
+package marvek.server.laps;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import marvek.core.circuit.Road;
+import marvek.core.laps.AlongLap;
+import marvek.core.laps.Channel;
+import marvek.core.laps.Charges;
+import marvek.core.laps.CornerReading;
+import marvek.core.laps.Finding;
+import marvek.core.laps.Findings;
+import marvek.core.laps.LapCutter;
+import marvek.core.laps.LapReader;
+import marvek.core.laps.ModelRecording;
+import marvek.core.laps.RecordedLap;
+import marvek.core.laps.Recording;
+import marvek.core.laps.Stations;
+import marvek.core.laps.Thresholds;
+import marvek.core.page.Stakes;
+import marvek.core.profile.Lap;
+import marvek.core.review.LapOfSession;
+import marvek.core.vehicle.Vehicle;
+import marvek.server.books.Books;
+
+/**
+ * The laps of a session laid against the revision that they were driven by.
+ *
+ * @param revision its number
+ * @param page the page's own lap, read the way the driven ones are
+ * @param laps of all files, in the order they were driven
+ */
+record SessionLaps(
+    int revision,
+    Books.Computed computed,
+    List<Stakes> stakes,
+    Charges.ReadLap page,
+    List<Laps.KeptFile> files,
+    List<DrivenLap> laps) {
+  private static final double G0 = 9.80665;
+  private static final double LOGGER_HZ = 100;
+
+  /** Of a receiver that writes positions and speeds alone. */
+  private static final double RECEIVER_HZ = 10;
+
+  /** Laps are laid beside each other at stations so far apart. */
+  static final double STEP_M = 2;
+
+  /**
+   * A lap of a file.
+   *
+   * @param kind as somebody says it is, or else as it was recognised
+   * @param read null where it was not recorded from line to line
+   * @param losses empty in such a lap
+   */
+  record DrivenLap(
+      UUID file,
+      RecordedLap lap,
+      RecordedLap.Kind kind,
+      Charges.ReadLap read,
+      List<Charges.Loss> losses) {
+    /** By which scripts and the interface call it. */
+    String id() {
+      return file + "." + lap.number();
+    }
+
+    boolean counts() {
+      return kind == RecordedLap.Kind.FLYING && read != null;
+    }
+
+    List<CornerReading> corners() {
+      return read == null ? List.of() : read.corners();
+    }
+  }
+
+  /** Reads all files of a session against its revision. */
+  static SessionLaps of(
+      int revision, Books.Computed computed, List<Stakes> stakes, List<Laps.KeptFile> files) {
+    LapReader reader = reader(computed);
+    boolean pedals =
+        files.isEmpty()
+            || files.stream().anyMatch(file -> file.laps().recording().has(Channel.BRAKE));
+    Charges.ReadLap page = pageItself(computed, reader, pedals);
+    Charges charges =
+        new Charges(
+            road(computed),
+            computed.reference().pages(),
+            computed.reference().corners(),
+            stakes,
+            page);
+    List<DrivenLap> laps = new ArrayList<>();
+    for (Laps.KeptFile file : files) {
+      laps.addAll(lapsOf(file, reader, charges, road(computed)));
+    }
+    return new SessionLaps(revision, computed, stakes, page, files, laps);
+  }
+
+  private static List<DrivenLap> lapsOf(
+      Laps.KeptFile file, LapReader reader, Charges charges, Road road) {
+    ReadLaps of = file.laps();
+    List<RecordedLap> whole = of.laps().stream().filter(RecordedLap::isWhole).toList();
+    List<List<CornerReading>> corners = reader.read(of.recording(), of.stations(), whole);
+    List<DrivenLap> laps = new ArrayList<>();
+    for (RecordedLap lap : of.laps()) {
+      Charges.ReadLap read = null;
+      if (lap.isWhole()) {
+        AlongLap along =
+            AlongLap.of(of.recording(), of.stations(), lap, road, Thresholds.DEFAULT, STEP_M);
+        read = new Charges.ReadLap(along, corners.get(whole.indexOf(lap)));
+      }
+      laps.add(
+          new DrivenLap(
+              file.stored().id(),
+              lap,
+              file.kindOf(lap),
+              read,
+              read == null ? List.of() : charges.of(read)));
+    }
+    return laps;
+  }
+
+  /** The laps that findings and proposals are made from. */
+  List<DrivenLap> counted() {
+    return laps.stream().filter(DrivenLap::counts).toList();
+  }
+
+  /** What they did otherwise than the page. */
+  List<Finding> findings() {
+    List<DrivenLap> counted = counted();
+    return Findings.of(
+        road(computed),
+        page.corners(),
+        stakes,
+        counted.stream().map(DrivenLap::corners).toList(),
+        counted.stream().map(DrivenLap::losses).toList());
+  }
+
+  /** The laps that count as reviews have them, told by the session's name. */
+  List<LapOfSession> named(String session) {
+    boolean several = files.size() > 1;
+    return counted().stream()
+        .map(
+            lap ->
+                new LapOfSession(
+                    session + (several ? ", file " + (fileIndex(lap) + 1) : ""),
+                    lap.lap().number(),
+                    lap.corners(),
+                    lap.losses()))
+        .toList();
+  }
+
+  private int fileIndex(DrivenLap lap) {
+    for (int f = 0; f < files.size(); f++) {
+      if (files.get(f).stored().id().equals(lap.file())) {
+        return f;
+      }
+    }
+    return 0;
+  }
+
+  static Road road(Books.Computed computed) {
+    return computed.basis().path().road();
+  }
+
+  private static Charges.ReadLap pageItself(
+      Books.Computed computed, LapReader reader, boolean pedals) {
+    Lap lap = computed.reference().lap();
+    ModelRecording logger = new ModelRecording(pedals ? LOGGER_HZ : RECEIVER_HZ, 0, pedals, 1);
+    Recording recording = logger.of(List.of(lap, lap));
+    Stations stations = Stations.of(recording, road(computed));
+    RecordedLap whole =
+        LapCutter.cut(recording, stations, road(computed)).stream()
+            .filter(RecordedLap::isWhole)
+            .findFirst()
+            .orElseThrow();
+    AlongLap along =
+        AlongLap.of(recording, stations, whole, road(computed), Thresholds.DEFAULT, STEP_M);
+    return new Charges.ReadLap(along, reader.read(recording, stations, whole));
+  }
+
+  private static LapReader reader(Books.Computed computed) {
+    Vehicle car = computed.basis().vehicle();
+    double weight = G0 * (car.massKg() + car.driverKg() + computed.conditions().fuelKg());
+    double halfRhoCdA = 0.5 * computed.conditions().airDensityKgM3() * car.aero().cdAM2();
+    return new LapReader(
+        road(computed),
+        computed.reference().pages(),
+        Thresholds.DEFAULT,
+        v -> halfRhoCdA * v * v / weight + car.rollingResistance());
+  }
+}

@@ -1,0 +1,79 @@
+package marvek.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.client.TestRestTemplate;
+
+/** The demo's practice: twelve laps with six planted habits, found, sized and charged. */
+@ServerTest
+class DemoLapsTest {
+  @Autowired private TestRestTemplate http;
+
+  private JsonNode practice(String part) {
+    Scripts scripts = new Scripts(http);
+    String demo = scripts.get("/api/books").body().at("/0/id").asText();
+    String session = scripts.get("/api/books/" + demo + "/sessions").body().at("/0/id").asText();
+    return scripts.get("/api/sessions/" + session + part).body();
+  }
+
+  @Test
+  void theSixHabitsAreFoundInTheirCornersAndNothingElse() {
+    JsonNode debrief = practice("/debrief");
+    assertThat(debrief.path("laps").findValuesAsText("kind"))
+        .filteredOn("flying"::equals)
+        .hasSize(12);
+    List<String> found = new ArrayList<>();
+    double sum = 0;
+    double before = Double.POSITIVE_INFINITY;
+    for (JsonNode finding : debrief.path("findings")) {
+      found.add(finding.path("corner").asInt() + " " + finding.path("rule").asText());
+      double cost = finding.path("cost_s").asDouble();
+      assertThat(cost).isPositive().isLessThanOrEqualTo(before);
+      before = cost;
+      sum += cost;
+    }
+    assertThat(found)
+        .containsExactlyInAnyOrder(
+            "1 braked-early",
+            "2 over-slowed",
+            "4 late-throttle",
+            "6 missed-apex",
+            "9 throttle-twice",
+            "11 other-gear");
+    double best = Double.POSITIVE_INFINITY;
+    for (JsonNode lap : debrief.path("laps")) {
+      best = lap.path("time_s").isNull() ? best : Math.min(best, lap.path("time_s").asDouble());
+    }
+    double lost = best - debrief.path("lap_s").asDouble();
+    // What a person loses without a habit is the rest.
+    assertThat(sum).isBetween(0.5 * lost, 1.1 * lost);
+  }
+
+  /** The lift at Quarry and the slow exit of Orchard are paid for in the corners behind them. */
+  @Test
+  void whatTheNextCornerPaysForIsChargedToTheOneBefore() {
+    JsonNode debrief = practice("/debrief");
+    for (JsonNode finding : debrief.path("findings")) {
+      int corner = finding.path("corner").asInt();
+      if (corner == 9 || corner == 2) {
+        assertThat(finding.path("inNext_s").asDouble()).as("%s", finding).isGreaterThan(0.03);
+      }
+    }
+    JsonNode next = debrief.at("/laps/3/corners/9");
+    assertThat(next.path("corner").asInt()).isEqualTo(10);
+    assertThat(next.path("brought_s").asDouble()).isGreaterThan(0.03);
+    assertThat(next.path("charged_s").asDouble()).isLessThan(next.path("delta_s").asDouble());
+  }
+
+  @Test
+  void theLapsProposeAnEarlierMarkAndProvenPages() {
+    JsonNode review = practice("/review");
+    assertThat(review.path("proposals").findValuesAsText("kind"))
+        .contains("marker-earlier", "proven");
+  }
+}
