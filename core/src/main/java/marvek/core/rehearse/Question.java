@@ -1,0 +1,81 @@
+package marvek.core.rehearse;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import marvek.core.circuit.Kerb;
+import marvek.core.page.CornerPage;
+import marvek.core.page.MarkReference;
+
+/**
+ * Something that a page answers.
+ *
+ * @param answer what the page says, so short that another answer is seen to be one
+ */
+public record Question(int corner, Kind kind, String answer) {
+  /** What is asked. */
+  public enum Kind {
+    /** By which mark one brakes. */
+    BRAKE_MARK,
+    GEAR,
+    /** By which mark one turns in. */
+    TURN_IN_MARK,
+    /** Where the brake is off. */
+    RELEASE,
+    /** How much of which kerb, and which not. */
+    KERBS,
+    /** Where the throttle comes. */
+    THROTTLE,
+    /** What one does when the brake mark is missed. */
+    WAY_OUT
+  }
+
+  /** Places closer than this are the same for somebody who has to remember them. */
+  private static final double SAME_PLACE_M = 2;
+
+  /** A name for its state: corner and kind. */
+  public String key() {
+    return corner + "." + kind.name().toLowerCase(Locale.ROOT);
+  }
+
+  /** The questions of a book, in the order of the lap and of driving. */
+  public static List<Question> of(List<CornerPage> pages) {
+    List<Question> questions = new ArrayList<>();
+    for (CornerPage page : pages) {
+      for (Kind kind : Kind.values()) {
+        String answer = answer(page, kind);
+        if (!answer.isEmpty()) {
+          questions.add(new Question(page.corner(), kind, answer));
+        }
+      }
+    }
+    return questions;
+  }
+
+  private static String answer(CornerPage page, Kind kind) {
+    return switch (kind) {
+      case BRAKE_MARK -> page.brake().atM() == null ? "" : told(page.brake().target());
+      case GEAR -> Integer.toString(page.gears().corner());
+      case TURN_IN_MARK -> told(page.turnIn().target());
+      case RELEASE -> page.trailBrake() == null ? "" : fromApex(page, page.trailBrake().releaseM());
+      case KERBS -> kerbs(page.kerbs());
+      case THROTTLE ->
+          page.throttle().firstM() == null ? "" : fromApex(page, page.throttle().firstM());
+      case WAY_OUT -> page.wayOut().strip();
+    };
+  }
+
+  private static String told(MarkReference mark) {
+    return mark == null ? "" : mark.text();
+  }
+
+  private static String fromApex(CornerPage page, double stationM) {
+    return Long.toString(Math.round((stationM - page.apexes().get(0).atM()) / SAME_PLACE_M));
+  }
+
+  /** Where no kerb is used at all nothing is asked. */
+  private static String kerbs(CornerPage.Kerbs kerbs) {
+    boolean any = kerbs.apex() != Kerb.Use.NONE || kerbs.exit() != Kerb.Use.NONE;
+    return any ? kerbs.apex() + " " + kerbs.exit() : "";
+  }
+}

@@ -1,0 +1,87 @@
+package marvek.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.time.LocalDate;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.client.TestRestTemplate;
+
+/** Learning a book over HTTP. */
+@ServerTest
+class RecallTest {
+  @Autowired private TestRestTemplate http;
+  private Scripts scripts;
+  private String book;
+
+  @BeforeEach
+  void ownBook() {
+    scripts = new Scripts(http);
+    String demo = scripts.get("/api/books").body().at("/0/id").asText();
+    byte[] file = scripts.download("/api/books/" + demo + "/export");
+    book =
+        "/api/books/"
+            + scripts.upload("/api/books/import", "r.book.json", file).body().path("id").asText();
+  }
+
+  private JsonNode answer(int corner, String kind, int quality) {
+    return scripts
+        .post(
+            book + "/recall",
+            "{\"corner\": "
+                + corner
+                + ", \"kind\": \""
+                + kind
+                + "\", \"quality\": "
+                + quality
+                + "}")
+        .body();
+  }
+
+  @Test
+  void whatIsKnownIsAskedAgainLaterAndWhatIsNotTomorrow() {
+    JsonNode round = scripts.get(book + "/recall").body();
+    int all = round.path("all").asInt();
+    assertThat(round.path("questions")).hasSize(all);
+    assertThat(round.at("/questions/0/corner").asInt()).isEqualTo(1);
+    assertThat(answer(1, "gear", 5).path("interval_days").asInt()).isEqualTo(1);
+    assertThat(answer(1, "gear", 5).path("interval_days").asInt()).isEqualTo(6);
+    assertThat(answer(2, "gear", 1).path("due").asText())
+        .isEqualTo(LocalDate.now().plusDays(1).toString());
+    JsonNode then = scripts.get(book + "/recall").body();
+    assertThat(then.path("questions")).hasSize(all - 2);
+    assertThat(then.path("known").asInt()).isEqualTo(1);
+    assertThat(scripts.get(book + "/recall?ahead=true").body().path("questions")).hasSize(all);
+  }
+
+  /** A value that a new revision changes is asked first, with what was learned. */
+  @Test
+  void aChangedValueComesFirstOldAgainstNew() {
+    JsonNode before = scripts.get(book).body();
+    int number = before.path("revisions").size();
+    answer(8, "gear", 5);
+    JsonNode revision = scripts.get(book + "/revisions/" + number).body();
+    int gear = revision.at("/pages/7/gears/corner").asInt();
+    ObjectNode draft = revision.deepCopy();
+    draft.retain("conditions", "line", "ownValues");
+    draft.put("parent", number).put("reason", "Another gear");
+    draft.withArray("ownValues").addObject().put("corner", 8).put("gears.corner", gear - 1);
+    assertThat(scripts.post(book + "/revisions", draft).status().is2xxSuccessful()).isTrue();
+    JsonNode first = scripts.get(book + "/recall").body().at("/questions/0");
+    assertThat(first.path("corner").asInt()).isEqualTo(8);
+    assertThat(first.path("kind").asText()).isEqualTo("gear");
+    assertThat(first.path("changed").asBoolean()).isTrue();
+    assertThat(first.path("before").asText()).isEqualTo(Integer.toString(gear));
+  }
+
+  @Test
+  void whatIsNotAskedIsRefused() {
+    assertThat(scripts.get(book + "/recall?order=random").status().value()).isEqualTo(422);
+    assertThat(answer(99, "gear", 5).path("detail").asText()).contains("corner 99");
+    assertThat(answer(1, "colour", 5).path("detail").asText()).contains("is not asked");
+    assertThat(answer(1, "gear", 9).path("detail").asText()).contains("quality");
+  }
+}
