@@ -10,6 +10,8 @@ import SpokenScreen from './brief/SpokenScreen.svelte';
 import CarScreen from './car/CarScreen.svelte';
 import PageScreen from './page/PageScreen.svelte';
 import DebriefScreen from './laps/DebriefScreen.svelte';
+import ReviewScreen from './laps/ReviewScreen.svelte';
+import RecallScreen from './rehearse/RecallScreen.svelte';
 import BriefScreen from './session/BriefScreen.svelte';
 import PrepareScreen from './session/PrepareScreen.svelte';
 import SessionScreen from './session/SessionScreen.svelte';
@@ -38,7 +40,9 @@ export const { p, navigate, route } = createRouter({
     '/sessions/:session/prepare': PrepareScreen,
     '/sessions/:session/brief': BriefScreen,
     '/sessions/:session/debrief': DebriefScreen,
+    '/sessions/:session/review': ReviewScreen,
     '/steps': StepsScreen,
+    '/rehearse': RecallScreen,
     layout: BookShell,
   },
   '*': FirstScreen,

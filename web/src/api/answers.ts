@@ -163,6 +163,7 @@ export interface SetupSheet {
   cdA_m2?: number;
   clA_m2?: number;
   aeroFrontShare?: number;
+  gripFactor?: number;
   fuel_kg?: number;
   pressureFront_kpa?: number;
   pressureRear_kpa?: number;

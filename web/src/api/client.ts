@@ -1,5 +1,6 @@
-import createClient from 'openapi-fetch';
-import type { paths } from './schema';
+import { answer, body, Failed, form, http, upload } from './http';
+import { lapCalls } from './lap-calls';
+import { recallCalls } from './recall-calls';
 import type {
   Beside,
   CarOnCircuit,
@@ -24,8 +25,7 @@ import type {
   StepView,
   Weather,
 } from './sessions';
-import type { Debrief, LapFile } from './laps';
-import type { Conditions, LineChoice, OwnValues, Problem, Revision, View } from './types';
+import type { Conditions, LineChoice, OwnValues, Revision, View } from './types';
 import type {
   CheckLine,
   CircuitEdits,
@@ -38,36 +38,7 @@ import type {
   WalkView,
 } from '../circuit/types';
 
-const http = createClient<paths>({ baseUrl: '' });
-
-/** An answer that was not good, with what the server says about it. */
-export class Failed extends Error {
-  readonly problem: Problem;
-
-  constructor(problem: Problem) {
-    super(problem.detail);
-    this.problem = problem;
-  }
-}
-
-const UNREACHABLE: Problem = {
-  title: 'Marvek does not answer',
-  detail: 'The server cannot be reached. Is ./marvek start still running? What you typed is kept.',
-  status: 0,
-};
-
-async function answer<T>(call: Promise<{ data?: unknown; error?: unknown }>): Promise<T> {
-  let result;
-  try {
-    result = await call;
-  } catch {
-    throw new Failed(UNREACHABLE);
-  }
-  if (result.error !== undefined) {
-    throw new Failed(result.error as Problem);
-  }
-  return result.data as T;
-}
+export { Failed };
 
 export interface BookView {
   id: string;
@@ -118,31 +89,6 @@ export type JobView = {
   result?: { id: string };
   problem?: string;
 };
-
-/** A JSON body whose inner members the generated schema leaves open. */
-const body = (value: unknown) => value as never;
-
-function form(file: File, settings?: ImportSettings): FormData {
-  const data = new FormData();
-  data.append('file', file);
-  if (settings) data.append('settings', JSON.stringify(settings));
-  return data;
-}
-
-async function upload<T>(path: string, body: FormData, signal?: AbortSignal): Promise<T> {
-  let response: Response;
-  try {
-    response = await fetch(path, { method: 'POST', body, signal });
-  } catch (e) {
-    if ((e as Error).name === 'AbortError') throw e;
-    throw new Failed(UNREACHABLE);
-  }
-  const json = await response.json();
-  if (!response.ok) {
-    throw new Failed(json as Problem);
-  }
-  return json as T;
-}
 
 export const api = {
   books: () => answer<BookView[]>(http.GET('/api/books')),
@@ -249,20 +195,8 @@ export const api = {
     answer<Brief>(
       http.GET('/api/sessions/{id}/brief', { params: { path: { id }, query: { length } } }),
     ),
-  debrief: (session: string, left: string[]) =>
-    answer<Debrief>(
-      http.GET('/api/sessions/{id}/debrief', {
-        params: { path: { id: session }, query: { left } },
-      }),
-    ),
-  addLaps: (session: string, file: File, signal?: AbortSignal) =>
-    upload<LapFile>(`/api/sessions/${session}/laps`, form(file), signal),
-  lapLine: (file: string, lap: number) =>
-    answer<{ step_m: number; offset_m: number[] }>(
-      http.GET('/api/laps/{id}/line', { params: { path: { id: file }, query: { lap } } }),
-    ),
-  removeLaps: (id: string) =>
-    answer<void>(http.DELETE('/api/laps/{id}', { params: { path: { id } } })),
+  ...lapCalls,
+  ...recallCalls,
   steps: (book: string, number: number) =>
     answer<StepView[]>(
       http.GET('/api/books/{id}/revisions/{number}/steps', {

@@ -52,6 +52,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/laps/{id}/laps/{number}/kind": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["say"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/circuits/{id}/draft": {
         parameters: {
             query?: never;
@@ -132,6 +148,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{id}/review": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["review"];
+        put?: never;
+        post: operations["keep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}/review/steps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["noteSteps"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}/remarks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["say_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{id}/next": {
         parameters: {
             query?: never;
@@ -143,6 +207,22 @@ export interface paths {
         put?: never;
         post: operations["next"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}/live": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["live"];
+        put?: never;
+        post: operations["start"];
+        delete: operations["stop"];
         options?: never;
         head?: never;
         patch?: never;
@@ -180,6 +260,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{id}/dismissed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["dismiss"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/radio": {
         parameters: {
             query?: never;
@@ -189,7 +285,23 @@ export interface paths {
         };
         get: operations["heard"];
         put?: never;
-        post: operations["say"];
+        post: operations["say_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/laps/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["preview"];
         delete?: never;
         options?: never;
         head?: never;
@@ -221,7 +333,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["keep"];
+        post: operations["keep_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -253,7 +365,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["preview"];
+        post: operations["preview_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -381,7 +493,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["keep_1"];
+        post: operations["keep_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -398,6 +510,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["note_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/recall": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["round"];
+        put?: never;
+        post: operations["answer"];
         delete?: never;
         options?: never;
         head?: never;
@@ -446,6 +574,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["move"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/laps/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["importLaps"];
         delete?: never;
         options?: never;
         head?: never;
@@ -684,6 +828,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["brief"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}/along": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["along"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1092,6 +1252,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/books/{id}/laps/{lapId}/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/findings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["findings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/books/{id}/export": {
         parameters: {
             query?: never;
@@ -1100,6 +1292,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["export"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/corners/{corner}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["history"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1167,6 +1375,22 @@ export interface paths {
         put?: never;
         post?: never;
         delete: operations["remove_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/debrief-notes/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["remove_2"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1280,6 +1504,9 @@ export interface components {
             ownValues?: components["schemas"]["JsonNode"];
             setup?: components["schemas"]["JsonNode"];
         };
+        KindBody: {
+            kind?: string;
+        };
         DraftAnswer: {
             changes?: components["schemas"]["LayoutChange"][];
         };
@@ -1295,6 +1522,79 @@ export interface components {
             version?: number;
             changes?: components["schemas"]["LayoutChange"][];
         };
+        AcceptedBody: {
+            /** Format: int32 */
+            corner?: number;
+            kind?: string;
+            /** Format: double */
+            value?: number;
+        };
+        KeepBody: {
+            /** Format: int32 */
+            parent?: number;
+            accepted?: components["schemas"]["AcceptedBody"][];
+            calibrate?: boolean;
+            reason?: string;
+        };
+        RevisionLine: {
+            /** Format: int32 */
+            number?: number;
+            /** Format: int32 */
+            parent?: number;
+            /** Format: date-time */
+            createdAt?: string;
+            reason?: string;
+            /** Format: double */
+            time_s?: number;
+        };
+        MovedView: {
+            /** Format: int32 */
+            corner?: number;
+            /** Format: int32 */
+            made?: number;
+            /** Format: int32 */
+            missed?: number;
+            /** Format: int32 */
+            stepBefore?: number;
+            /** Format: int32 */
+            step?: number;
+            /** Format: int32 */
+            steps?: number;
+            proven?: boolean;
+        };
+        RemarkBody: {
+            /** Format: int32 */
+            corner?: number;
+            lap?: string;
+            author?: string;
+            words?: string;
+        };
+        Remark: {
+            /** Format: uuid */
+            id?: string;
+            /** Format: int32 */
+            corner?: number;
+            lap?: string;
+            /** @enum {string} */
+            author?: "DRIVER" | "COACH";
+            words?: string;
+        };
+        LiveBody: {
+            /** Format: int32 */
+            laps?: number;
+            /** Format: int64 */
+            seed?: number;
+            /** Format: double */
+            timesFaster?: number;
+        };
+        State: {
+            running?: boolean;
+            /** Format: int32 */
+            rows?: number;
+            /** Format: int32 */
+            laps?: number;
+            problem?: string;
+        };
         FileView: {
             /** Format: uuid */
             id?: string;
@@ -1304,9 +1604,26 @@ export interface components {
             used?: string[];
             unknown?: string[];
             corrections?: string[];
+            missing?: string[];
         };
         IssueBody: {
             reason?: string;
+        };
+        DismissBody: {
+            /** Format: int32 */
+            corner?: number;
+            rule?: string;
+            reason?: string;
+            laps?: string[];
+        };
+        Dismissed: {
+            /** Format: uuid */
+            id?: string;
+            /** Format: int32 */
+            corner?: number;
+            rule?: string;
+            reason?: string;
+            laps?: string[];
         };
         SayBody: {
             words?: string;
@@ -1318,10 +1635,20 @@ export interface components {
             at?: string;
             words?: string;
         };
-        KeepBody: {
-            reason?: string;
-            /** Format: date */
-            validFrom?: string;
+        Column: {
+            header?: string;
+            is?: string;
+            first?: string[];
+            /** Format: double */
+            least?: number;
+            /** Format: double */
+            most?: number;
+        };
+        PreviewView: {
+            columns?: components["schemas"]["Column"][];
+            missing?: string[];
+            remembered?: boolean;
+            choices?: string[];
         };
         CircuitPreview: {
             kind?: string;
@@ -1499,12 +1826,6 @@ export interface components {
             /** Format: date-time */
             notedAt?: string;
         };
-        Remark: {
-            /** Format: int32 */
-            corner?: number;
-            field?: string;
-            text?: string;
-        };
         Sky: {
             /** Format: double */
             azimuth_deg?: number;
@@ -1586,17 +1907,6 @@ export interface components {
             lostS?: number;
             differences?: components["schemas"]["Difference"][];
         };
-        RevisionLine: {
-            /** Format: int32 */
-            number?: number;
-            /** Format: int32 */
-            parent?: number;
-            /** Format: date-time */
-            createdAt?: string;
-            reason?: string;
-            /** Format: double */
-            time_s?: number;
-        };
         WordBody: {
             word?: string;
         };
@@ -1647,6 +1957,19 @@ export interface components {
             now_m?: number;
             now?: components["schemas"]["MarkReference"];
             target?: components["schemas"]["MarkReference"];
+        };
+        AnswerBody: {
+            /** Format: int32 */
+            corner?: number;
+            kind?: string;
+            /** Format: int32 */
+            quality?: number;
+        };
+        AnsweredView: {
+            /** Format: date */
+            due?: string;
+            /** Format: int32 */
+            interval_days?: number;
         };
         CutView: {
             /** Format: double */
@@ -1746,6 +2069,22 @@ export interface components {
             revision?: number;
             changes?: components["schemas"]["LayoutChange"][];
             checks?: components["schemas"]["CheckLine"][];
+        };
+        ImportedLap: {
+            id?: string;
+            /** Format: int32 */
+            number?: number;
+            /** Format: double */
+            time_s?: number;
+            kind?: string;
+        };
+        ImportedLaps: {
+            /** Format: uuid */
+            id?: string;
+            /** Format: uuid */
+            session?: string;
+            laps?: components["schemas"]["ImportedLap"][];
+            warnings?: string[];
         };
         SchoolView: {
             school?: string;
@@ -1929,6 +2268,57 @@ export interface components {
             /** Format: uuid */
             id?: string;
         };
+        CalibrationView: {
+            /** Format: double */
+            gripUsedBefore?: number;
+            /** Format: double */
+            gripUsed?: number;
+            /** Format: double */
+            gripFactor?: number;
+            /** Format: double */
+            peak_g?: number;
+            /** Format: double */
+            peakPage_g?: number;
+            /** Format: double */
+            top_mps?: number;
+            /** Format: double */
+            topPage_mps?: number;
+            /** Format: double */
+            cdABefore_m2?: number;
+            /** Format: double */
+            cdA_m2?: number;
+            /** Format: double */
+            lap_s?: number;
+            /** Format: double */
+            calibratedLap_s?: number;
+        };
+        ProposalView: {
+            /** Format: int32 */
+            corner?: number;
+            kind?: string;
+            field?: string;
+            /** Format: double */
+            before?: number;
+            /** Format: double */
+            after?: number;
+            /** Format: int32 */
+            count?: number;
+            laps?: string[];
+            /** Format: double */
+            gain_s?: number;
+            /** Format: double */
+            page_s?: number;
+        };
+        ReviewView: {
+            /** Format: int32 */
+            revision?: number;
+            /** Format: int32 */
+            newest?: number;
+            proposals?: components["schemas"]["ProposalView"][];
+            calibration?: components["schemas"]["CalibrationView"];
+            steps?: components["schemas"]["MovedView"][];
+            stepsNoted?: boolean;
+        };
         DebriefView: {
             /** Format: int32 */
             revision?: number;
@@ -1937,6 +2327,7 @@ export interface components {
             page?: components["schemas"]["ReadingView"][];
             laps?: components["schemas"]["LapView"][];
             findings?: components["schemas"]["FindingView"][];
+            remarks?: components["schemas"]["Remark"][];
             files?: components["schemas"]["FileView"][];
         };
         FindingView: {
@@ -1945,19 +2336,25 @@ export interface components {
             rule?: string;
             /** Format: double */
             amount?: number;
-            /** Format: int32 */
-            laps?: number;
+            laps?: string[];
             /** Format: int32 */
             of?: number;
             /** Format: double */
             cost_s?: number;
+            sizedBy?: string;
+            /** Format: double */
+            inNext_s?: number;
+            dismissed?: components["schemas"]["Dismissed"];
         };
         LapView: {
+            id?: string;
             /** Format: uuid */
             file?: string;
             /** Format: int32 */
             number?: number;
             kind?: string;
+            recognised?: string;
+            whole?: boolean;
             /** Format: double */
             time_s?: number;
             corners?: components["schemas"]["ReadingView"][];
@@ -1968,29 +2365,52 @@ export interface components {
             /** Format: double */
             brakeOn_m?: number;
             /** Format: double */
-            peakBrake_pct?: number;
+            brakePeak_pct?: number;
             /** Format: double */
-            turnInBrake_pct?: number;
+            brakeAtTurnIn_pct?: number;
             /** Format: double */
             release_m?: number;
+            lockSuspected?: boolean;
             /** Format: double */
-            lowest_mps?: number;
+            turnIn_m?: number;
             /** Format: double */
-            lowestAt_m?: number;
+            lowestSpeed_mps?: number;
+            /** Format: double */
+            lowestSpeed_m?: number;
             /** Format: int32 */
             gear?: number;
             /** Format: double */
-            throttleFirst_m?: number;
+            firstThrottle_m?: number;
             /** Format: double */
-            throttleFull_m?: number;
+            fullThrottle_m?: number;
             /** Format: double */
             coasting_s?: number;
+            /** Format: int32 */
+            throttlePickUps?: number;
             /** Format: double */
-            exit_mps?: number;
+            lift_pct?: number;
+            /** Format: int32 */
+            upshifts?: number;
             /** Format: double */
             inside_m?: number;
             /** Format: double */
+            insideAt_m?: number;
+            /** Format: double */
+            outside_m?: number;
+            /** Format: int32 */
+            corrections?: number;
+            /** Format: double */
+            entrySpeed_mps?: number;
+            /** Format: double */
+            exitSpeed_mps?: number;
+            /** Format: double */
             time_s?: number;
+            /** Format: double */
+            delta_s?: number;
+            /** Format: double */
+            brought_s?: number;
+            /** Format: double */
+            charged_s?: number;
         };
         BriefView: {
             session?: components["schemas"]["Kept"];
@@ -2053,6 +2473,18 @@ export interface components {
             lowerGearIn?: number[];
             /** Format: double */
             lap_s?: number;
+        };
+        AlongView: {
+            /** Format: double */
+            from_m?: number;
+            /** Format: double */
+            step_m?: number;
+            time_s?: number[];
+            speed_mps?: number[];
+            brake_pct?: number[];
+            throttle_pct?: number[];
+            gear?: number[];
+            offset_m?: number[];
         };
         Heard: {
             simulated?: boolean;
@@ -2182,6 +2614,60 @@ export interface components {
         Weather: {
             simulated?: boolean;
             hours?: components["schemas"]["ArrayNode"];
+        };
+        QuestionView: {
+            /** Format: int32 */
+            corner?: number;
+            kind?: string;
+            changed?: boolean;
+            before?: string;
+            fresh?: boolean;
+            /** Format: date */
+            due?: string;
+        };
+        RoundView: {
+            /** Format: int32 */
+            revision?: number;
+            questions?: components["schemas"]["QuestionView"][];
+            /** Format: int32 */
+            known?: number;
+            /** Format: int32 */
+            all?: number;
+            /** Format: date */
+            next?: string;
+        };
+        SessionFinding: {
+            /** Format: uuid */
+            session?: string;
+            finding?: components["schemas"]["FindingView"];
+        };
+        Entry: {
+            /** Format: uuid */
+            session?: string;
+            name?: string;
+            /** Format: date-time */
+            begins?: string;
+            surface?: string;
+            /** Format: int32 */
+            revision?: number;
+            /** Format: int32 */
+            laps?: number;
+            /** Format: double */
+            brake_m?: number;
+            /** Format: double */
+            brakeSpread_m?: number;
+            /** Format: double */
+            page_m?: number;
+            /** Format: double */
+            lowest_mps?: number;
+            /** Format: double */
+            time_s?: number;
+            /** Format: double */
+            lost_s?: number;
+            /** Format: double */
+            target_s?: number;
+            /** Format: double */
+            lap_s?: number;
         };
         Beside: {
             first?: string;
@@ -2347,6 +2833,31 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["PreparedView"];
                 };
+            };
+        };
+    };
+    say: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KindBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -2533,6 +3044,102 @@ export interface operations {
             };
         };
     };
+    review: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ReviewView"];
+                };
+            };
+        };
+    };
+    keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RevisionLine"];
+                };
+            };
+        };
+    };
+    noteSteps: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MovedView"][];
+                };
+            };
+        };
+    };
+    say_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RemarkBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Remark"];
+                };
+            };
+        };
+    };
     next: {
         parameters: {
             query?: never;
@@ -2555,9 +3162,81 @@ export interface operations {
             };
         };
     };
-    add: {
+    live: {
         parameters: {
             query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["State"];
+                };
+            };
+        };
+    };
+    start: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LiveBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["State"];
+                };
+            };
+        };
+    };
+    stop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["State"];
+                };
+            };
+        };
+    };
+    add: {
+        parameters: {
+            query?: {
+                mapping?: string;
+            };
             header?: never;
             path: {
                 id: string;
@@ -2610,6 +3289,32 @@ export interface operations {
             };
         };
     };
+    dismiss: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DismissBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Dismissed"];
+                };
+            };
+        };
+    };
     heard: {
         parameters: {
             query?: {
@@ -2632,7 +3337,7 @@ export interface operations {
             };
         };
     };
-    say: {
+    say_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -2652,6 +3357,35 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Message"];
+                };
+            };
+        };
+    };
+    preview: {
+        parameters: {
+            query?: {
+                mapping?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PreviewView"];
                 };
             };
         };
@@ -2700,7 +3434,7 @@ export interface operations {
             };
         };
     };
-    keep: {
+    keep_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -2758,7 +3492,7 @@ export interface operations {
             };
         };
     };
-    preview: {
+    preview_1: {
         parameters: {
             query?: {
                 settings?: string;
@@ -3036,7 +3770,7 @@ export interface operations {
             };
         };
     };
-    keep_1: {
+    keep_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -3086,6 +3820,57 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["StepView"][];
+                };
+            };
+        };
+    };
+    round: {
+        parameters: {
+            query?: {
+                order?: string;
+                ahead?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RoundView"];
+                };
+            };
+        };
+    };
+    answer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AnswerBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AnsweredView"];
                 };
             };
         };
@@ -3164,6 +3949,38 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Moved"];
+                };
+            };
+        };
+    };
+    importLaps: {
+        parameters: {
+            query?: {
+                mapping?: string;
+                session?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ImportedLaps"];
                 };
             };
         };
@@ -3425,6 +4242,7 @@ export interface operations {
             query?: {
                 laps?: number;
                 seed?: number;
+                kind?: string;
             };
             header?: never;
             path: {
@@ -3491,9 +4309,7 @@ export interface operations {
     };
     debrief: {
         parameters: {
-            query?: {
-                left?: string[];
-            };
+            query?: never;
             header?: never;
             path: {
                 id: string;
@@ -3533,6 +4349,32 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["BriefView"];
+                };
+            };
+        };
+    };
+    along: {
+        parameters: {
+            query: {
+                lap: string;
+                from_m?: number;
+                to_m?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AlongView"];
                 };
             };
         };
@@ -4124,6 +4966,51 @@ export interface operations {
             };
         };
     };
+    readings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                lapId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ReadingView"][];
+                };
+            };
+        };
+    };
+    findings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SessionFinding"][];
+                };
+            };
+        };
+    };
     export: {
         parameters: {
             query?: never;
@@ -4142,6 +5029,29 @@ export interface operations {
                 };
                 content: {
                     "*/*": string;
+                };
+            };
+        };
+    };
+    history: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                corner: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Entry"][];
                 };
             };
         };
@@ -4215,6 +5125,26 @@ export interface operations {
         };
     };
     remove_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    remove_2: {
         parameters: {
             query?: never;
             header?: never;

@@ -154,9 +154,11 @@ export interface OwnValues {
   notes?: string;
   wayOut?: string;
   source?: Source;
+  /** Names of the laps that values were measured in, by field. */
+  measured?: Record<string, string[]>;
 }
 
-export type OwnField = Exclude<keyof OwnValues, 'corner' | 'source'>;
+export type OwnField = Exclude<keyof OwnValues, 'corner' | 'source' | 'measured'>;
 
 export type LineChoice = 'smooth' | 'fastest' | 'centreline';
 

@@ -48,6 +48,7 @@
     v: () => navigate('/books/:id/car', { params: { id: book.id } }),
     o: () => navigate('/books/:id/calls', { params: { id: book.id } }),
     s: () => navigate('/books/:id/sessions', { params: { id: book.id } }),
+    h: () => navigate('/books/:id/rehearse', { params: { id: book.id } }),
     p: () => window.open(cardUrl, '_blank'),
     t: () => preferences.toggleTheme(),
     '?': () => (keysShown = true),
@@ -89,7 +90,7 @@
       <label class="figures">
         <span class="sr-only">Revision</span>
         <select
-          class="select text-base h-10 w-36"
+          class="select text-base h-10 w-32"
           value={book.base.revision.number}
           disabled={book.changes > 0}
           title={book.changes > 0 ? 'Keep or discard the draft first' : undefined}
@@ -100,9 +101,10 @@
           {/each}
         </select>
       </label>
-      <a class="btn btn-ghost px-3" href="/books/{book.id}/sessions">Sessions</a>
-      <a class="btn btn-ghost px-3" href="/books/{book.id}/car">Car</a>
-      <a class="btn btn-ghost px-3" href="/books/{book.id}/compare">Compare</a>
+      <a class="btn btn-ghost px-2" href="/books/{book.id}/sessions">Sessions</a>
+      <a class="btn btn-ghost px-2" href="/books/{book.id}/rehearse">Rehearse</a>
+      <a class="btn btn-ghost px-2" href="/books/{book.id}/car">Car</a>
+      <a class="btn btn-ghost px-2" href="/books/{book.id}/compare">Compare</a>
       <CardMenu bookId={book.id} revision={book.base.revision.number}>
         <Printer size={18} /> Card
       </CardMenu>
@@ -150,7 +152,7 @@
     <Tabs
       id={book.id}
       pages={book.view.revision.pages}
-      current={/\/(compare|car|calls|steps|beside\/.*|sessions.*)$/.test(route.pathname)
+      current={/\/(compare|car|calls|steps|rehearse|beside\/.*|sessions.*)$/.test(route.pathname)
         ? -1
         : number}
     />

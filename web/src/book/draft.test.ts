@@ -49,4 +49,23 @@ describe('a draft', () => {
     expect(countChanges(start, next)).toBe(3);
     expect(countChanges(start, start)).toBe(0);
   });
+
+  it('forgets the laps behind a value that is changed, and keeps the others', () => {
+    const measured = {
+      ...begin(revision).now,
+      ownValues: [
+        {
+          corner: 9,
+          'brake.at_m': 2700,
+          'throttle.first_m': 2800,
+          measured: { 'brake.at_m': ['lap 2'], 'throttle.first_m': ['lap 3'] },
+        },
+      ],
+    };
+    const moved = setOwn(measured, 9, 'brake.at_m', 2710);
+    expect(moved.ownValues[0].measured).toEqual({ 'throttle.first_m': ['lap 3'] });
+    const both = setOwn(moved, 9, 'throttle.first_m', 2810);
+    expect(both.ownValues[0].measured).toBeUndefined();
+    expect(countChanges(measured, moved)).toBe(1);
+  });
 });

@@ -58,13 +58,25 @@ export function setOwn(
   const before = state.ownValues.find((o) => o.corner === corner) ?? { corner };
   const after: OwnValues = { ...before, [field]: value };
   if (value === undefined) delete after[field];
+  forgetMeasured(after, field);
   const others = state.ownValues.filter((o) => o.corner !== corner);
   const kept = hasValues(after) ? [...others, after] : others;
   return { ...state, ownValues: kept.sort((a, b) => a.corner - b.corner) };
 }
 
+/** A value that is changed was not measured like that any more. */
+export function forgetMeasured(own: OwnValues, field: string): void {
+  if (!own.measured?.[field]) return;
+  const rest = Object.entries(own.measured).filter(([name]) => name !== field);
+  if (rest.length) own.measured = Object.fromEntries(rest);
+  else delete own.measured;
+}
+
+/** What an entry says beside its values. */
+const NO_VALUES = ['corner', 'source', 'measured'];
+
 function hasValues(own: OwnValues): boolean {
-  return Object.keys(own).some((key) => key !== 'corner' && key !== 'source');
+  return Object.keys(own).some((key) => !NO_VALUES.includes(key));
 }
 
 /** Number of single values in which two states differ. */
@@ -86,7 +98,6 @@ function differing(a: object, b: object): number {
   const left = a as Record<string, unknown>;
   const right = b as Record<string, unknown>;
   const keys = new Set([...Object.keys(left), ...Object.keys(right)]);
-  keys.delete('corner');
-  keys.delete('source');
+  NO_VALUES.forEach((key) => keys.delete(key));
   return [...keys].filter((key) => JSON.stringify(left[key]) !== JSON.stringify(right[key])).length;
 }

@@ -43,6 +43,7 @@ function ownOf(state: DraftState, corner: number): Record<string, unknown> {
   const own = { ...state.ownValues.find((o) => o.corner === corner) } as Record<string, unknown>;
   delete own.corner;
   delete own.source;
+  delete own.measured;
   return own;
 }
 

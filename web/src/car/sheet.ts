@@ -17,6 +17,7 @@ export const SHEET_FIELDS: SheetField[] = [
   { key: 'clA_m2', label: 'Downforce area', unit: 'm²', factor: 1, computed: true },
   { key: 'cdA_m2', label: 'Drag area', unit: 'm²', factor: 1, computed: true },
   { key: 'aeroFrontShare', label: 'Downforce, front', unit: '%', factor: 100, computed: true },
+  { key: 'gripFactor', label: 'Tyre grip, of the car’s', unit: '%', factor: 100, computed: true },
   { key: 'fuel_kg', label: 'Fuel', unit: 'kg', factor: 1, computed: true },
   {
     key: 'pressureFront_kpa',

@@ -25,6 +25,9 @@
     signed(m === undefined ? undefined : lengthIn(m, preferences.length), 1);
   const speed = (v: number | undefined) =>
     signed(v === undefined ? undefined : speedIn(v, preferences.speed), 0.5);
+  const figure = (s: number) => `${s >= 0 ? '+' : '−'}${Math.abs(s).toFixed(2)}`;
+  const time = (s: number | undefined) =>
+    s === undefined ? '–' : `${figure(s)} ${s >= 0 ? 'lost' : 'gained'}`;
 </script>
 
 <table class="figures w-full text-lg" data-corners>
@@ -37,6 +40,7 @@
       <th class="text-right">lowest, {preferences.speed}</th>
       <th class="text-right">throttle, {preferences.length}</th>
       <th class="text-right">time, s</th>
+      <th class="text-right">to blame</th>
     </tr>
   </thead>
   <tbody>
@@ -61,16 +65,14 @@
         <td class="text-right">{metres(c.release_m)}</td>
         <td class="text-right">{speed(c.lowest_mps)}</td>
         <td class="text-right">{metres(c.throttle_m)}</td>
-        <td class="text-right font-semibold"
-          >{c.lost_s === undefined
-            ? '–'
-            : `${c.lost_s >= 0 ? '+' : '−'}${Math.abs(c.lost_s).toFixed(2)} ${c.lost_s >= 0 ? 'lost' : 'gained'}`}</td
-        >
+        <td class="text-right font-semibold">{time(c.lost_s)}</td>
+        <td class="text-right">{c.charged_s === undefined ? '–' : figure(c.charged_s)}</td>
       </tr>
     {/each}
   </tbody>
 </table>
 <p class="text-neutral pt-1 leading-snug">
   The middle of the laps that are counted, against the page driven by the model and read the same
-  way: minus is earlier or slower. Spread: half of the laps lie nearer to the middle.
+  way: minus is earlier or slower. Spread: half of the laps lie nearer to the middle. To blame: of
+  the lost time, what this corner costs, in the next one too.
 </p>

@@ -1,15 +1,9 @@
 <script lang="ts">
   import type { LapFile } from '../api/laps';
+  import type { DebriefDesk } from './debrief-state.svelte';
 
-  interface Props {
-    session: string;
-    files: LapFile[];
-    taking: boolean;
-    ontake: (file: File | undefined) => void;
-    oncancel: () => void;
-    onremove: (id: string) => void;
-  }
-  const { session, files, taking, ontake, oncancel, onremove }: Props = $props();
+  const { desk, files }: { desk: DebriefDesk; files: LapFile[] } = $props();
+  const base = $derived(`/api/sessions/${desk.session}/simulated.laps.csv`);
 </script>
 
 <div class="flex flex-wrap items-center gap-2 py-1">
@@ -21,30 +15,77 @@
       accept=".csv,text/csv,.txt"
       data-laps-in
       onchange={(e) => {
-        ontake(e.currentTarget.files?.[0]);
+        void desk.take(e.currentTarget.files?.[0]);
         e.currentTarget.value = '';
       }}
     />
   </label>
-  {#if taking}
-    <span role="status">Reading …</span>
-    <button class="btn btn-ghost" onclick={oncancel}>Cancel</button>
+  {#if desk.taking}
+    <span role="status" class="flex items-center gap-2">
+      {desk.taking.share < 1 ? 'Bringing in' : 'Reading'}
+      {desk.taking.name}
+      <progress class="progress w-32" value={desk.taking.share < 1 ? desk.taking.share : undefined}
+      ></progress>
+    </span>
+    <button class="btn btn-ghost" onclick={() => desk.taking?.abort.abort()}>Cancel</button>
   {/if}
-  <a
-    class="btn btn-ghost"
-    href="/api/sessions/{session}/simulated.laps.csv?laps=6&seed={files.length + 1}"
-    download>A file of the simulated logger</a
-  >
+  <details class="dropdown" data-logger>
+    <summary class="btn btn-ghost">Simulated logger</summary>
+    <div
+      class="dropdown-content border-base-content bg-base-100 rounded-box z-20 w-96 border-2 p-3 leading-snug"
+    >
+      <p class="pb-1">
+        It drives this book with a person's errors and stands in for a logger of your own.
+      </p>
+      <a
+        class="btn btn-ghost w-full justify-start"
+        href="{base}?laps=6&seed={files.length + 1}"
+        download>A file with pedals, 100 times a second</a
+      >
+      <a
+        class="btn btn-ghost w-full justify-start"
+        href="{base}?laps=6&kind=position&seed={files.length + 1}"
+        download>A file of positions, 10 times a second</a
+      >
+      <button
+        class="btn btn-ghost w-full justify-start"
+        disabled={desk.live?.running}
+        onclick={desk.startLive}>Live: laps as they are driven, 20 times faster</button
+      >
+      <label class="btn btn-ghost w-full justify-start">
+        Look at the columns of a file first
+        <input
+          type="file"
+          class="sr-only"
+          accept=".csv,text/csv,.txt"
+          data-columns-of
+          onchange={(e) => {
+            void desk.ask(e.currentTarget.files?.[0]);
+            e.currentTarget.value = '';
+          }}
+        />
+      </label>
+    </div>
+  </details>
+  {#if desk.live?.running}
+    <span role="status" class="figures" data-live
+      >● live: {desk.live.rows.toLocaleString('en')} samples, {desk.live.laps} laps</span
+    >
+    <button class="btn btn-ghost" onclick={desk.stopLive}>Stop</button>
+  {:else if desk.live?.problem}
+    <span role="status" class="text-error">The logger's line ended: {desk.live.problem}</span>
+  {/if}
   {#each files as file (file.id)}
     <details class="dropdown">
       <summary class="btn btn-ghost figures" data-file={file.name}
         >{file.name}{file.corrections.length ? ' ▲' : ''}</summary
       >
       <div
-        class="dropdown-content border-base-content bg-base-100 rounded-box z-20 w-96 border-2 p-3 leading-snug"
+        class="dropdown-content border-base-content bg-base-100 rounded-box z-20 w-[26rem] border-2 p-3 leading-snug"
       >
         <p>{file.samples.toLocaleString('en')} samples; taken: {file.used.join(', ')}.</p>
         {#if file.unknown.length}<p>Not known and left out: {file.unknown.join(', ')}.</p>{/if}
+        {#each file.missing as words (words)}<p class="text-neutral">{words}</p>{/each}
         {#each file.corrections as correction (correction)}
           <p class="text-warning font-semibold">▲ {correction}</p>
         {:else}<p class="text-neutral">Nothing had to be put right.</p>{/each}
@@ -52,7 +93,7 @@
           <a class="btn btn-ghost" href="/api/laps/{file.id}/file.csv" download
             >As it was brought in</a
           >
-          <button class="btn btn-ghost text-error" onclick={() => onremove(file.id)}
+          <button class="btn btn-ghost text-error" onclick={() => desk.remove(file.id)}
             >Take {file.name} out</button
           >
         </div>

@@ -4,30 +4,53 @@ import { cornersOf, flying, joined, median, places, spread } from './debrief';
 
 const lap = { length_m: 1000, closed: true };
 const driven = (number: number, corners: Reading[], kind: DrivenLap['kind'] = 'flying') =>
-  ({ file: 'f', number, kind, time_s: 40, corners }) as DrivenLap;
+  ({
+    id: `f.${number}`,
+    file: 'f',
+    number,
+    kind,
+    whole: kind === 'flying',
+    time_s: 40,
+    corners,
+  }) as DrivenLap;
 const debrief: Debrief = {
   revision: 2,
   lap_s: 39,
   page: [
-    { corner: 1, brakeOn_m: 10, lowest_mps: 25, time_s: 20 },
-    { corner: 2, brakeOn_m: null, lowest_mps: 40, time_s: 19 },
+    { corner: 1, brakeOn_m: 10, lowestSpeed_mps: 25, time_s: 20 },
+    { corner: 2, brakeOn_m: null, lowestSpeed_mps: 40, time_s: 19 },
   ],
   laps: [
     driven(1, [], 'out'),
     driven(2, [
-      { corner: 1, brakeOn_m: 998, lowest_mps: 24, time_s: 20.4 },
-      { corner: 2, lowest_mps: 40, time_s: 19.2 },
+      {
+        corner: 1,
+        brakeOn_m: 998,
+        lowestSpeed_mps: 24,
+        time_s: 20.4,
+        delta_s: 0.4,
+        charged_s: 0.45,
+      },
+      { corner: 2, lowestSpeed_mps: 40, time_s: 19.2 },
     ]),
     driven(3, [
-      { corner: 1, brakeOn_m: 4, lowest_mps: 24.5, time_s: 20.2 },
-      { corner: 2, lowest_mps: 40, time_s: 19.3 },
+      {
+        corner: 1,
+        brakeOn_m: 4,
+        lowestSpeed_mps: 24.5,
+        time_s: 20.2,
+        delta_s: 0.2,
+        charged_s: 0.2,
+      },
+      { corner: 2, lowestSpeed_mps: 40, time_s: 19.3 },
     ]),
     driven(4, [
-      { corner: 1, brakeOn_m: 6, lowest_mps: 25, time_s: 20.3 },
-      { corner: 2, lowest_mps: 39, time_s: 19.1 },
+      { corner: 1, brakeOn_m: 6, lowestSpeed_mps: 25, time_s: 20.3, delta_s: 0.3, charged_s: 0.35 },
+      { corner: 2, lowestSpeed_mps: 39, time_s: 19.1 },
     ]),
   ],
   findings: [],
+  remarks: [],
   files: [],
 };
 
@@ -47,6 +70,7 @@ describe('laps against the page', () => {
     expect(corners[0].brake_m).toBe(-6);
     expect(corners[0].lowest_mps).toBe(-0.5);
     expect(corners[0].lost_s).toBeCloseTo(0.3, 9);
+    expect(corners[0].charged_s).toBeCloseTo(0.35, 9);
     expect(corners[0].brakeSpread_m).toBe(2);
   });
 
@@ -58,6 +82,12 @@ describe('laps against the page', () => {
   it('join their best corners to a lap', () => {
     expect(joined(corners)).toBeCloseTo(39.3, 9);
     expect(joined(cornersOf(debrief, [], lap))).toBeUndefined();
+    expect(joined([])).toBeUndefined();
+  });
+
+  it('do not count where somebody said so', () => {
+    const said = { ...debrief, laps: debrief.laps.map((l) => ({ ...l, kind: 'off' as const })) };
+    expect(flying(said)).toEqual([]);
   });
 
   it('say where each braked on the lap', () => {

@@ -15,6 +15,8 @@ export interface CornerDebrief {
   lowest_mps?: number;
   /** Slower than the page over the corner and the way to the next. */
   lost_s?: number;
+  /** What the corner is to blame for: its own part and what it costs in the next. */
+  charged_s?: number;
   /** Half of the laps lie within so many metres of the middle. */
   brakeSpread_m?: number;
   /** The best of the laps in this corner. */
@@ -35,32 +37,39 @@ export function spread(values: number[]): number | undefined {
   return middle === undefined ? undefined : median(values.map((v) => Math.abs(v - middle)));
 }
 
-export const flying = (debrief: Debrief) => debrief.laps.filter((lap) => lap.kind === 'flying');
+/** The laps that count. */
+export const flying = (debrief: Debrief) =>
+  debrief.laps.filter((lap) => lap.kind === 'flying' && lap.whole);
 
 function of(laps: DrivenLap[], corner: number): Reading[] {
   return laps.flatMap((lap) => lap.corners.filter((r) => r.corner === corner));
+}
+
+function known(readings: Reading[], field: keyof Reading): number[] {
+  return readings.flatMap((r) => (r[field] == null ? [] : [Number(r[field])]));
 }
 
 /** The corners in the order of the pages. */
 export function cornersOf(debrief: Debrief, laps: DrivenLap[], lap: Lap): CornerDebrief[] {
   return debrief.page.map((page) => {
     const readings = of(laps, page.corner);
-    const later = (field: 'brakeOn_m' | 'release_m' | 'throttleFirst_m') =>
-      readings.flatMap((r) =>
-        r[field] == null || page[field] == null ? [] : [between(lap, page[field], r[field])],
-      );
-    const times = readings.flatMap((r) => (r.time_s == null ? [] : [r.time_s]));
-    const lowest = readings.flatMap((r) =>
-      r.lowest_mps == null || page.lowest_mps == null ? [] : [r.lowest_mps - page.lowest_mps],
-    );
-    const time = median(times);
+    const later = (field: 'brakeOn_m' | 'release_m' | 'firstThrottle_m') =>
+      page[field] == null
+        ? []
+        : known(readings, field).map((station) => between(lap, page[field]!, station));
+    const lowest = known(readings, 'lowestSpeed_mps');
+    const times = known(readings, 'time_s');
     return {
       corner: page.corner,
       brake_m: median(later('brakeOn_m')),
       release_m: median(later('release_m')),
-      throttle_m: median(later('throttleFirst_m')),
-      lowest_mps: median(lowest),
-      lost_s: time === undefined || page.time_s == null ? undefined : time - page.time_s,
+      throttle_m: median(later('firstThrottle_m')),
+      lowest_mps:
+        page.lowestSpeed_mps == null
+          ? undefined
+          : median(lowest.map((v) => v - page.lowestSpeed_mps!)),
+      lost_s: median(known(readings, 'delta_s')),
+      charged_s: median(known(readings, 'charged_s')),
       brakeSpread_m: spread(later('brakeOn_m')),
       best_s: times.length ? Math.min(...times) : undefined,
     };
@@ -69,20 +78,28 @@ export function cornersOf(debrief: Debrief, laps: DrivenLap[], lap: Lap): Corner
 
 /** The best corners joined to a lap; undefined while a corner has no time. */
 export function joined(corners: CornerDebrief[]): number | undefined {
-  return corners.some((c) => c.best_s === undefined)
+  return corners.length === 0 || corners.some((c) => c.best_s === undefined)
     ? undefined
     : corners.reduce((sum, c) => sum + c.best_s!, 0);
 }
+
+/** Places that a corner's laps are compared at, with the letters of their plates. */
+export const PLACES = [
+  { letter: 'B', name: 'brake on', field: 'brakeOn_m' },
+  { letter: 'T', name: 'turned in', field: 'turnIn_m' },
+  { letter: 'R', name: 'brake off', field: 'release_m' },
+  { letter: 'A', name: 'slowest', field: 'lowestSpeed_m' },
+  { letter: 'D', name: 'first throttle', field: 'firstThrottle_m' },
+] as const;
 
 /** Stations at which each lap did something in a corner, on the lap. */
 export function places(
   laps: DrivenLap[],
   corner: number,
-  field: 'brakeOn_m' | 'release_m' | 'lowestAt_m' | 'throttleFirst_m',
+  field: (typeof PLACES)[number]['field'],
   lap: Lap,
 ): number[] {
-  return of(laps, corner).flatMap((r) => {
-    const at = r[field];
-    return at == null ? [] : [((at % lap.length_m) + lap.length_m) % lap.length_m];
-  });
+  return known(of(laps, corner), field).map(
+    (at) => ((at % lap.length_m) + lap.length_m) % lap.length_m,
+  );
 }

@@ -10,7 +10,7 @@ const finding = (rule: Finding['rule'], amount: number): Finding => ({
   corner: 4,
   rule,
   amount,
-  laps: 5,
+  laps: ['f.2'],
   of: 6,
 });
 
@@ -22,6 +22,10 @@ describe('a finding', () => {
     );
     expect(findingWords(finding('coasting', 0.43), w)).toBe('0.4 s on neither pedal');
     expect(findingWords(finding('other-gear', 1), w)).toBe('another gear');
+    expect(findingWords(finding('missed-apex', 1.34), w)).toBe('1.3 m off the apex and its kerb');
+    expect(findingWords(finding('throttle-twice', 1), w)).toBe(
+      'off the throttle again once before it was flat',
+    );
   });
 
   it('comes with one thing to do, whatever its rule', () => {

@@ -30,6 +30,12 @@
   const page = usePage();
   const names = $derived(tagged ? [...fields, tagged] : fields);
   const source = $derived(names.map((f) => page().sources[f]).find((s) => s && s !== 'model'));
+  /** Laps behind a measured value. */
+  const laps = $derived(
+    book.history?.now.ownValues.find((o) => o.corner === page().corner)?.measured?.[
+      fields.find((f) => page().sources[f] === 'measured') ?? ''
+    ],
+  );
   const remarks = $derived(
     book.view!.trace.remarks.filter(
       (r) => r.corner === page().corner && fields.some((f) => f === r.field),
@@ -52,6 +58,9 @@
   <div class="flex min-h-11 min-w-0 grow flex-col justify-center pb-1">
     <div class="text-base leading-snug">{@render children()}</div>
     {#if more}<div class="text-neutral text-[0.95rem] leading-snug">{@render more()}</div>{/if}
+    {#if laps}<p class="text-neutral text-[0.95rem] leading-snug" data-laps-behind>
+        Measured: {laps.join('; ')}.
+      </p>{/if}
     {#each remarks as remark (remark.text)}
       <p class="text-warning font-semibold">
         <span aria-hidden="true">▲</span>

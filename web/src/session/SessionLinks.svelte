@@ -3,7 +3,7 @@
   import type { KeptSession } from '../api/sessions';
   import CardMenu from './CardMenu.svelte';
 
-  type Station = 'plan' | 'prepare' | 'brief' | 'debrief';
+  type Station = 'plan' | 'prepare' | 'brief' | 'debrief' | 'review';
 
   interface Props {
     kept: KeptSession;
@@ -16,6 +16,7 @@
     ['prepare', '/prepare', 'Prepare the book'],
     ['brief', '/brief', 'Brief'],
     ['debrief', '/debrief', 'Debrief'],
+    ['review', '/review', 'Revise'],
   ];
 </script>
 

@@ -32,6 +32,8 @@
     others?: { plates: Plate[]; whose: string };
     /** Where laps did things. */
     scatters?: Scatter[];
+    /** Leaves out all that the page answers: line, pedals, plates, gears, speeds. */
+    hidden?: boolean;
     /** Station up to which the strip reaches at least [m]. */
     until?: number;
   }
@@ -46,6 +48,7 @@
     lines = [],
     others,
     scatters = [],
+    hidden = false,
     until,
   }: Props = $props();
 
@@ -53,6 +56,12 @@
   const own = $derived(
     frameOf(trace, windowOf(page, trace, until, since), { width, height, left: 172, right: 234 }),
   );
+  /** The page as if no mark had been chosen. */
+  const unmarked = $derived<CornerPage>({
+    ...page,
+    brake: { ...page.brake, target: undefined, safe: undefined },
+    turnIn: { ...page.turnIn, target: undefined },
+  });
   /** The road stands still while a plate is held, or it would run away under the hand. */
   let held = $state.raw<StripFrame>();
   const frame = $derived(held ? { ...held, trace } : own);
@@ -67,7 +76,7 @@
 >
   <title id="strip-title">
     The road through corner {page.corner}, {page.name}, from the bottom to the top as it is driven,
-    with marks, line, brake pressure, throttle, gears and speeds
+    with marks{hidden ? '' : ', line, brake pressure, throttle, gears and speeds'}
   </title>
   <defs>
     <pattern
@@ -86,11 +95,19 @@
     </pattern>
   </defs>
   <Road />
-  <Car />
-  <OtherLines {lines} />
-  <Marks {page} />
-  <Plates {page} {wanted} {onmove} {answer} onhold={(on) => (held = on ? own : undefined)} />
-  {#if scatters.length}<ScatterTicks {scatters} />{/if}
-  {#if others}<OtherPlates plates={others.plates} own={platesOf(page)} whose={others.whose} />{/if}
-  <Columns {page} />
+  {#if hidden}
+    <Marks page={unmarked} />
+  {:else}
+    <Car />
+    <OtherLines {lines} />
+    <Marks {page} />
+    <Plates {page} {wanted} {onmove} {answer} onhold={(on) => (held = on ? own : undefined)} />
+    {#if scatters.length}<ScatterTicks {scatters} />{/if}
+    {#if others}<OtherPlates
+        plates={others.plates}
+        own={platesOf(page)}
+        whose={others.whose}
+      />{/if}
+    <Columns {page} />
+  {/if}
 </svg>

@@ -11,6 +11,7 @@
     ['Ctrl S', 'keep the draft as a revision'],
     ['C', 'compare two revisions'],
     ['S', 'the sessions'],
+    ['H', 'rehearse: the lap in the head'],
     ['V', 'the vehicle on this circuit'],
     ['O', 'the lap spoken'],
     ['P', 'the session card'],

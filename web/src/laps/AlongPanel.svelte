@@ -1,0 +1,241 @@
+<script lang="ts">
+  import { api, Failed } from '../api/client';
+  import type { Along, DrivenLap } from '../api/laps';
+  import type { CornerPage, Trace } from '../api/types';
+  import { spread } from '../strip/labels';
+  import { windowOf } from '../strip/window';
+  import { lapTime, lengthIn, speedIn } from '../units/format';
+  import { preferences } from '../units/preferences.svelte';
+  import { behind, indexAt, laneFor, pathOf, yIn } from './along';
+
+  interface Props {
+    session: string;
+    page: CornerPage;
+    trace: Trace;
+    laps: DrivenLap[];
+    best: DrivenLap | undefined;
+  }
+  const { session, page, trace, laps, best }: Props = $props();
+  const WIDTH = 500;
+  const RIGHT = 44;
+
+  let first = $state<string>();
+  let second = $state('page');
+  const chosen = $derived(laps.some((l) => l.id === first) ? first! : (best?.id ?? 'page'));
+  const other = $derived(second === 'page' || laps.some((l) => l.id === second) ? second : 'page');
+  const stretch = $derived.by(() => {
+    const { from, length } = windowOf(page, trace);
+    return [from, Math.min(trace.length_m, from + length)] as const;
+  });
+  let pair = $state.raw<[Along, Along]>();
+  let problem = $state<string>();
+  /** Index under the pointer. */
+  let at = $state<number>();
+
+  $effect(() => {
+    const [from, to] = stretch;
+    const [a, b] = [chosen, other];
+    Promise.all([api.along(session, a, from, to), api.along(session, b, from, to)]).then(
+      (answer) => {
+        if (a === chosen && b === other) pair = answer;
+      },
+      (e) => {
+        if (!(e instanceof Failed)) throw e;
+        problem = e.problem.detail;
+      },
+    );
+  });
+
+  const name = (id: string) =>
+    id === 'page' ? 'the page' : `lap ${laps.find((l) => l.id === id)?.number}`;
+  const x = $derived((i: number) =>
+    pair ? (i / Math.max(1, pair[0].time_s.length - 1)) * (WIDTH - RIGHT) : 0,
+  );
+  const lost = $derived(pair ? behind(...pair) : []);
+  const lanes = $derived(
+    pair && {
+      speed: laneFor(18, 150, [pair[0].speed_mps, pair[1].speed_mps], 5),
+      brake: { top: 176, bottom: 226, low: 0, high: 100 },
+      throttle: { top: 248, bottom: 298, low: 0, high: 100 },
+      time: laneFor(322, 372, [lost], 0.1),
+    },
+  );
+  const places = $derived(
+    pair
+      ? [
+          ['B', page.brake.at_m],
+          ['T', page.turnIn.at_m],
+          ['A', page.apexes[0].at_m],
+          ['D', page.throttle.first_m],
+        ].flatMap(([letter, station]) =>
+          station === undefined || station === null
+            ? []
+            : [{ letter: letter as string, x: x(indexAt(pair![0], station as number)) }],
+        )
+      : [],
+  );
+  /** Letters that fall together move apart. */
+  const points = $derived.by(() => {
+    const labels = spread(
+      places.map((p) => ({ wanted: p.x, height: 12 })),
+      0,
+      WIDTH,
+    );
+    return places.map((p, i) => ({ ...p, label: labels[i] }));
+  });
+  const shown = $derived(pair ? (at ?? pair[0].time_s.length - 1) : 0);
+
+  const speedText = (v: number | null) =>
+    v === null ? '–' : String(Math.round(speedIn(v, preferences.speed)));
+  const pctText = (v: number | null) => (v === null ? '–' : `${Math.round(v)} %`);
+  function signed(v: number | null): string {
+    if (v === null) return '–';
+    const rounded = Math.abs(v).toFixed(2);
+    return v >= 0 ? `+${rounded} s behind` : `−${rounded} s ahead`;
+  }
+  function point(event: PointerEvent) {
+    const box = (event.currentTarget as SVGElement).getBoundingClientRect();
+    const share = ((event.clientX - box.left) / box.width) * (WIDTH / (WIDTH - RIGHT));
+    at = pair ? Math.round(Math.max(0, Math.min(1, share)) * (pair[0].time_s.length - 1)) : 0;
+  }
+  function step(event: KeyboardEvent) {
+    const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
+    if (!by || !pair) return;
+    event.preventDefault();
+    event.stopPropagation();
+    at = Math.max(0, Math.min(pair[0].time_s.length - 1, shown + by));
+  }
+</script>
+
+<div data-along>
+  <div class="figures flex items-center gap-2 pb-1">
+    <select
+      class="select h-10 w-44 border-2 text-base"
+      aria-label="This lap"
+      value={chosen}
+      onchange={(e) => (first = e.currentTarget.value)}
+    >
+      {#each laps as lap (lap.id)}
+        <option value={lap.id}
+          >lap {lap.number} · {lapTime(lap.time_s!)}{lap === best ? ' best' : ''}</option
+        >
+      {/each}
+    </select>
+    beside
+    <select
+      class="select h-10 w-44 border-2 border-dashed text-base"
+      aria-label="The other lap"
+      value={other}
+      onchange={(e) => (second = e.currentTarget.value)}
+    >
+      <option value="page">the page, by the model</option>
+      {#each laps as lap (lap.id)}
+        <option value={lap.id}>lap {lap.number} · {lapTime(lap.time_s!)}</option>
+      {/each}
+    </select>
+  </div>
+  {#if problem}<p role="alert" class="text-error font-semibold">! {problem}</p>{/if}
+  {#if pair && lanes}
+    <!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
+    <svg
+      viewBox="0 0 {WIDTH} 380"
+      class="block w-full touch-none"
+      role="img"
+      tabindex="0"
+      aria-label="Speed, brake, throttle and time along corner {page.corner}: {name(
+        chosen,
+      )} drawn out, {name(other)} dashed. At {Math.round(
+        lengthIn(pair[0].from_m + shown * pair[0].step_m, preferences.length),
+      )} {preferences.length}: {speedText(pair[0].speed_mps[shown])} against {speedText(
+        pair[1].speed_mps[shown],
+      )} {preferences.speed}, {signed(lost[shown])}"
+      onpointermove={point}
+      onpointerleave={() => (at = undefined)}
+      onkeydown={step}
+    >
+      {#each points as p (p.letter)}
+        <line x1={p.x} x2={p.x} y1="14" y2="374" class="place" />
+        <text x={p.label} y="11" text-anchor="middle" font-size="13" font-weight="700"
+          >{p.letter}</text
+        >
+      {/each}
+      {#each [['speed', lanes.speed, 'speed_mps'], ['brake', lanes.brake, 'brake_pct'], ['throttle', lanes.throttle, 'throttle_pct']] as const as [what, lane, column] (what)}
+        <line x1="0" x2={WIDTH - RIGHT} y1={lane.bottom} y2={lane.bottom} class="base" />
+        <text
+          x="2"
+          y={what === 'speed' ? lane.bottom - 6 : lane.top - 5}
+          font-size="13"
+          class="what">{what}{what === 'speed' ? `, ${preferences.speed}` : ', %'}</text
+        >
+        <path d={pathOf(pair[1][column], x, lane)} class="other" />
+        <path d={pathOf(pair[0][column], x, lane)} class="this" />
+        <text x={WIDTH - RIGHT + 4} y={(lane.top + lane.bottom) / 2 - 2} font-size="15"
+          >{what === 'speed'
+            ? speedText(pair[0][column][shown])
+            : pctText(pair[0][column][shown])}</text
+        >
+        <text
+          x={WIDTH - RIGHT + 4}
+          y={(lane.top + lane.bottom) / 2 + 14}
+          font-size="13"
+          class="what"
+          >{what === 'speed'
+            ? speedText(pair[1][column][shown])
+            : pctText(pair[1][column][shown])}</text
+        >
+      {/each}
+      <line
+        x1="0"
+        x2={WIDTH - RIGHT}
+        y1={yIn(lanes.time, 0)}
+        y2={yIn(lanes.time, 0)}
+        class="base"
+      />
+      <text x="2" y={lanes.time.top - 6} font-size="13" class="what"
+        >time, up is behind the dashed one</text
+      >
+      <path d={pathOf(lost, x, lanes.time)} class="this" />
+      <text x={WIDTH - RIGHT + 4} y={(lanes.time.top + lanes.time.bottom) / 2 + 4} font-size="15"
+        >{lost[shown] === null
+          ? '–'
+          : `${lost[shown]! >= 0 ? '+' : '−'}${Math.abs(lost[shown]!).toFixed(2)}`}</text
+      >
+      {#if at !== undefined}<line x1={x(at)} x2={x(at)} y1="14" y2="374" class="cursor" />{/if}
+    </svg>
+    <p class="text-neutral text-sm leading-snug">
+      Drawn out: {name(chosen)}; dashed: {name(other)}. From the bottom of the strip to its top;
+      letters are the page's plates. Over the whole stretch {name(chosen)} is
+      <strong>{signed(lost.at(-1) ?? null)}</strong>.
+    </p>
+  {:else if !problem}<p role="status">Laying the laps beside each other …</p>{/if}
+</div>
+
+<style>
+  .place {
+    stroke: var(--color-base-300);
+    stroke-width: 1.5;
+  }
+  .base {
+    stroke: var(--color-neutral);
+    stroke-width: 1;
+  }
+  .what {
+    fill: var(--color-neutral);
+  }
+  .this {
+    fill: none;
+    stroke: var(--ink);
+    stroke-width: 2.5;
+  }
+  .other {
+    fill: none;
+    stroke: var(--color-info);
+    stroke-width: 2;
+    stroke-dasharray: 6 4;
+  }
+  .cursor {
+    stroke: var(--ink);
+    stroke-width: 1;
+    stroke-dasharray: 2 3;
+  }
+</style>

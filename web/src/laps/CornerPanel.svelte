@@ -1,0 +1,111 @@
+<script lang="ts">
+  import { api } from '../api/client';
+  import type { CornerPage, View } from '../api/types';
+  import type { OtherLine } from '../strip/other-lines';
+  import Strip from '../strip/Strip.svelte';
+  import AlongPanel from './AlongPanel.svelte';
+  import { PLACES, places } from './debrief';
+  import type { DebriefDesk } from './debrief-state.svelte';
+  import HistoryPanel from './HistoryPanel.svelte';
+  import Remarks from './Remarks.svelte';
+
+  interface Props {
+    desk: DebriefDesk;
+    page: CornerPage;
+    view: View;
+  }
+  const { desk, page, view }: Props = $props();
+  const TABS = [
+    ['strip', 'On the road'],
+    ['along', 'Two laps'],
+    ['remarks', 'Remarks'],
+    ['history', 'Sessions'],
+  ] as const;
+  let open = $state<(typeof TABS)[number][0]>('strip');
+
+  const scatters = $derived(
+    PLACES.map(({ letter, name, field }) => ({
+      letter,
+      name,
+      stations: places(desk.laps, page.corner, field, view.trace),
+    })),
+  );
+  const said = $derived(
+    desk.debrief!.remarks.filter((r) => r.corner === page.corner || r.corner == null).length,
+  );
+
+  /** The line of the best lap that counts, where its positions tell. */
+  let line = $state.raw<OtherLine>();
+  $effect(() => {
+    const lap = desk.best;
+    line = undefined;
+    if (!lap) return;
+    api.lapLine(lap.file, lap.number).then((answer) => {
+      if (lap !== desk.best || answer.offset_m.length === 0) return;
+      line = {
+        letters: `L${lap.number}`,
+        name: `lap ${lap.number} as it was driven`,
+        from_m: answer.step_m / 2,
+        step_m: answer.step_m,
+        offset_m: answer.offset_m,
+        dash: '9 4',
+      };
+    });
+  });
+
+  function onkeydown(event: KeyboardEvent) {
+    const step = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
+    if (!step) return;
+    event.preventDefault();
+    event.stopPropagation();
+    const at = TABS.findIndex(([key]) => key === open);
+    open = TABS[(at + step + TABS.length) % TABS.length][0];
+    document.getElementById(`debrief-${open}`)?.focus();
+  }
+</script>
+
+<h2 class="text-2xl font-bold">{page.corner} {page.name}</h2>
+<div class="flex gap-1 pb-1" role="tablist" aria-label="Corner {page.corner}">
+  {#each TABS as [key, name] (key)}
+    <button
+      id="debrief-{key}"
+      role="tab"
+      aria-selected={open === key}
+      aria-controls="debrief-panel"
+      tabindex={open === key ? 0 : -1}
+      class={[
+        'figures h-10 border-b-4 px-3 text-lg',
+        open === key ? 'border-base-content font-semibold' : 'border-base-300 text-neutral',
+      ]}
+      {onkeydown}
+      onclick={() => (open = key)}>{name}{key === 'remarks' && said ? ` (${said})` : ''}</button
+    >
+  {/each}
+</div>
+<div id="debrief-panel" role="tabpanel" aria-labelledby="debrief-{open}">
+  {#if open === 'strip'}
+    <Strip {page} trace={view.trace} height={560} {scatters} lines={line ? [line] : []} />
+    <p class="text-neutral text-sm leading-snug">
+      A tick for each lap: {PLACES.map((p) => `${p.letter} ${p.name}`).join(', ')}; the plates are
+      the page's. Pressure comes a foot's way after the plate. Dashed: the line of the best lap.
+    </p>
+  {:else if open === 'along'}
+    <AlongPanel
+      session={desk.session}
+      {page}
+      trace={view.trace}
+      laps={desk.laps}
+      best={desk.best}
+    />
+  {:else if open === 'remarks'}
+    <Remarks
+      corner={page.corner}
+      remarks={desk.debrief!.remarks}
+      laps={desk.laps}
+      onsay={(words, author, lap) => desk.remark(words, author, page.corner, lap)}
+      onremove={desk.takeBack}
+    />
+  {:else}
+    <HistoryPanel book={desk.book} session={desk.session} {page} trace={view.trace} />
+  {/if}
+</div>

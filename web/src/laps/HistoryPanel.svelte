@@ -1,0 +1,92 @@
+<script lang="ts">
+  import { api, Failed } from '../api/client';
+  import type { HistoryEntry } from '../api/laps';
+  import type { CornerPage, Trace } from '../api/types';
+  import { between } from '../strip/lap-axis';
+  import { gain, lapTime } from '../units/format';
+  import { preferences } from '../units/preferences.svelte';
+
+  interface Props {
+    book: string;
+    session: string;
+    page: CornerPage;
+    trace: Trace;
+  }
+  const { book, session, page, trace }: Props = $props();
+  let entries = $state.raw<HistoryEntry[]>();
+  let problem = $state<string>();
+
+  $effect(() => {
+    const corner = page.corner;
+    api.history(book, corner).then(
+      (answer) => {
+        if (corner === page.corner) entries = answer;
+      },
+      (e) => {
+        if (!(e instanceof Failed)) throw e;
+        problem = e.problem.detail;
+      },
+    );
+  });
+
+  /** Where one braked, from the page as it was for that session. */
+  function braked({ brake_m, page_m }: HistoryEntry): string {
+    if (brake_m == null || page_m == null) return '–';
+    const by = between(trace, page_m, brake_m);
+    if (Math.abs(by) < 1) return 'at the page’s mark';
+    return `${preferences.lengthText(Math.abs(by))} ${by < 0 ? 'before' : 'behind'} the page’s`;
+  }
+</script>
+
+<div data-history>
+  {#if problem}<p role="alert" class="text-error font-semibold">! {problem}</p>{/if}
+  {#if entries}
+    <table class="figures w-full text-base">
+      <thead>
+        <tr class="border-base-content border-b-2 text-left">
+          <th>session</th><th>braked</th><th class="text-right">lowest</th><th class="text-right"
+            >corner</th
+          ><th class="text-right">best lap</th>
+        </tr>
+      </thead>
+      <tbody>
+        {#each entries as e (e.session)}
+          <tr
+            class={['border-base-300 border-b align-top', e.session === session && 'bg-base-200']}
+          >
+            <td class="py-1">
+              <a class="link" href="/books/{book}/sessions/{e.session}/debrief">{e.name}</a>
+              <span class="text-neutral block text-sm"
+                >{e.surface}, revision {e.revision}, {e.laps} laps</span
+              >
+            </td>
+            <td class="py-1"
+              >{braked(e)}<span class="text-neutral block text-sm"
+                >{e.brakeSpread_m == null
+                  ? ''
+                  : `half within ${preferences.lengthText(e.brakeSpread_m)}`}</span
+              ></td
+            >
+            <td class="py-1 text-right"
+              >{e.lowest_mps == null ? '–' : preferences.speedText(e.lowest_mps)}</td
+            >
+            <td class="py-1 text-right"
+              >{e.time_s == null ? '–' : `${e.time_s.toFixed(2)} s`}<span
+                class="text-neutral block text-sm">{e.lost_s == null ? '' : gain(e.lost_s)}</span
+              ></td
+            >
+            <td class="py-1 text-right"
+              >{e.lap_s == null ? '–' : lapTime(e.lap_s)}<span class="text-neutral block text-sm"
+                >{e.target_s == null ? '' : `page ${lapTime(e.target_s)}`}</span
+              ></td
+            >
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+    <p class="text-neutral pt-1 text-sm">
+      The middle of the laps that count, against the page as it was for each session. Two sessions
+      with laps show where it goes.
+    </p>
+  {:else if !problem}<p role="status">Looking through the sessions …</p>{/if}
+</div>

@@ -1,0 +1,143 @@
+<script lang="ts">
+  import type { Proposal } from '../api/laps';
+  import type { CornerPage, Trace } from '../api/types';
+  import { between } from '../strip/lap-axis';
+  import { lengthFrom, lengthIn, speedFrom, speedIn } from '../units/format';
+  import { preferences } from '../units/preferences.svelte';
+  import { altered, changeOf, isJudgement, KINDS, valueOf, type Said } from './proposal-words';
+
+  interface Props {
+    proposal: Proposal;
+    page: CornerPage;
+    trace: Trace;
+    said: Said | undefined;
+    onsay: (said: Said) => void;
+  }
+  const { proposal, page, trace, said, onsay }: Props = $props();
+  const writer = {
+    length: (m: number) => preferences.lengthText(m),
+    speed: (v: number) => preferences.speedText(v),
+  };
+  const kind = $derived(KINDS[proposal.kind]);
+  const now = $derived(said?.choice === 'alter' ? { ...proposal, after: said.value } : proposal);
+  const judgement = $derived(isJudgement(proposal));
+  const station = $derived(proposal.field?.endsWith('_m') ?? false);
+  const speed = $derived(proposal.field === 'apexes.speed_mps');
+  const unit = $derived(station ? preferences.length : speed ? preferences.speed : '');
+  let altering = $state(false);
+  let wrong = $state<string>();
+
+  const figure = $derived(
+    station
+      ? String(
+          Math.round(
+            lengthIn(between(trace, now.before ?? now.after, now.after), preferences.length),
+          ),
+        )
+      : speed
+        ? String(Math.round(speedIn(now.after, preferences.speed)))
+        : String(now.after),
+  );
+
+  function alter(text: string) {
+    wrong = undefined;
+    const typed = Number(text.replace(',', '.').replace('−', '-'));
+    if (text.trim() === '' || !Number.isFinite(typed)) {
+      wrong = `"${text}" is no number.`;
+      return;
+    }
+    const si = station
+      ? lengthFrom(typed, preferences.length)
+      : speed
+        ? speedFrom(typed, preferences.speed)
+        : typed;
+    onsay({ choice: 'alter', value: altered(proposal, si, trace) });
+    altering = false;
+  }
+
+  function choose(choice: 'accept' | 'refuse') {
+    altering = false;
+    wrong = undefined;
+    onsay({ choice });
+  }
+  const seconds = (s: number) => `${Math.abs(s).toFixed(2)} s`;
+</script>
+
+<li class="border-base-300 border-b py-2" data-proposal="{proposal.corner} {proposal.kind}">
+  <div class="flex items-start gap-3">
+    <span
+      class="figures border-base-content flex h-8 w-8 shrink-0 items-center justify-center rounded border-2 font-bold"
+      aria-hidden="true">{kind.letter}</span
+    >
+    <div class="min-w-0 grow leading-snug">
+      <span class="figures text-lg font-semibold">{proposal.corner} {page.name}</span>
+      <span class="text-neutral">{kind.title}</span>
+      <strong class="figures pl-1 text-xl">{changeOf(now, trace, writer)}</strong>
+      {#if judgement}
+        <span class="figures text-neutral"
+          >{proposal.before == null ? 'not said before' : ''} · {proposal.count} laps</span
+        >
+        <span class="text-neutral block">{kind.why}</span>
+      {:else}
+        <span class="figures block"
+          >{valueOf(proposal, proposal.before, page, trace, writer)} →
+          <strong>{valueOf(now, now.after, page, trace, writer)}</strong>
+          · {proposal.count}
+          {proposal.count === 1 ? 'lap' : 'laps'}
+          <span class="text-neutral text-sm">({proposal.laps.join('; ')})</span></span
+        >
+        <span class="text-neutral block">{kind.why}</span>
+      {/if}
+      {#if proposal.gain_s != null || proposal.page_s != null}
+        <span class="figures block">
+          {#if proposal.gain_s != null}Against how it is driven now: <strong
+              >{seconds(proposal.gain_s)} a lap gained</strong
+            >{/if}
+          {#if proposal.page_s != null && Math.abs(proposal.page_s) >= 0.005}
+            {proposal.gain_s != null ? '·' : ''} the page's lap becomes {seconds(proposal.page_s)}
+            {proposal.page_s > 0 ? 'slower' : 'faster'}{/if}
+          <span class="text-neutral text-sm">by the model</span>
+        </span>
+      {/if}
+    </div>
+    <div
+      class="join shrink-0"
+      role="group"
+      aria-label="{proposal.corner}, {kind.title}: what to do"
+    >
+      {#each [['accept', 'Accept'], ['refuse', 'Refuse']] as const as [choice, name] (choice)}
+        <button
+          class={[
+            'btn join-item px-3',
+            said?.choice === choice ? 'btn-primary' : 'btn-outline border-base-300',
+          ]}
+          aria-pressed={said?.choice === choice}
+          onclick={() => choose(choice)}>{name}</button
+        >
+      {/each}
+      <button
+        class={[
+          'btn join-item px-3',
+          said?.choice === 'alter' ? 'btn-primary' : 'btn-outline border-base-300',
+        ]}
+        aria-pressed={said?.choice === 'alter'}
+        aria-expanded={altering}
+        onclick={() => (altering = !altering)}>Alter</button
+      >
+    </div>
+  </div>
+  {#if altering}
+    <div class="figures flex items-center justify-end gap-2 pt-1">
+      <span>{station ? 'from the old place, minus is earlier' : 'altered to'}</span>
+      <input
+        class="input h-10 w-20 px-2 text-right text-lg"
+        inputmode="text"
+        aria-label="{proposal.corner}, {kind.title}, altered"
+        aria-invalid={wrong !== undefined}
+        value={figure}
+        onchange={(e) => alter(e.currentTarget.value)}
+      />{unit}
+    </div>
+  {/if}
+  {#if wrong}<p role="alert" class="text-error text-right font-semibold">! {wrong}</p>{/if}
+</li>
