@@ -7,10 +7,13 @@ import java.io.IOException;
 import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
+import marvek.core.laps.Channel;
+import marvek.core.laps.Cleaning;
 import marvek.core.laps.CornerReading;
 import marvek.core.laps.LapCutter;
 import marvek.core.laps.LapReader;
@@ -60,7 +63,28 @@ public class LapsBenchmark {
     for (int k = 0; k < LAPS_OF_AN_HOUR; k++) {
       laps.add(book.lap());
     }
-    file = LapCsvWriter.write(new ModelRecording(100, 0.3, true, 1).of(laps));
+    file =
+        LapCsvWriter.write(sixteen(new ModelRecording(100, 0.3, true, 1).of(laps), road.lengthM()));
+  }
+
+  /** As many channels as a good logger has: a distance and five more of slow noise. */
+  private static Recording sixteen(Recording nine, double lapM) {
+    double[] distance = new double[nine.size()];
+    for (int i = 1; i < distance.length; i++) {
+      double step = nine.at(Channel.SPEED, i) * (nine.timeAt(i) - nine.timeAt(i - 1));
+      distance[i] = (distance[i - 1] + step) % lapM;
+    }
+    Recording all = nine.with(Channel.DISTANCE, distance);
+    Channel[] more = {
+      Channel.LAP, Channel.ALTITUDE, Channel.STEER, Channel.YAW_RATE, Channel.CLUTCH
+    };
+    for (int c = 0; c < more.length; c++) {
+      double[] values = new double[nine.size()];
+      int rate = 40 + 7 * c;
+      Arrays.setAll(values, i -> 30 + 20 * Math.sin(i / (double) rate));
+      all = all.with(more[c], values);
+    }
+    return all;
   }
 
   /** What the parser of the library alone needs: the measure of the other. */
@@ -81,7 +105,7 @@ public class LapsBenchmark {
   /** All of it. */
   @Benchmark
   public List<List<CornerReading>> readCutAndRead() {
-    Recording recording = LapCsv.read(file).recording();
+    Recording recording = Cleaning.of(LapCsv.read(file).recording()).recording();
     Stations stations = Stations.of(recording, road);
     LapReader reader = new LapReader(road, book.pages(), Thresholds.DEFAULT, v -> 0);
     List<RecordedLap> whole =

@@ -74,7 +74,9 @@ class DebriefJourneyTest {
     browser.seeText("h2", "9 Quarry");
     // Of two laps nothing is said to be a habit.
     for (int lap = 2; lap <= 4; lap++) {
-      browser.click("[data-lap-chips] li:nth-child(" + lap + ") button");
+      browser.click("[data-lap='" + lap + "'] summary");
+      browser.press("Does not count", "[data-lap='" + lap + "']");
+      browser.seeText("[data-lap='" + lap + "'] summary", "off or stopped");
     }
     browser.seeText("main", "Three laps that count");
     List<String> serious =
@@ -96,11 +98,145 @@ class DebriefJourneyTest {
     browser.seeText("main", "No laps yet");
     Path words = Files.writeString(folder.resolve("words.csv"), "corner,remark\n4,late\n");
     browser.chooseFile("[data-laps-in]", words);
-    browser.seeText("[role=alert]", "no column of times is known; found corner, remark");
+    browser.seeText("dialog", "no column of times is known");
+    browser.press("Leave it");
+    browser.seeNoMore("dialog");
+    Path binary = Files.write(folder.resolve("binary.csv"), new byte[] {80, 75, 3, 4, 0, 0, 0});
+    browser.chooseFile("[data-laps-in]", binary);
+    browser.seeText("[role=alert]", "This is a binary file, not text");
     Path file = simulated(1);
     browser.chooseFile("[data-laps-in]", file);
     browser.see("[data-corners]");
     browser.chooseFile("[data-laps-in]", file);
     browser.seeText("[role=alert]", "This very file is in already");
+  }
+
+  /** The demo's own practice: six habits, each in its corner, the costliest first. */
+  @Test
+  void theDemosPracticeShowsItsSixHabits() {
+    String demo = scripts.get("/api/books").body().at("/0/id").asText();
+    String practice = scripts.get("/api/books/" + demo + "/sessions").body().at("/0/id").asText();
+    browser.open("/books/" + demo + "/sessions/" + practice + "/debrief");
+    browser.see("[data-findings]");
+    assertThat(browser.count("[data-finding]")).isEqualTo(6);
+    for (String finding :
+        List.of(
+            "1 braked-early",
+            "2 over-slowed",
+            "4 late-throttle",
+            "6 missed-apex",
+            "9 throttle-twice",
+            "11 other-gear")) {
+      browser.seePresent("[data-finding='" + finding + "']");
+    }
+    assertThat(browser.text("[data-finding='9 throttle-twice']")).contains("fall into corner 10");
+
+    // Two laps along the corner, the best one beside the page.
+    browser.click("#debrief-along");
+    browser.see("[data-along] svg");
+    browser.seeText("[data-along]", "behind");
+  }
+
+  @Test
+  void aFindingIsDismissedWithAReasonAndARemarkStandsBesideIt() throws IOException {
+    scripts.upload("/api/sessions/" + session + "/laps", "a.csv", Files.readAllBytes(simulated(4)));
+    browser.open(book + "/sessions/" + session + "/debrief");
+    browser.see("[data-findings]");
+    int before = browser.count("[data-finding]");
+    browser.press("Dismiss", "[data-finding]");
+    browser.set("[aria-label='Why it is dismissed']", "Traffic in that corner");
+    browser.press("Dismiss for these laps");
+    browser.seeText("[data-dismissed] summary", "1 dismissed");
+    assertThat(browser.count("[data-finding]")).isEqualTo(before - 1);
+    browser.reload();
+    browser.click("[data-dismissed] summary");
+    browser.seeText("[data-dismissed]", "Traffic in that corner");
+    browser.press("Show again");
+    browser.seeNoMore("[data-dismissed]");
+    assertThat(browser.count("[data-finding]")).isEqualTo(before);
+
+    browser.click("#debrief-remarks");
+    browser.choose("[aria-label='Who says it']", "coach");
+    browser.set("[aria-label^='Remark on corner']", "Look at the inside sooner");
+    browser.press("Say it");
+    browser.seeText("[data-remarks]", "Coach: Look at the inside sooner");
+    browser.click("#debrief-history");
+    browser.seeText("[data-history]", "Practice of");
+  }
+
+  @Test
+  void aForeignHeaderIsMappedOnce() throws IOException {
+    Path file = simulated(1);
+    String foreign =
+        Files.readString(file).replaceFirst("time_s,x_m,y_m,speed_mps", "Zeit,Ost,Nord,Fahrt");
+    Path other = Files.writeString(folder.resolve("other.csv"), foreign);
+    browser.open(book + "/sessions/" + session + "/debrief");
+    browser.seeText("main", "No laps yet");
+    browser.chooseFile("[data-laps-in]", other);
+    browser.see("[data-columns]");
+    browser.seeText("dialog", "no column of times is known");
+    browser.choose("[aria-label='Zeit is']", "time_s");
+    browser.choose("[aria-label='Ost is']", "x_m");
+    browser.choose("[aria-label='Nord is']", "y_m");
+    browser.choose("[aria-label='Fahrt is']", "speed_mps");
+    browser.seeNoMore("dialog .text-warning");
+    browser.press("Bring the laps in");
+    browser.see("[data-corners]");
+    // The next file with that header needs no words.
+    Path next = Files.writeString(folder.resolve("next.csv"), foreign + "\n");
+    browser.chooseFile("[data-laps-in]", next);
+    browser.see("[data-file='next.csv']");
+  }
+
+  /** A receiver's file: places on the earth, no pedals. */
+  @Test
+  void positionsOnTheEarthAreLaidOnTheRoad() throws IOException {
+    String path = "/api/sessions/" + session + "/simulated.laps.csv?kind=position&laps=4";
+    Path file = Files.write(folder.resolve("receiver.csv"), scripts.download(path));
+    assertThat(Files.readString(file)).startsWith("time_s,lat_deg,lon_deg,speed_mps");
+    browser.open(book + "/sessions/" + session + "/debrief");
+    browser.seeText("main", "No laps yet");
+    browser.chooseFile("[data-laps-in]", file);
+    browser.see("[data-corners]");
+    browser.click("[data-file='receiver.csv']");
+    browser.seeText("main", "Without a brake sensor braking is told by the deceleration");
+    browser.click("[data-file='receiver.csv']");
+    browser.seePresent("[data-line^='lap ']");
+  }
+
+  /** Laps to the next revision: two proposals accepted, the revision kept, its card printed. */
+  @Test
+  void proposalsBecomeTheNextRevisionAndItsCard() throws IOException {
+    scripts.upload("/api/sessions/" + session + "/laps", "a.csv", Files.readAllBytes(simulated(6)));
+    browser.open(book + "/sessions/" + session + "/review");
+    browser.see("[data-proposals]");
+    browser.press("Accept", "[data-proposals] li");
+    browser.press("Accept", "[data-judgements] li");
+    browser.seeText("form", "2 accepted on 2 pages");
+    browser.press("Keep as revision 3");
+    browser.seeText("[data-kept]", "Revision 3 is kept");
+    var revision = scripts.get("/api" + book + "/revisions/3").body();
+    String corner = "";
+    for (var page : revision.path("pages")) {
+      boolean measured = page.path("sources").toString().contains("measured");
+      corner = measured ? page.path("corner").asText() : corner;
+    }
+    assertThat(corner).isNotEmpty();
+    byte[] card = scripts.download("/api" + book + "/revisions/3/card.pdf");
+    assertThat(new String(card, 0, 5, java.nio.charset.StandardCharsets.US_ASCII))
+        .isEqualTo("%PDF-");
+    browser.open(book + "/corner/" + corner);
+    browser.seeText("[data-laps-behind]", "Measured: Practice of");
+  }
+
+  @Test
+  void lapsAppearWhileTheyAreDriven() {
+    browser.open(book + "/sessions/" + session + "/debrief");
+    browser.seeText("main", "No laps yet");
+    scripts.post(
+        "/api/sessions/" + session + "/live", "{\"laps\": 2, \"seed\": 5, \"timesFaster\": 60}");
+    browser.reload();
+    browser.see("[data-corners]");
+    browser.see("[data-file='live.laps.csv']");
   }
 }

@@ -32,12 +32,11 @@ class Screenshots {
     try (Browser browser = new Browser(port)) {
       browser.openBook();
       String book = browser.path().replaceFirst("^(/books/[^/]+).*$", "$1");
-      for (String theme : new String[] {"paper", "garage"}) {
+      for (String theme : new String[] {"garage", "paper"}) {
         browser.prefer(theme, "km/h", "m");
-        take(browser, book, "table", "book-" + theme);
         take(browser, book + "/corner/4", "article", "page-" + theme);
       }
-      browser.prefer("paper", "km/h", "m");
+      take(browser, book, "table", "book-paper");
       answers(browser, book);
       take(browser, "/shelf", "a[href^='/books/']", "shelf");
       circuit(browser);
@@ -67,22 +66,19 @@ class Screenshots {
     debrief(browser, book);
   }
 
-  /** The practice before it, with laps of the simulated logger. */
+  /** The practice before it, with its laps, and what they propose. */
   private void debrief(Browser browser, String book) throws IOException {
     browser.open(book + "/sessions");
     browser.click("[data-sessions] li:nth-child(1) a");
     browser.click("a[href$='/debrief']");
-    browser.seeText("main", "No laps yet");
-    String session = browser.path().replaceFirst("^.*/sessions/([^/]+)/.*$", "$1");
-    Path file = Files.createTempDirectory("laps").resolve("practice.laps.csv");
-    try (InputStream in = open("/api/sessions/" + session + "/simulated.laps.csv?laps=6&seed=2")) {
-      Files.copy(in, file);
-    }
-    browser.chooseFile("[data-laps-in]", file);
     browser.see("[data-findings]");
     browser.seePresent("[data-line^='lap ']");
     save(browser.picture(), "debrief");
-    Files.delete(file);
+    browser.click("a[href$='/review']");
+    browser.see("[data-proposals]");
+    browser.press("Accept", "[data-proposals] li");
+    browser.leaveField();
+    save(browser.picture(), "review");
   }
 
   /** Schools and other days of a corner, the car, and one vehicle beside another. */

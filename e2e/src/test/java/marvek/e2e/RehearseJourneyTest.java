@@ -1,0 +1,81 @@
+package marvek.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import marvek.server.Scripts;
+import marvek.server.ServerTest;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.client.TestRestTemplate;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** A driver learns the book before the session. */
+@ServerTest
+class RehearseJourneyTest {
+  @LocalServerPort private int port;
+  @Autowired private TestRestTemplate http;
+  private Browser browser;
+  private Scripts scripts;
+  private String book;
+
+  @BeforeEach
+  void start() {
+    browser = new Browser(port);
+    scripts = new Scripts(http);
+    String demo = scripts.get("/api/books").body().at("/0/id").asText();
+    byte[] file = scripts.download("/api/books/" + demo + "/export");
+    String id = scripts.upload("/api/books/import", "h.book.json", file).body().path("id").asText();
+    book = "/books/" + id;
+  }
+
+  @AfterEach
+  void end() {
+    browser.close();
+  }
+
+  @Test
+  void aRoundIsAskedOnTheRoadWithTheAnswerHidden() {
+    browser.open(book);
+    browser.click("a[href$='/rehearse']");
+    browser.see("[data-question='1 brake-mark']");
+    assertThat(browser.count("[data-plate]")).as("nothing tells the answer").isZero();
+    browser.press("Show the answer");
+    browser.seeText("[data-answer]", "150 board");
+    assertThat(browser.count("[data-plate]")).isPositive();
+    browser.press("At once");
+    browser.see("[data-question='1 gear']");
+    // By keys: the answer with the space bar, the grade with its figure; no page is turned.
+    browser.leaveField();
+    browser.key(" ");
+    browser.see("[data-answer]");
+    browser.key("1");
+    browser.see("[data-question='1 turn-in-mark']");
+    browser.seeText("[data-known]", "1 right in this round");
+    browser.reload();
+    browser.seeText("[data-known]", "1 of ");
+    browser.see("[data-question='1 turn-in-mark']");
+  }
+
+  /** A changed corner comes first: what was learned beside what holds now. */
+  @Test
+  void aChangedCornerIsLearnedAnew() {
+    scripts.post("/api" + book + "/recall", "{\"corner\": 8, \"kind\": \"gear\", \"quality\": 5}");
+    int number = scripts.get("/api" + book).body().path("revisions").size();
+    JsonNode revision = scripts.get("/api" + book + "/revisions/" + number).body();
+    int gear = revision.at("/pages/7/gears/corner").asInt();
+    ObjectNode draft = revision.deepCopy();
+    draft.retain("conditions", "line", "ownValues");
+    draft.put("parent", number).put("reason", "A gear lower at Bellmouth");
+    draft.withArray("ownValues").addObject().put("corner", 8).put("gears.corner", gear - 1);
+    scripts.post("/api" + book + "/revisions", draft);
+    browser.open(book + "/rehearse");
+    browser.see("[data-question='8 gear']");
+    browser.press("Show the answer");
+    browser.seeText("[data-answer]", "gear " + (gear - 1));
+    browser.seeText("[data-before]", "You learned: gear " + gear);
+  }
+}
