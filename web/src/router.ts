@@ -12,6 +12,7 @@ import PageScreen from './page/PageScreen.svelte';
 import DebriefScreen from './laps/DebriefScreen.svelte';
 import ReviewScreen from './laps/ReviewScreen.svelte';
 import RecallScreen from './rehearse/RecallScreen.svelte';
+import StopwatchScreen from './rehearse/StopwatchScreen.svelte';
 import BriefScreen from './session/BriefScreen.svelte';
 import PrepareScreen from './session/PrepareScreen.svelte';
 import SessionScreen from './session/SessionScreen.svelte';
@@ -43,6 +44,7 @@ export const { p, navigate, route } = createRouter({
     '/sessions/:session/review': ReviewScreen,
     '/steps': StepsScreen,
     '/rehearse': RecallScreen,
+    '/rehearse/stopwatch': StopwatchScreen,
     layout: BookShell,
   },
   '*': FirstScreen,

@@ -1,5 +1,5 @@
 import { answer, body, http } from './http';
-import type { QuestionKind, RecallRound } from './recall';
+import type { ImaginedLap, QuestionKind, RecallRound, StopwatchState } from './recall';
 
 /** Calls about learning a book. */
 export const recallCalls = {
@@ -16,4 +16,17 @@ export const recallCalls = {
         body: body({ corner, kind, quality }),
       }),
     ),
+  stopwatch: (book: string) =>
+    answer<StopwatchState>(
+      http.GET('/api/books/{id}/stopwatch', { params: { path: { id: book } } }),
+    ),
+  keepImagined: (book: string, taps_s: number[]) =>
+    answer<ImaginedLap>(
+      http.POST('/api/books/{id}/stopwatch', {
+        params: { path: { id: book } },
+        body: body({ taps_s }),
+      }),
+    ),
+  removeImagined: (id: string) =>
+    answer<void>(http.DELETE('/api/imagined-laps/{id}', { params: { path: { id } } })),
 };

@@ -24,3 +24,22 @@ export interface RecallRound {
   /** Day on which something is asked again. */
   next?: string | null;
 }
+
+/** A lap in the head against the clock; corner 0 is the line. */
+export interface ImaginedLap {
+  id: string;
+  at: string;
+  revision: number;
+  reference_s: number;
+  imagined_s: number;
+  parts: { corner: number; reference_s: number; imagined_s: number }[];
+}
+
+export interface StopwatchState {
+  revision: number;
+  /** What one taps at: each brake point, and the line at the end. */
+  beats: { corner: number; at_s: number }[];
+  laps: ImaginedLap[];
+  /** Standard deviation of the last five laps. */
+  scatter_s?: number | null;
+}

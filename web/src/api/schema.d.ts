@@ -452,6 +452,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/books/{id}/stopwatch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["stopwatch"];
+        put?: never;
+        post: operations["keep_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/books/{id}/sheets/compare": {
         parameters: {
             query?: never;
@@ -493,7 +509,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["keep_2"];
+        post: operations["keep_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1380,7 +1396,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/debrief-notes/{id}": {
+    "/api/imagined-laps/{id}": {
         parameters: {
             query?: never;
             header?: never;
@@ -1391,6 +1407,22 @@ export interface paths {
         put?: never;
         post?: never;
         delete: operations["remove_2"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/debrief-notes/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["remove_3"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1887,6 +1919,30 @@ export interface components {
             gripFactor?: number;
             note?: string;
         };
+        TapsBody: {
+            taps_s?: number[];
+        };
+        LapView: {
+            /** Format: uuid */
+            id?: string;
+            /** Format: date-time */
+            at?: string;
+            /** Format: int32 */
+            revision?: number;
+            /** Format: double */
+            reference_s?: number;
+            /** Format: double */
+            imagined_s?: number;
+            parts?: components["schemas"]["PartView"][];
+        };
+        PartView: {
+            /** Format: int32 */
+            corner?: number;
+            /** Format: double */
+            reference_s?: number;
+            /** Format: double */
+            imagined_s?: number;
+        };
         SheetsBody: {
             conditions?: components["schemas"]["JsonNode"];
             line?: string;
@@ -2346,19 +2402,6 @@ export interface components {
             inNext_s?: number;
             dismissed?: components["schemas"]["Dismissed"];
         };
-        LapView: {
-            id?: string;
-            /** Format: uuid */
-            file?: string;
-            /** Format: int32 */
-            number?: number;
-            kind?: string;
-            recognised?: string;
-            whole?: boolean;
-            /** Format: double */
-            time_s?: number;
-            corners?: components["schemas"]["ReadingView"][];
-        };
         ReadingView: {
             /** Format: int32 */
             corner?: number;
@@ -2614,6 +2657,20 @@ export interface components {
         Weather: {
             simulated?: boolean;
             hours?: components["schemas"]["ArrayNode"];
+        };
+        BeatView: {
+            /** Format: int32 */
+            corner?: number;
+            /** Format: double */
+            at_s?: number;
+        };
+        StopwatchView: {
+            /** Format: int32 */
+            revision?: number;
+            beats?: components["schemas"]["BeatView"][];
+            laps?: components["schemas"]["LapView"][];
+            /** Format: double */
+            scatter_s?: number;
         };
         QuestionView: {
             /** Format: int32 */
@@ -3696,6 +3753,54 @@ export interface operations {
             };
         };
     };
+    stopwatch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StopwatchView"];
+                };
+            };
+        };
+    };
+    keep_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TapsBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LapView"];
+                };
+            };
+        };
+    };
     compare: {
         parameters: {
             query?: never;
@@ -3770,7 +3875,7 @@ export interface operations {
             };
         };
     };
-    keep_2: {
+    keep_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -5145,6 +5250,26 @@ export interface operations {
         };
     };
     remove_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    remove_3: {
         parameters: {
             query?: never;
             header?: never;

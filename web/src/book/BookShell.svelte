@@ -152,7 +152,7 @@
     <Tabs
       id={book.id}
       pages={book.view.revision.pages}
-      current={/\/(compare|car|calls|steps|rehearse|beside\/.*|sessions.*)$/.test(route.pathname)
+      current={/\/(compare|car|calls|steps|rehearse.*|beside\/.*|sessions.*)$/.test(route.pathname)
         ? -1
         : number}
     />

@@ -6,6 +6,7 @@
   import Strip from '../strip/Strip.svelte';
   import Problem from '../ui/Problem.svelte';
   import { preferences } from '../units/preferences.svelte';
+  import RehearseTabs from './RehearseTabs.svelte';
   import { answerWords, ASKED, GRADES, learnedWords } from './recall-words';
 
   const book = useBook();
@@ -76,8 +77,9 @@
 <svelte:head><title>Rehearse · {book.book!.name} · Marvek</title></svelte:head>
 <div class="pb-20" aria-busy={busy}>
   {#if problem}<Problem {problem} onclose={() => (problem = undefined)} />{/if}
-  <div class="flex flex-wrap items-baseline gap-x-4">
-    <h1 class="text-3xl font-bold">The lap in the head</h1>
+  <div class="flex flex-wrap items-center gap-x-4">
+    <h1 class="text-3xl font-bold">Rehearse</h1>
+    <RehearseTabs book={book.id} current="recall" />
     {#if round}
       <p class="figures text-lg" data-known>
         {round.known} of {round.all} answers known at the begin; {right} right in this round

@@ -56,6 +56,7 @@ class AccessibilityTest {
     "garage, /sessions/DRIVEN/debrief, [data-findings]",
     "paper, /sessions/DRIVEN/review, [data-proposals]",
     "paper, /rehearse, [data-question]",
+    "garage, /rehearse/stopwatch, [data-pad]",
     "paper, /steps, [data-steps]",
     "garage, /steps, [data-steps]",
     "paper, /shelf, ul",

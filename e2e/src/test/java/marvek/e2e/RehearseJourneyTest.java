@@ -78,4 +78,30 @@ class RehearseJourneyTest {
     browser.seeText("[data-answer]", "gear " + (gear - 1));
     browser.seeText("[data-before]", "You learned: gear " + gear);
   }
+
+  /** A lap in the head by the space bar: at the line, at each brake point, at the line. */
+  @Test
+  void aLapInTheHeadIsTappedAndLaidBesideThePages() throws InterruptedException {
+    int beats = scripts.get("/api" + book + "/stopwatch").body().path("beats").size();
+    browser.open(book + "/rehearse/stopwatch");
+    browser.seeText("main", (beats + 1) + " taps make a lap");
+    browser.leaveField();
+    browser.key(" ");
+    browser.seeText("[data-pad]", "0 of " + beats);
+    browser.press("Break the lap off");
+    browser.seeText("[role=status]", "The lap was not kept");
+    browser.leaveField();
+    for (int tap = 0; tap <= beats; tap++) {
+      browser.key(" ");
+      Thread.sleep(220);
+    }
+    browser.seeText("[data-lap-in-the-head]", "in the head");
+    assertThat(browser.count("[data-lap-in-the-head] tbody tr")).isEqualTo(beats);
+    assertThat(browser.text("[data-lap-in-the-head]")).contains("fast: something is left out");
+    JsonNode kept = scripts.get("/api" + book + "/stopwatch").body().path("laps");
+    assertThat(kept).hasSize(1);
+    assertThat(kept.at("/0/imagined_s").asDouble()).isGreaterThan(0.2 * beats);
+    browser.press("Forget");
+    browser.seeText("main", "taps make a lap");
+  }
 }

@@ -84,4 +84,42 @@ class RecallTest {
     assertThat(answer(1, "colour", 5).path("detail").asText()).contains("is not asked");
     assertThat(answer(1, "gear", 9).path("detail").asText()).contains("quality");
   }
+
+  private Scripts.Answer tapped(double pace, int taps) {
+    StringBuilder list = new StringBuilder();
+    JsonNode beats = scripts.get(book + "/stopwatch").body().path("beats");
+    for (int k = 0; k < Math.min(taps, beats.size()); k++) {
+      list.append(k == 0 ? "" : ",").append(pace * beats.get(k).path("at_s").asDouble());
+    }
+    return scripts.post(book + "/stopwatch", "{\"taps_s\": [" + list + "]}");
+  }
+
+  /** A lap in the head that runs a tenth slow all over. */
+  @Test
+  void aLapInTheHeadIsLaidBesideTheReference() {
+    int beats = scripts.get(book + "/stopwatch").body().path("beats").size();
+    JsonNode lap = tapped(1.1, beats).body();
+    assertThat(lap.path("imagined_s").asDouble() / lap.path("reference_s").asDouble())
+        .isBetween(1.099, 1.101);
+    assertThat(lap.path("parts")).hasSize(beats);
+    assertThat(lap.at("/parts/" + (beats - 1) + "/corner").asInt()).isZero();
+    assertThat(scripts.get(book + "/stopwatch").body().path("scatter_s").isNull()).isTrue();
+    tapped(1.0, beats);
+    JsonNode both = scripts.get(book + "/stopwatch").body();
+    assertThat(both.path("laps")).hasSize(2);
+    // Two laps a tenth of a lap apart: the deviation is that over the root of two.
+    double reference = lap.path("reference_s").asDouble();
+    assertThat(both.path("scatter_s").asDouble()).isBetween(0.0706 * reference, 0.0708 * reference);
+    scripts.delete("/api/imagined-laps/" + lap.path("id").asText());
+    assertThat(scripts.get(book + "/stopwatch").body().path("laps")).hasSize(1);
+  }
+
+  @Test
+  void aLapWithATapMissingIsRefusedAndNothingIsKept() {
+    Scripts.Answer few = tapped(1, 3);
+    assertThat(few.status().value()).isEqualTo(422);
+    assertThat(few.body().path("detail").asText()).contains("has 3 taps");
+    assertThat(scripts.post(book + "/stopwatch", "{}").status().value()).isEqualTo(422);
+    assertThat(scripts.get(book + "/stopwatch").body().path("laps")).isEmpty();
+  }
 }

@@ -1,0 +1,57 @@
+package marvek.server.rehearse;
+
+import java.util.List;
+import java.util.UUID;
+import marvek.core.InvalidValueException;
+import marvek.core.rehearse.ImaginedLap;
+import marvek.server.books.Books;
+import marvek.server.problems.NotFoundException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps laps that were driven in the head. */
+@Service
+class Stopwatch {
+  private static final int MOST_TAPS = 1000;
+
+  private final ImaginedLapRepository repository;
+  private final Books books;
+
+  Stopwatch(ImaginedLapRepository repository, Books books) {
+    this.repository = repository;
+    this.books = books;
+  }
+
+  /** What one taps at on the newest pages. */
+  record Beats(int revision, List<ImaginedLap.Beat> beats) {}
+
+  Beats beats(UUID bookId) {
+    int revision = books.newestNumber(books.get(bookId).id());
+    var reference = books.recompute(bookId, revision).reference();
+    return new Beats(revision, ImaginedLap.beats(reference.lap(), reference.pages()));
+  }
+
+  List<StoredImaginedLap> laps(UUID bookId) {
+    return repository.findByBookIdOrderByCreatedAtAscIdAsc(books.get(bookId).id());
+  }
+
+  @Transactional
+  StoredImaginedLap keep(UUID bookId, List<Double> tapsS) {
+    if (tapsS == null || tapsS.size() > MOST_TAPS || tapsS.contains(null)) {
+      throw new InvalidValueException(
+          "taps_s", "is missing: the seconds of each tap since that at the line");
+    }
+    Beats beats = beats(bookId);
+    ImaginedLap lap = ImaginedLap.of(beats.beats(), tapsS);
+    return repository.save(new StoredImaginedLap(bookId, beats.revision(), lap));
+  }
+
+  void remove(UUID id) {
+    StoredImaginedLap lap =
+        repository
+            .findById(id)
+            .orElseThrow(() -> new NotFoundException("There is no lap in the head " + id + "."));
+    books.get(lap.bookId());
+    repository.delete(lap);
+  }
+}

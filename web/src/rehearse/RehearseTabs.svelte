@@ -1,0 +1,20 @@
+<script lang="ts">
+  const { book, current }: { book: string; current: 'recall' | 'stopwatch' } = $props();
+  const STATIONS = [
+    ['recall', '', 'Questions'],
+    ['stopwatch', '/stopwatch', 'The lap in the head'],
+  ] as const;
+</script>
+
+<nav class="flex gap-1 py-1" aria-label="Rehearse">
+  {#each STATIONS as [key, path, name] (key)}
+    <a
+      href="/books/{book}/rehearse{path}"
+      aria-current={current === key ? 'page' : undefined}
+      class={[
+        'figures flex min-h-10 items-center rounded border-2 px-3 text-lg',
+        current === key ? 'border-base-content font-semibold' : 'border-base-300',
+      ]}>{name}</a
+    >
+  {/each}
+</nav>
