@@ -69,7 +69,7 @@ class AccessibilityTest {
   void noSeriousViolation(String theme, String screen, String there) {
     browser.openBook();
     boolean ofTheBook =
-        screen.isEmpty() || screen.matches("/(corner|compare|car|calls|sessions|steps).*");
+        screen.isEmpty() || screen.matches("/(corner|compare|car|calls|sessions|steps|rehearse).*");
     String circuit = browser.see("header a[href^='/circuits/']").getDomAttribute("href");
     String book = browser.path().replaceFirst("^(/books/[^/]+).*$", "$1");
     browser.prefer(theme, "km/h", "m");
