@@ -79,6 +79,21 @@
   const pagesChanged = $derived(new Set(accepted.map((a) => a.corner)).size);
 </script>
 
+{#snippet rows(proposals: Proposal[])}
+  {#each proposals as proposal (keyOf(proposal))}
+    {@const page = pageOf(proposal.corner)}
+    {#if page && view}
+      <ProposalRow
+        {proposal}
+        {page}
+        trace={view.trace}
+        said={said[keyOf(proposal)]}
+        onsay={(choice) => say([proposal], choice)}
+      />
+    {/if}
+  {/each}
+{/snippet}
+
 <svelte:head><title>Revise · {book.book!.name} · Marvek</title></svelte:head>
 <div class="pb-24" aria-busy={busy}>
   {#if problem}<Problem {problem} onclose={() => (problem = undefined)} />{/if}
@@ -116,18 +131,7 @@
           </p>
         {:else}
           <ul data-proposals>
-            {#each values as proposal (keyOf(proposal))}
-              {@const page = pageOf(proposal.corner)}
-              {#if page}
-                <ProposalRow
-                  {proposal}
-                  {page}
-                  trace={view.trace}
-                  said={said[keyOf(proposal)]}
-                  onsay={(choice) => say([proposal], choice)}
-                />
-              {/if}
-            {/each}
+            {@render rows(values)}
           </ul>
         {/if}
         {#if judgements.length}
@@ -145,18 +149,7 @@
             {/if}
           </div>
           <ul data-judgements>
-            {#each judgements as proposal (keyOf(proposal))}
-              {@const page = pageOf(proposal.corner)}
-              {#if page}
-                <ProposalRow
-                  {proposal}
-                  {page}
-                  trace={view.trace}
-                  said={said[keyOf(proposal)]}
-                  onsay={(choice) => say([proposal], choice)}
-                />
-              {/if}
-            {/each}
+            {@render rows(judgements)}
           </ul>
         {/if}
       </div>

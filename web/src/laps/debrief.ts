@@ -1,6 +1,6 @@
 import type { Debrief, DrivenLap, Reading } from '../api/laps';
 import type { Trace } from '../api/types';
-import { between } from '../strip/lap-axis';
+import { between, onLap } from '../strip/lap-axis';
 
 type Lap = Pick<Trace, 'length_m' | 'closed'>;
 
@@ -99,7 +99,5 @@ export function places(
   field: (typeof PLACES)[number]['field'],
   lap: Lap,
 ): number[] {
-  return known(of(laps, corner), field).map(
-    (at) => ((at % lap.length_m) + lap.length_m) % lap.length_m,
-  );
+  return known(of(laps, corner), field).map((at) => onLap(lap, at));
 }

@@ -1,6 +1,6 @@
 import type { Proposal, ProposalKind } from '../api/laps';
 import type { CornerPage, Trace } from '../api/types';
-import { between } from '../strip/lap-axis';
+import { between, onLap } from '../strip/lap-axis';
 
 /** Writes lengths and speeds with their units. */
 export interface ProposalWriter {
@@ -103,11 +103,7 @@ export function altered(
   figure: number,
   lap: Pick<Trace, 'length_m' | 'closed'>,
 ): number {
-  if (!isStation(p.field)) return figure;
-  const station = (p.before ?? p.after) + figure;
-  return lap.closed
-    ? ((station % lap.length_m) + lap.length_m) % lap.length_m
-    : Math.max(0, station);
+  return isStation(p.field) ? onLap(lap, (p.before ?? p.after) + figure) : figure;
 }
 
 /** What is said of a proposal so far. */

@@ -1,6 +1,6 @@
 import type { Change, ChangedField, Decision, Prepared } from '../api/sessions';
 import type { CornerPage, KerbUse, Trace } from '../api/types';
-import { between } from '../strip/lap-axis';
+import { between, onLap } from '../strip/lap-axis';
 import { KERB_USE } from '../page/words';
 import { kerbUse } from './words';
 
@@ -200,8 +200,5 @@ export function alteredValue(
   figure: number,
   trace: Pick<Trace, 'length_m' | 'closed'>,
 ): number {
-  if (!isStation(change.field)) return figure;
-  const station = (change.before ?? change.after!) + figure;
-  const { length_m, closed } = trace;
-  return closed ? ((station % length_m) + length_m) % length_m : Math.max(0, station);
+  return isStation(change.field) ? onLap(trace, (change.before ?? change.after!) + figure) : figure;
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { testTrace } from '../test-lap';
-import { ahead, between, lapSeconds, seconds, valueAt } from './lap-axis';
+import { ahead, between, lapSeconds, seconds, valueAt, onLap } from './lap-axis';
 
 const trace = testTrace();
 
@@ -28,5 +28,11 @@ describe('the axis of a lap', () => {
     expect(lapSeconds(trace)).toBeCloseTo(40, 6);
     expect(seconds(trace, 990, 10)).toBeCloseTo(0.8, 6);
     expect(seconds(trace, 100, 350)).toBeCloseTo(10, 6);
+  });
+
+  it('brings a station onto the lap, and ends an open road at its begin', () => {
+    expect(onLap({ length_m: 1000, closed: true }, 1012)).toBe(12);
+    expect(onLap({ length_m: 1000, closed: true }, -8)).toBe(992);
+    expect(onLap({ length_m: 1000, closed: false }, -8)).toBe(0);
   });
 });

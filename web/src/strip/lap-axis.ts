@@ -16,6 +16,11 @@ export function between(
   return trace.closed ? d - trace.length_m * Math.round(d / trace.length_m) : d;
 }
 
+/** A station brought onto the lap: over the line it is counted on from 0; an open road ends. */
+export function onLap({ length_m, closed }: Pick<Trace, 'length_m' | 'closed'>, station: number) {
+  return closed ? ((station % length_m) + length_m) % length_m : Math.max(0, station);
+}
+
 /** Value of a column at a station, linear between samples; wraps on a closed lap. */
 export function valueAt(
   trace: Pick<Trace, 'step_m' | 'closed' | 'length_m'>,
@@ -23,9 +28,7 @@ export function valueAt(
   station: number,
 ): number {
   const n = column.length;
-  const s = trace.closed
-    ? ((station % trace.length_m) + trace.length_m) % trace.length_m
-    : Math.max(0, station);
+  const s = onLap(trace, station);
   const t = s / trace.step_m;
   const i = Math.min(n - 1, Math.floor(t));
   const next = i + 1 < n ? i + 1 : trace.closed ? 0 : i;
@@ -48,9 +51,7 @@ export function seconds(trace: Timed, from: number, to: number): number {
 }
 
 function clock(trace: Timed, station: number): number {
-  const s = trace.closed
-    ? ((station % trace.length_m) + trace.length_m) % trace.length_m
-    : Math.max(0, station);
+  const s = onLap(trace, station);
   const t = s / trace.step_m;
   const i = Math.min(trace.time_s.length - 1, Math.floor(t));
   const next = trace.time_s[i + 1] ?? lapSeconds(trace);
