@@ -104,8 +104,8 @@
   {#if review && view && kept}
     {#if review.newest !== review.revision}
       <p class="text-warning py-1 font-semibold">
-        ▲ The laps were driven by revision {review.revision}; the next one is made from revision {review.newest},
-        the newest.
+        ▲ The laps were driven by revision {review.revision}. What is accepted goes into revision {review.newest},
+        the newest, if that is for the same surface; else into revision {review.revision} again.
       </p>
     {/if}
     <div class="flex gap-6 pt-2">

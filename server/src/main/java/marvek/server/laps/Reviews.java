@@ -246,7 +246,7 @@ class Reviews {
           "accepted", "is empty: accept or alter a proposal, then keep the revision");
     }
     UUID book = work.session().bookId();
-    Draft before = Books.draftOf(books.revision(book, parent));
+    Draft before = basedOn(work, Books.draftOf(books.revision(book, parent)));
     Draft draft =
         new Draft(
             before.conditions(),
@@ -258,6 +258,13 @@ class Reviews {
     }
     String why = reason == null || reason.isBlank() ? reason(work, taken, calibrated) : reason;
     return books.keep(book, parent, why, draft, Instant.now());
+  }
+
+  /** What was measured on one surface is not written into a book for another. */
+  private static Draft basedOn(Work work, Draft newest) {
+    Draft driven = Books.draftOf(work.read().computed().document());
+    boolean same = newest.conditions().surface() == driven.conditions().surface();
+    return same ? newest : driven;
   }
 
   private static Proposal offeredFor(List<Proposal> offered, Decision decision) {
