@@ -201,6 +201,8 @@ export interface MovedStep {
 export interface Review {
   revision: number;
   newest: number;
+  /** Version of the layout that the book is on, where the laps were driven on another. */
+  bookOnLayout?: number | null;
   proposals: Proposal[];
   calibration?: Calibration | null;
   steps: MovedStep[];
@@ -221,7 +223,12 @@ export interface HistoryEntry {
   lowest_mps?: number | null;
   time_s?: number | null;
   lost_s?: number | null;
-  target_s?: number | null;
+  page_s?: number | null;
+  /** Of the lap, as the brief set it from what was driven until then. */
+  target_s: number;
+  /** The corner’s share of it. */
+  targetCorner_s?: number | null;
+  /** Null in a session that is still to be driven. */
   lap_s?: number | null;
 }
 

@@ -2370,6 +2370,8 @@ export interface components {
             revision?: number;
             /** Format: int32 */
             newest?: number;
+            /** Format: int32 */
+            bookOnLayout?: number;
             proposals?: components["schemas"]["ProposalView"][];
             calibration?: components["schemas"]["CalibrationView"];
             steps?: components["schemas"]["MovedView"][];
@@ -2722,7 +2724,11 @@ export interface components {
             /** Format: double */
             lost_s?: number;
             /** Format: double */
+            page_s?: number;
+            /** Format: double */
             target_s?: number;
+            /** Format: double */
+            targetCorner_s?: number;
             /** Format: double */
             lap_s?: number;
         };

@@ -26,8 +26,8 @@
     <li>
       Grip used {pct(c.gripUsedBefore)} →
       <strong>{pct(c.gripUsed)}</strong>{#if c.gripFactor !== 1}, and the tyres {pct(c.gripFactor)} of
-        the car's{/if}{#if c.cdA_m2 != null}
-        · drag area {c.cdABefore_m2.toFixed(2)} → <strong>{c.cdA_m2.toFixed(2)} m²</strong>{/if}
+        the car's{/if}{#if c.cdA_m2 != null}, drag area {c.cdABefore_m2.toFixed(2)} →
+        <strong>{c.cdA_m2.toFixed(2)} m²</strong>{/if}
     </li>
     <li>
       Effect on the book: {lapTime(c.lap_s)} →

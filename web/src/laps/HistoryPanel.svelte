@@ -36,6 +36,12 @@
     if (Math.abs(by) < 1) return 'at the page’s mark';
     return `${preferences.lengthText(Math.abs(by))} ${by < 0 ? 'before' : 'behind'} the page’s`;
   }
+
+  function reached(seconds: number | null | undefined, aim: number | null | undefined): string {
+    if (seconds == null || aim == null) return '';
+    const missing = seconds - aim;
+    return missing < 0.005 ? 'reached' : `${missing.toFixed(2)} s to go`;
+  }
 </script>
 
 <div data-history>
@@ -44,8 +50,8 @@
     <table class="figures w-full text-base">
       <thead>
         <tr class="border-base-content border-b-2 text-left">
-          <th>session</th><th>braked</th><th class="text-right">lowest</th><th class="text-right"
-            >corner</th
+          <th>session</th><th class="px-2">braked</th><th class="text-right">lowest</th><th
+            class="text-right">corner</th
           ><th class="text-right">best lap</th>
         </tr>
       </thead>
@@ -57,10 +63,12 @@
             <td class="py-1">
               <a class="link" href="/books/{book}/sessions/{e.session}/debrief">{e.name}</a>
               <span class="text-neutral block text-sm"
-                >{e.surface}, revision {e.revision}, {e.laps} laps</span
+                >{e.surface}, revision {e.revision}, {e.laps
+                  ? `${e.laps} laps`
+                  : 'still to be driven'}</span
               >
             </td>
-            <td class="py-1"
+            <td class="px-2 py-1"
               >{braked(e)}<span class="text-neutral block text-sm"
                 >{e.brakeSpread_m == null
                   ? ''
@@ -71,22 +79,28 @@
               >{e.lowest_mps == null ? '–' : preferences.speedText(e.lowest_mps)}</td
             >
             <td class="py-1 text-right"
-              >{e.time_s == null ? '–' : `${e.time_s.toFixed(2)} s`}<span
-                class="text-neutral block text-sm">{e.lost_s == null ? '' : gain(e.lost_s)}</span
-              ></td
-            >
+              >{e.time_s == null ? '–' : `${e.time_s.toFixed(2)} s`}
+              <span class="text-neutral block text-sm"
+                >{e.lost_s == null ? '' : gain(e.lost_s)}</span
+              >
+              <span class="block text-sm whitespace-nowrap" data-aim
+                >{e.targetCorner_s == null ? '' : `aim ${e.targetCorner_s.toFixed(2)} s`}</span
+              >
+              <span class="block text-sm">{reached(e.time_s, e.targetCorner_s)}</span>
+            </td>
             <td class="py-1 text-right"
-              >{e.lap_s == null ? '–' : lapTime(e.lap_s)}<span class="text-neutral block text-sm"
-                >{e.target_s == null ? '' : `page ${lapTime(e.target_s)}`}</span
-              ></td
-            >
+              >{e.lap_s == null ? '–' : lapTime(e.lap_s)}
+              <span class="block text-sm whitespace-nowrap">aim {lapTime(e.target_s)}</span>
+              <span class="block text-sm">{reached(e.lap_s, e.target_s)}</span>
+            </td>
           </tr>
         {/each}
       </tbody>
     </table>
     <p class="text-neutral pt-1 text-sm">
-      The middle of the laps that count, against the page as it was for each session. Two sessions
-      with laps show where it goes.
+      The middle of the laps that count, against the page as it was for each session. The aim is the
+      brief’s: from the best lap until then a third of the way to the book, the corner with its
+      share.
     </p>
   {:else if !problem}<p role="status">Looking through the sessions …</p>{/if}
 </div>

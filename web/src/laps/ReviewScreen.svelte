@@ -102,7 +102,13 @@
     <SessionLinks {kept} current="review" />
   {/if}
   {#if review && view && kept}
-    {#if review.newest !== review.revision}
+    {#if review.bookOnLayout != null}
+      <p class="text-error py-1 font-semibold" data-other-layout>
+        ✕ The book has moved on to version {review.bookOnLayout} of the layout, and these laps were driven
+        on the one before. Nothing of them can be written into it: drive the new layout and read those
+        laps.
+      </p>
+    {:else if review.newest !== review.revision}
       <p class="text-warning py-1 font-semibold">
         ▲ The laps were driven by revision {review.revision}. What is accepted goes into revision {review.newest},
         the newest, if that is for the same surface; else into revision {review.revision} again.
@@ -233,7 +239,9 @@
             maxlength="300"
             bind:value={reason}
           />
-          <button class="btn btn-primary" disabled={busy || (accepted.length === 0 && !calibrate)}
+          <button
+            class="btn btn-primary"
+            disabled={busy || review.bookOnLayout != null || (accepted.length === 0 && !calibrate)}
             >Keep as revision {review.newest + 1}</button
           >
         </form>

@@ -1,6 +1,5 @@
 package marvek.formats;
 
-import com.fasterxml.jackson.core.io.NumberInput;
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
@@ -128,13 +127,10 @@ public final class LapCsv {
   }
 
   private double number(String raw, CsvRecord record, int c) {
-    String text = raw.strip();
-    if (text.isEmpty() || text.equalsIgnoreCase("nan") || text.equals("-")) {
-      return Double.NaN;
-    }
     try {
-      return NumberInput.parseDouble(dialect.decimalComma() ? text.replace(',', '.') : text, true);
+      return LapNumber.of(raw, dialect.decimalComma() ? ',' : '.');
     } catch (NumberFormatException e) {
+      String text = raw.strip();
       String shown = text.length() > 40 ? text.substring(0, 40) + "…" : text;
       throw BadFileException.atLine(
           record.getStartingLineNumber(), columns[c].name(), "\"" + shown + "\" is no number.");

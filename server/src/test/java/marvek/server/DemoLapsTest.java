@@ -1,6 +1,7 @@
 package marvek.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
@@ -52,6 +53,18 @@ class DemoLapsTest {
     double lost = best - debrief.path("lap_s").asDouble();
     // What a person loses without a habit is the rest.
     assertThat(sum).isBetween(0.5 * lost, 1.1 * lost);
+  }
+
+  /** What the driver noted from the display is what the file says. */
+  @Test
+  void theResultThatWasNotedIsTheBestOfTheLaps() {
+    double best = Double.POSITIVE_INFINITY;
+    JsonNode debrief = practice("/debrief");
+    for (JsonNode lap : debrief.path("laps")) {
+      best = lap.path("time_s").isNull() ? best : Math.min(best, lap.path("time_s").asDouble());
+    }
+    assertThat(practice("").at("/session/result/bestLap_s").asDouble())
+        .isCloseTo(best, within(0.01));
   }
 
   /** The lift at Quarry and the slow exit of Orchard are paid for in the corners behind them. */

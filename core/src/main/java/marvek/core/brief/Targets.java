@@ -72,11 +72,18 @@ public record Targets(List<Double> sectorEndsM, List<Target> targets) {
     targets.add(target(Tier.BOOK, book, book.timeS(), ends));
     if (ownBestS.isPresent()) {
       double best = ownBestS.getAsDouble();
-      double missing = Math.max(0, best - book.timeS());
       targets.add(target(Tier.OWN_BEST, book, best, ends));
-      targets.add(target(Tier.OWN_NEXT, book, best - STEP_TOWARDS_BOOK * missing, ends));
+      targets.add(target(Tier.OWN_NEXT, book, nextS(book.timeS(), best), ends));
     }
     return new Targets(ends, targets);
+  }
+
+  /**
+   * Lap time to aim at next: a part of the way from what oneself has driven to the book; the best
+   * so far where that is faster than the book.
+   */
+  public static double nextS(double bookS, double ownBestS) {
+    return ownBestS - STEP_TOWARDS_BOOK * Math.max(0, ownBestS - bookS);
   }
 
   /** Thirds of the lap, each moved on to the next straight so that no corner is cut in two. */

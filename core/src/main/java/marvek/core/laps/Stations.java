@@ -22,6 +22,11 @@ public final class Stations {
   /** Beside what the speed allows, so far ahead a sample is looked for. */
   private static final double AHEAD_M = 40;
 
+  /** A sample that lies so near to the road, next to the one before, is looked for no farther. */
+  private static final double CLOSE_M = 5;
+
+  private static final double CLOSE_BY_M = 15;
+
   private static final double STILL_MPS = 90;
 
   /** Half of the time over which positions are taken together. */
@@ -248,12 +253,24 @@ public final class Stations {
       return way;
     }
 
+    /** Nearest to where the car was: close by nearly always, else wherever it can have gone. */
     private int nearest(double x, double y, int around, double aheadM) {
+      int close = (int) Math.ceil(CLOSE_M / road.stepM());
+      int best = nearest(x, y, around, -close, close);
+      boolean settled =
+          best >= 0 && best != road.wrap(around - close) && best != road.wrap(around + close);
+      if (settled && squared(x, y, best) < CLOSE_BY_M * CLOSE_BY_M) {
+        return best;
+      }
       int back = (int) (BACK_M / road.stepM());
       int ahead = (int) Math.min(road.size() / 3.0, aheadM / road.stepM());
+      return nearest(x, y, around, -back, ahead);
+    }
+
+    private int nearest(double x, double y, int around, int from, int to) {
       int best = -1;
       double least = LOST_M * LOST_M;
-      for (int k = -back; k <= ahead; k++) {
+      for (int k = from; k <= to; k++) {
         int i = around + k;
         if (!road.closed() && (i < 0 || i >= road.size())) {
           continue;

@@ -2,10 +2,15 @@ package marvek.server.laps;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.function.Function;
+import marvek.core.brief.Targets;
 import marvek.core.circuit.Road;
+import marvek.core.conditions.Conditions;
 import marvek.core.laps.CornerReading;
 import marvek.core.laps.Middle;
 import marvek.core.page.CornerPage;
@@ -13,7 +18,7 @@ import marvek.server.books.Books;
 import marvek.server.sessions.Sessions;
 import org.springframework.stereotype.Service;
 
-/** One corner over the sessions of a book. */
+/** One corner over the sessions of a book, against what was the target each time. */
 @Service
 class History {
   private final Debriefs debriefs;
@@ -36,8 +41,10 @@ class History {
    * @param brakeSpread_m half of the laps lie within it
    * @param page_m the page's own point
    * @param lost_s slower than the page
-   * @param target_s of the lap, as the session had it; null without
-   * @param lap_s best lap that counts
+   * @param page_s the page's own time for the corner
+   * @param target_s of the lap, as the brief set it from what was driven until then
+   * @param targetCorner_s of the corner, as much slower than the page as the target is
+   * @param lap_s best lap that counts; null in a session that is still to be driven
    */
   record Entry(
       UUID session,
@@ -52,22 +59,43 @@ class History {
       Double lowest_mps,
       Double time_s,
       Double lost_s,
-      Double target_s,
+      Double page_s,
+      double target_s,
+      Double targetCorner_s,
       Double lap_s) {}
 
-  /** The sessions with laps, in the order they were driven. */
+  /** The sessions with laps in the order they were driven, and the one that comes after them. */
   List<Entry> of(UUID bookId, int corner) {
+    List<Sessions.Kept> all = sessions.of(books.get(bookId));
+    int lastDriven = -1;
+    for (int k = 0; k < all.size(); k++) {
+      lastDriven = laps.any(all.get(k).id()) ? k : lastDriven;
+    }
     List<Entry> entries = new ArrayList<>();
-    for (Sessions.Kept session : sessions.of(books.get(bookId))) {
-      if (laps.any(session.id())) {
+    Map<Conditions.Surface, Double> bests = new EnumMap<>(Conditions.Surface.class);
+    for (int k = 0; k < Math.min(all.size(), lastDriven + 2) && lastDriven >= 0; k++) {
+      Sessions.Kept session = all.get(k);
+      double best = session.bestLapS() == null ? Double.MAX_VALUE : session.bestLapS();
+      if (laps.any(session.id()) || k > lastDriven) {
         SessionLaps read = debriefs.read(session);
         int p = indexOf(read.computed().reference().pages(), corner);
-        if (p >= 0 && !read.counted().isEmpty()) {
-          entries.add(entry(session, read, p));
+        if (p >= 0 && (k > lastDriven || !read.counted().isEmpty())) {
+          Entry entry = entry(session, read, p, target(read.computed(), bests));
+          entries.add(entry);
+          best = entry.lap_s() == null ? best : Math.min(best, entry.lap_s());
         }
+      }
+      if (best < Double.MAX_VALUE) {
+        bests.merge(debriefs.computed(session).conditions().surface(), best, Math::min);
       }
     }
     return entries;
+  }
+
+  private static double target(Books.Computed computed, Map<Conditions.Surface, Double> bests) {
+    Double best = bests.get(computed.conditions().surface());
+    double bookS = computed.reference().lap().timeS();
+    return best == null ? bookS : Targets.nextS(bookS, best);
   }
 
   private static int indexOf(List<CornerPage> pages, int corner) {
@@ -79,7 +107,7 @@ class History {
     return -1;
   }
 
-  private static Entry entry(Sessions.Kept session, SessionLaps read, int p) {
+  private static Entry entry(Sessions.Kept session, SessionLaps read, int p, double targetS) {
     CornerPage page = read.computed().reference().pages().get(p);
     CornerReading written = read.page().corners().get(p);
     Road road = SessionLaps.road(read.computed());
@@ -95,10 +123,11 @@ class History {
                         road.wrapStation(r.braking().onM())));
     Double at = page.brake().atM();
     Double time = middle(values(read, p, CornerReading::timeS));
-    double best = read.counted().stream().mapToDouble(lap -> lap.lap().timeS()).min().orElseThrow();
+    OptionalDouble best = read.counted().stream().mapToDouble(lap -> lap.lap().timeS()).min();
+    double bookS = read.computed().reference().lap().timeS();
     return new Entry(
         session.id(),
-        Reviews.nameOf(session),
+        session.name(),
         session.begins(),
         read.computed().conditions().surface().name().toLowerCase(java.util.Locale.ROOT),
         read.revision(),
@@ -111,8 +140,10 @@ class History {
         middle(values(read, p, r -> r.slowest().speedMps())),
         time,
         time == null || written.timeS() == null ? null : time - written.timeS(),
-        read.computed().reference().lap().timeS(),
-        best);
+        written.timeS(),
+        targetS,
+        written.timeS() == null ? null : Double.valueOf(written.timeS() * targetS / bookS),
+        best.isPresent() ? best.getAsDouble() : null);
   }
 
   private static double[] values(SessionLaps read, int p, Function<CornerReading, Double> value) {

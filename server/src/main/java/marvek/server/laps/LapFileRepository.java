@@ -7,7 +7,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 interface LapFileRepository extends JpaRepository<StoredLapFile, UUID> {
   List<StoredLapFile> findBySessionIdOrderByTakenAtAscIdAsc(UUID sessionId);
 
-  boolean existsBySessionIdAndDigest(UUID sessionId, String digest);
+  List<StoredLapFile> findByDigestAndSessionIdIn(String digest, List<UUID> sessionIds);
 
   boolean existsBySessionId(UUID sessionId);
 }

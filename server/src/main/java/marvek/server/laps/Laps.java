@@ -15,6 +15,7 @@ import marvek.formats.LapPreview;
 import marvek.server.books.Books;
 import marvek.server.problems.ConflictException;
 import marvek.server.problems.NotFoundException;
+import marvek.server.sessions.Sessions;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -27,6 +28,7 @@ class Laps {
   private final LapFileRepository repository;
   private final LapBytesRepository bytes;
   private final HeaderRepository headers;
+  private final Sessions sessions;
   private final Map<FileOn, ReadLaps> read =
       new LinkedHashMap<>(16, 0.75f, true) {
         private static final long serialVersionUID = 1L;
@@ -37,10 +39,15 @@ class Laps {
         }
       };
 
-  Laps(LapFileRepository repository, LapBytesRepository bytes, HeaderRepository headers) {
+  Laps(
+      LapFileRepository repository,
+      LapBytesRepository bytes,
+      HeaderRepository headers,
+      Sessions sessions) {
     this.repository = repository;
     this.bytes = bytes;
     this.headers = headers;
+    this.sessions = sessions;
   }
 
   /** A file read on a revision's road: another revision may lie on another layout. */
@@ -93,9 +100,7 @@ class Laps {
       byte[] content,
       Map<String, String> mapping) {
     String digest = digest(content);
-    if (repository.existsBySessionIdAndDigest(sessionId, digest)) {
-      throw new ConflictException("This very file is in already. Nothing was stored.");
-    }
+    checkNew(sessionId, digest);
     LapPreview plain = LapPreview.of(content, Map.of());
     Map<String, String> all = new TreeMap<>(remembered(plain));
     all.putAll(mapping);
@@ -115,6 +120,24 @@ class Laps {
     }
     remember(on(stored, computed), laps);
     return new KeptFile(stored, laps);
+  }
+
+  /** A file counts once in a book: twice it would weigh double in its history. */
+  private void checkNew(UUID sessionId, String digest) {
+    repository.findByDigestAndSessionIdIn(digest, sessions.ofSameBook(sessionId)).stream()
+        .findFirst()
+        .ifPresent(
+            file -> {
+              boolean here = file.sessionId().equals(sessionId);
+              String where = here ? "" : ", in " + sessions.get(file.sessionId()).name();
+              throw new ConflictException(
+                  "This very file is in already"
+                      + where
+                      + ", as \""
+                      + file.name()
+                      + "\". Nothing was stored."
+                      + (here ? "" : " If it belongs here, take it out there first."));
+            });
   }
 
   /** What is in a file, as it was brought in. */

@@ -107,9 +107,16 @@ class ReviewController {
     }
   }
 
+  /**
+   * What the laps propose.
+   *
+   * @param bookOnLayout version of the layout that the book is on, where the laps were driven on
+   *     another one and nothing can be kept of them; null otherwise
+   */
   record ReviewView(
       int revision,
       int newest,
+      Integer bookOnLayout,
       List<ProposalView> proposals,
       CalibrationView calibration,
       List<MovedView> steps,
@@ -121,6 +128,7 @@ class ReviewController {
     return new ReviewView(
         r.revision(),
         r.newest(),
+        r.bookOnLayout(),
         r.proposals().stream().map(ProposalView::of).toList(),
         r.calibration() == null ? null : CalibrationView.of(r.calibration()),
         r.steps().stream().map(MovedView::of).toList(),

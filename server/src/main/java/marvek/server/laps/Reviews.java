@@ -69,11 +69,14 @@ class Reviews {
    *
    * @param revision that the laps were read against
    * @param newest that the next one is made from; later revisions than the session's may be there
+   * @param bookOnLayout version of the layout that the book is on now, where the laps were driven
+   *     on another one; null where it is theirs
    * @param stepsNoted whether the step plans know of all the laps
    */
   record Review(
       int revision,
       int newest,
+      Integer bookOnLayout,
       List<Proposal> proposals,
       Calibrated calibration,
       List<Moved> steps,
@@ -94,14 +97,7 @@ class Reviews {
     Map<Integer, StepPlan> plans =
         steps.plans(session.bookId(), read.computed()).stream()
             .collect(Collectors.toMap(StepPlan::corner, plan -> plan));
-    return new Work(session, read, own, read.named(nameOf(session)), plans);
-  }
-
-  static String nameOf(Sessions.Kept session) {
-    String kind = session.session().path("kind").asText("session");
-    String day = session.session().path("startsAt").asText("");
-    String name = kind.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + kind.substring(1);
-    return name.replace('-', ' ') + " of " + day.substring(0, Math.min(10, day.length()));
+    return new Work(session, read, own, read.named(session.name()), plans);
   }
 
   Review review(UUID sessionId) {
@@ -109,6 +105,7 @@ class Reviews {
     return new Review(
         work.read().revision(),
         books.newestNumber(work.session().bookId()),
+        bookOnOtherLayout(work),
         proposals(work),
         calibrated(work),
         moved(work),
@@ -235,6 +232,7 @@ class Reviews {
   Books.RevisionLine keep(
       UUID sessionId, int parent, List<Decision> accepted, boolean calibrate, String reason) {
     Work work = work(sessionId);
+    checkLayout(work);
     List<Proposal> offered = proposals(work);
     List<Proposals.Accepted> taken =
         accepted.stream()
@@ -258,6 +256,28 @@ class Reviews {
     }
     String why = reason == null || reason.isBlank() ? reason(work, taken, calibrated) : reason;
     return books.keep(book, parent, why, draft, Instant.now());
+  }
+
+  private Integer bookOnOtherLayout(Work work) {
+    int now = books.get(work.session().bookId()).layoutVersion();
+    return now == layoutOf(work) ? null : now;
+  }
+
+  private static int layoutOf(Work work) {
+    return work.read().computed().basis().circuit().layoutVersion();
+  }
+
+  /** A station of one layout is another place on the next: what was driven there stays there. */
+  private void checkLayout(Work work) {
+    Integer now = bookOnOtherLayout(work);
+    if (now != null) {
+      throw new ConflictException(
+          "These laps were driven on version "
+              + layoutOf(work)
+              + " of the layout, and the book is on version "
+              + now
+              + ". Their points are not written into it: drive the new layout and read those laps.");
+    }
   }
 
   /** What was measured on one surface is not written into a book for another. */
@@ -289,7 +309,7 @@ class Reviews {
             .map(String::valueOf)
             .collect(Collectors.joining(", "));
     return "After "
-        + nameOf(work.session())
+        + work.session().name()
         + (corners.isEmpty() ? "" : ": corner " + corners)
         + (calibrated == null ? "" : (corners.isEmpty() ? ": " : "; ") + "model calibrated");
   }

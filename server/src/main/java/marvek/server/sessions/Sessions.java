@@ -11,6 +11,7 @@ import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
 import marvek.core.InvalidValueException;
@@ -65,7 +66,21 @@ public class Sessions implements BookAttachment {
       Instant begins,
       boolean comesTwice,
       Instant changedAt,
-      JsonNode session) {}
+      JsonNode session) {
+    /** What it is called where there is no room for more: "Practice of 2026-05-09". */
+    public String name() {
+      String kind = session.path("kind").asText("session");
+      String day = session.path("startsAt").asText("");
+      String name = kind.substring(0, 1).toUpperCase(Locale.ROOT) + kind.substring(1);
+      return name.replace('-', ' ') + " of " + day.substring(0, Math.min(10, day.length()));
+    }
+
+    /** Best lap that was noted as its result [s]; null without. */
+    public Double bestLapS() {
+      JsonNode best = session.path("result").path("bestLap_s");
+      return best.isNumber() ? best.asDouble() : null;
+    }
+  }
 
   /** A session with the rules of its circuit at hand. */
   record Read(StoredSession stored, SessionFile file, Books.BookView book, ZoneId zone) {
@@ -95,6 +110,11 @@ public class Sessions implements BookAttachment {
     return repository.findByBookIdOrderByCreatedAtAscIdAsc(book.id()).stream()
         .map(StoredSession::id)
         .toList();
+  }
+
+  /** Ids of the sessions of the book that a session belongs to, itself among them. */
+  public List<UUID> ofSameBook(UUID id) {
+    return inOrderOfMaking(read(id).book());
   }
 
   /**
