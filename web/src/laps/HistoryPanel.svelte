@@ -52,7 +52,7 @@
         <tr class="border-base-content border-b-2 text-left">
           <th>session</th><th class="px-2">braked</th><th class="text-right">lowest</th><th
             class="text-right">corner</th
-          ><th class="text-right">best lap</th>
+          ><th class="pl-3 text-right">best lap</th>
         </tr>
       </thead>
       <tbody>
@@ -88,7 +88,7 @@
               >
               <span class="block text-sm">{reached(e.time_s, e.targetCorner_s)}</span>
             </td>
-            <td class="py-1 text-right"
+            <td class="py-1 pl-3 text-right"
               >{e.lap_s == null ? '–' : lapTime(e.lap_s)}
               <span class="block text-sm whitespace-nowrap">aim {lapTime(e.target_s)}</span>
               <span class="block text-sm">{reached(e.lap_s, e.target_s)}</span>

@@ -4,6 +4,7 @@
 
   const { desk, files }: { desk: DebriefDesk; files: LapFile[] } = $props();
   const base = $derived(`/api/sessions/${desk.session}/simulated.laps.csv`);
+  let loggerOpen = $state(false);
 </script>
 
 <div class="flex flex-wrap items-center gap-2 py-1">
@@ -29,7 +30,7 @@
     </span>
     <button class="btn btn-ghost" onclick={() => desk.taking?.abort.abort()}>Cancel</button>
   {/if}
-  <details class="dropdown" data-logger>
+  <details class="dropdown" data-logger bind:open={loggerOpen}>
     <summary class="btn btn-ghost">Simulated logger</summary>
     <div
       class="dropdown-content border-base-content bg-base-100 rounded-box z-20 w-96 border-2 p-3 leading-snug"
@@ -50,7 +51,10 @@
       <button
         class="btn btn-ghost w-full justify-start"
         disabled={desk.live?.running}
-        onclick={desk.startLive}>Live: laps as they are driven, 20 times faster</button
+        onclick={() => {
+          loggerOpen = false;
+          void desk.startLive();
+        }}>Live: laps as they are driven, 20 times faster</button
       >
       <label class="btn btn-ghost w-full justify-start">
         Look at the columns of a file first
