@@ -2,7 +2,9 @@
   import type { Proposal } from '../api/laps';
   import type { CornerPage, Trace } from '../api/types';
   import { between } from '../strip/lap-axis';
-  import { lengthFrom, lengthIn, speedFrom, speedIn } from '../units/format';
+  import Altered from '../ui/Altered.svelte';
+  import Decide from '../ui/Decide.svelte';
+  import { typedAs } from '../units/altered';
   import { preferences } from '../units/preferences.svelte';
   import { altered, changeOf, isJudgement, KINDS, valueOf, type Said } from './proposal-words';
 
@@ -21,43 +23,16 @@
   const kind = $derived(KINDS[proposal.kind]);
   const now = $derived(said?.choice === 'alter' ? { ...proposal, after: said.value } : proposal);
   const judgement = $derived(isJudgement(proposal));
-  const station = $derived(proposal.field?.endsWith('_m') ?? false);
-  const speed = $derived(proposal.field === 'apexes.speed_mps');
-  const unit = $derived(station ? preferences.length : speed ? preferences.speed : '');
+  const typed = $derived(typedAs(proposal.field));
   let altering = $state(false);
-  let wrong = $state<string>();
 
-  const figure = $derived(
-    station
-      ? String(
-          Math.round(
-            lengthIn(between(trace, now.before ?? now.after, now.after), preferences.length),
-          ),
-        )
-      : speed
-        ? String(Math.round(speedIn(now.after, preferences.speed)))
-        : String(now.after),
-  );
-
-  function alter(text: string) {
-    wrong = undefined;
-    const typed = Number(text.replace(',', '.').replace('−', '-'));
-    if (text.trim() === '' || !Number.isFinite(typed)) {
-      wrong = `"${text}" is no number.`;
-      return;
-    }
-    const si = station
-      ? lengthFrom(typed, preferences.length)
-      : speed
-        ? speedFrom(typed, preferences.speed)
-        : typed;
+  function alter(si: number) {
     onsay({ choice: 'alter', value: altered(proposal, si, trace) });
     altering = false;
   }
 
   function choose(choice: 'accept' | 'refuse') {
     altering = false;
-    wrong = undefined;
     onsay({ choice });
   }
   const seconds = (s: number) => `${Math.abs(s).toFixed(2)} s`;
@@ -100,44 +75,24 @@
         </span>
       {/if}
     </div>
-    <div
-      class="join shrink-0"
-      role="group"
-      aria-label="{proposal.corner}, {kind.title}: what to do"
-    >
-      {#each [['accept', 'Accept'], ['refuse', 'Refuse']] as const as [choice, name] (choice)}
-        <button
-          class={[
-            'btn join-item px-3',
-            said?.choice === choice ? 'btn-primary' : 'btn-outline border-base-300',
-          ]}
-          aria-pressed={said?.choice === choice}
-          onclick={() => choose(choice)}>{name}</button
-        >
-      {/each}
-      <button
-        class={[
-          'btn join-item px-3',
-          said?.choice === 'alter' ? 'btn-primary' : 'btn-outline border-base-300',
-        ]}
-        aria-pressed={said?.choice === 'alter'}
-        aria-expanded={altering}
-        onclick={() => (altering = !altering)}>Alter</button
-      >
-    </div>
+    <Decide
+      label="{proposal.corner}, {kind.title}"
+      choices={[
+        ['accept', 'Accept'],
+        ['refuse', 'Refuse'],
+      ] as const}
+      chosen={said?.choice}
+      {altering}
+      onchoose={choose}
+      onalter={() => (altering = !altering)}
+    />
   </div>
   {#if altering}
-    <div class="figures flex items-center justify-end gap-2 pt-1">
-      <span>{station ? 'from the old place, minus is earlier' : 'altered to'}</span>
-      <input
-        class="input h-10 w-20 px-2 text-right text-lg"
-        inputmode="text"
-        aria-label="{proposal.corner}, {kind.title}, altered"
-        aria-invalid={wrong !== undefined}
-        value={figure}
-        onchange={(e) => alter(e.currentTarget.value)}
-      />{unit}
-    </div>
+    <Altered
+      label="{proposal.corner}, {kind.title}"
+      {typed}
+      value={typed === 'way' ? between(trace, now.before ?? now.after, now.after) : now.after}
+      onalter={alter}
+    />
   {/if}
-  {#if wrong}<p role="alert" class="text-error text-right font-semibold">! {wrong}</p>{/if}
 </li>

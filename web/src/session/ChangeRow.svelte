@@ -5,7 +5,9 @@
   import { between } from '../strip/lap-axis';
   import PlateShape from '../strip/PlateShape.svelte';
   import { platesOf } from '../strip/plates';
-  import { lengthFrom, lengthIn, speedFrom, speedIn } from '../units/format';
+  import Altered from '../ui/Altered.svelte';
+  import Decide from '../ui/Decide.svelte';
+  import { typedAs } from '../units/altered';
   import { preferences } from '../units/preferences.svelte';
   import { alteredValue, changeWords, decide, FIELDS, valueWords } from './prepared';
   import { WHY } from './words';
@@ -38,38 +40,11 @@
         ? decision.value
         : change.after,
   );
-  const station = $derived(field.endsWith('_m'));
+  const typed = $derived(typedAs(field));
   const kerb = $derived(field === 'kerbs.apex' || field === 'kerbs.exit');
   let altering = $state(false);
-  let wrong = $state<string>();
 
-  /** What the driver types: metres from the old place, a gear, a speed. */
-  const figure = $derived.by(() => {
-    if (value == null) return '';
-    if (station) {
-      return String(
-        Math.round(lengthIn(between(trace, change.before ?? value, value), preferences.length)),
-      );
-    }
-    if (field === 'apexes.speed_mps') return String(Math.round(speedIn(value, preferences.speed)));
-    return String(Math.round(value));
-  });
-  const unit = $derived(
-    station ? preferences.length : field === 'apexes.speed_mps' ? preferences.speed : '',
-  );
-
-  function alter(text: string) {
-    wrong = undefined;
-    const typed = Number(text.replace(',', '.').replace('−', '-'));
-    if (text.trim() === '' || !Number.isFinite(typed)) {
-      wrong = `"${text}" is no number.`;
-      return;
-    }
-    const si = station
-      ? lengthFrom(typed, preferences.length)
-      : field === 'apexes.speed_mps'
-        ? speedFrom(typed, preferences.speed)
-        : typed;
+  function alter(si: number) {
     ondecide(decide(decisions, change, 'alter', alteredValue(change, si, trace)));
     altering = false;
   }
@@ -109,54 +84,41 @@
         <span class="text-neutral text-sm">· {WHY[change.why]}</span>
       </span>
     </div>
-    <div class="join shrink-0" role="group" aria-label="{FIELDS[field].name}: what to do">
-      {#each [['accept', 'Accept'], ['leave', 'Leave']] as const as [choice, name] (choice)}
-        <button
-          class={[
-            'btn join-item px-3',
-            decision?.choice === choice ? 'btn-primary' : 'btn-outline border-base-300',
-          ]}
-          aria-pressed={decision?.choice === choice}
-          disabled={busy || (choice === 'leave' && change.before == null)}
-          onclick={() => choose(choice)}>{name}</button
-        >
-      {/each}
-      <button
-        class={[
-          'btn join-item px-3',
-          decision?.choice === 'alter' ? 'btn-primary' : 'btn-outline border-base-300',
-        ]}
-        aria-pressed={decision?.choice === 'alter'}
-        aria-expanded={altering}
-        disabled={busy || change.after == null}
-        onclick={() => (altering = !altering)}>Alter</button
-      >
-    </div>
+    <Decide
+      label={FIELDS[field].name}
+      choices={[
+        ['accept', 'Accept'],
+        ['leave', 'Leave'],
+      ] as const}
+      chosen={decision?.choice}
+      closed={[
+        ...(change.before == null ? (['leave'] as const) : []),
+        ...(change.after == null ? (['alter'] as const) : []),
+      ]}
+      {busy}
+      {altering}
+      onchoose={choose}
+      onalter={() => (altering = !altering)}
+    />
   </div>
-  {#if altering}
+  {#if altering && kerb}
     <div class="figures flex items-center justify-end gap-2 pt-1">
-      {#if kerb}
-        <select
-          class="select h-10 w-40 text-base"
-          aria-label="{FIELDS[field].name}, altered"
-          onchange={(e) => alterKerb(e.currentTarget.value)}
-        >
-          {#each Object.entries(KERB_USE) as [use, words], i (use)}
-            <option value={use} selected={i === value}>{words}</option>
-          {/each}
-        </select>
-      {:else}
-        <span>{station ? 'from the old place, minus is earlier' : 'altered to'}</span>
-        <input
-          class="input h-10 w-20 px-2 text-right text-lg"
-          inputmode="text"
-          aria-label="{FIELDS[field].name}, altered"
-          aria-invalid={wrong !== undefined}
-          value={figure}
-          onchange={(e) => alter(e.currentTarget.value)}
-        />{unit}
-      {/if}
+      <select
+        class="select h-10 w-40 text-base"
+        aria-label="{FIELDS[field].name}, altered"
+        onchange={(e) => alterKerb(e.currentTarget.value)}
+      >
+        {#each Object.entries(KERB_USE) as [use, words], i (use)}
+          <option value={use} selected={i === value}>{words}</option>
+        {/each}
+      </select>
     </div>
-    {#if wrong}<p role="alert" class="text-error text-right font-semibold">! {wrong}</p>{/if}
+  {:else if altering && value != null}
+    <Altered
+      label={FIELDS[field].name}
+      {typed}
+      value={typed === 'way' ? between(trace, change.before ?? value, value) : value}
+      onalter={alter}
+    />
   {/if}
 </li>
