@@ -11,7 +11,9 @@ import CarScreen from './car/CarScreen.svelte';
 import PageScreen from './page/PageScreen.svelte';
 import DebriefScreen from './laps/DebriefScreen.svelte';
 import ReviewScreen from './laps/ReviewScreen.svelte';
+import LeadScreen from './lead/LeadScreen.svelte';
 import RecallScreen from './rehearse/RecallScreen.svelte';
+import RunScreen from './rehearse/RunScreen.svelte';
 import StopwatchScreen from './rehearse/StopwatchScreen.svelte';
 import BriefScreen from './session/BriefScreen.svelte';
 import PrepareScreen from './session/PrepareScreen.svelte';
@@ -42,8 +44,10 @@ export const { p, navigate, route } = createRouter({
     '/sessions/:session/brief': BriefScreen,
     '/sessions/:session/debrief': DebriefScreen,
     '/sessions/:session/review': ReviewScreen,
+    '/sessions/:session/lead': LeadScreen,
     '/steps': StepsScreen,
     '/rehearse': RecallScreen,
+    '/rehearse/run': RunScreen,
     '/rehearse/stopwatch': StopwatchScreen,
     layout: BookShell,
   },

@@ -1,5 +1,6 @@
 import { answer, body, Failed, form, http, upload } from './http';
 import { lapCalls } from './lap-calls';
+import { leadCalls } from './lead-calls';
 import { recallCalls } from './recall-calls';
 import type {
   Beside,
@@ -196,6 +197,7 @@ export const api = {
       http.GET('/api/sessions/{id}/brief', { params: { path: { id }, query: { length } } }),
     ),
   ...lapCalls,
+  ...leadCalls,
   ...recallCalls,
   steps: (book: string, number: number) =>
     answer<StepView[]>(

@@ -1,6 +1,8 @@
 import { answer, body, http } from './http';
 import type { ImaginedLap, QuestionKind, RecallRound, StopwatchState } from './recall';
 
+import type { Help, Press, Run, Runs } from './runs';
+
 /** Calls about learning a book. */
 export const recallCalls = {
   recall: (book: string, order: 'lap' | 'weakest', ahead: boolean) =>
@@ -27,6 +29,17 @@ export const recallCalls = {
         body: body({ taps_s }),
       }),
     ),
+  runs: (book: string) =>
+    answer<Runs>(http.GET('/api/books/{id}/runs', { params: { path: { id: book } } })),
+  keepRun: (
+    book: string,
+    run: { revision: number; speedShare: number; help: Help; until_s: number; presses: Press[] },
+  ) =>
+    answer<Run>(
+      http.POST('/api/books/{id}/runs', { params: { path: { id: book } }, body: body(run) }),
+    ),
+  removeRun: (id: string) =>
+    answer<void>(http.DELETE('/api/runs/{id}', { params: { path: { id } } })),
   removeImagined: (id: string) =>
     answer<void>(http.DELETE('/api/imagined-laps/{id}', { params: { path: { id } } })),
 };

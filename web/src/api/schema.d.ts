@@ -36,6 +36,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{id}/lead": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lead"];
+        put: operations["change_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{id}/decisions": {
         parameters: {
             query?: never;
@@ -47,6 +63,22 @@ export interface paths {
         put: operations["decide"];
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lead-remarks/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["see"];
+        post?: never;
+        delete: operations["takeBack"];
         options?: never;
         head?: never;
         patch?: never;
@@ -228,6 +260,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{id}/lead/remarks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["say_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{id}/laps": {
         parameters: {
             query?: never;
@@ -285,7 +333,7 @@ export interface paths {
         };
         get: operations["heard"];
         put?: never;
-        post: operations["say_2"];
+        post: operations["say_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -500,6 +548,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/books/{id}/runs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["runs"];
+        put?: never;
+        post: operations["keep_3"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/books/{id}/revisions": {
         parameters: {
             query?: never;
@@ -509,7 +573,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["keep_3"];
+        post: operations["keep_4"];
         delete?: never;
         options?: never;
         head?: never;
@@ -812,6 +876,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["prepare"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}/lead/{driver}/sheet.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sheet"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1380,7 +1460,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/laps/{id}": {
+    "/api/runs/{id}": {
         parameters: {
             query?: never;
             header?: never;
@@ -1396,7 +1476,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/imagined-laps/{id}": {
+    "/api/laps/{id}": {
         parameters: {
             query?: never;
             header?: never;
@@ -1412,7 +1492,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/debrief-notes/{id}": {
+    "/api/imagined-laps/{id}": {
         parameters: {
             query?: never;
             header?: never;
@@ -1423,6 +1503,22 @@ export interface paths {
         put?: never;
         post?: never;
         delete: operations["remove_3"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/debrief-notes/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["remove_4"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1497,6 +1593,60 @@ export interface components {
             changedAt?: string;
             session?: components["schemas"]["JsonNode"];
         };
+        DayBody: {
+            day?: components["schemas"]["JsonNode"];
+            /** Format: date-time */
+            seenAt?: string;
+        };
+        File: {
+            /** Format: uuid */
+            id?: string;
+            name?: string;
+        };
+        FoundView: {
+            driver?: string;
+            /** Format: int32 */
+            corner?: number;
+            rule?: string;
+            /** Format: double */
+            amount?: number;
+            /** Format: int32 */
+            laps?: number;
+            /** Format: int32 */
+            of?: number;
+            /** Format: double */
+            cost_s?: number;
+        };
+        LeadView: {
+            day?: components["schemas"]["JsonNode"];
+            /** Format: date-time */
+            changedAt?: string;
+            turns?: components["schemas"]["TurnView"][];
+            remarks?: components["schemas"]["RemarkView"][];
+            files?: components["schemas"]["File"][];
+            findings?: components["schemas"]["FoundView"][];
+        };
+        RemarkView: {
+            /** Format: uuid */
+            id?: string;
+            driver?: string;
+            /** Format: int32 */
+            corner?: number;
+            /** Format: int32 */
+            lap?: number;
+            words?: string;
+            good?: boolean;
+            state?: string;
+            /** Format: int32 */
+            closedOnLap?: number;
+        };
+        TurnView: {
+            /** Format: int32 */
+            fromLap?: number;
+            /** Format: int32 */
+            toLap?: number;
+            order?: string[];
+        };
         ChangeView: {
             /** Format: int32 */
             corner?: number;
@@ -1535,6 +1685,9 @@ export interface components {
             line?: string;
             ownValues?: components["schemas"]["JsonNode"];
             setup?: components["schemas"]["JsonNode"];
+        };
+        SeenBody: {
+            state?: string;
         };
         KindBody: {
             kind?: string;
@@ -1626,6 +1779,13 @@ export interface components {
             /** Format: int32 */
             laps?: number;
             problem?: string;
+        };
+        SaidBody: {
+            driver?: string;
+            /** Format: int32 */
+            corner?: number;
+            words?: string;
+            good?: boolean;
         };
         FileView: {
             /** Format: uuid */
@@ -1962,6 +2122,61 @@ export interface components {
             /** Format: double */
             lostS?: number;
             differences?: components["schemas"]["Difference"][];
+        };
+        PressBody: {
+            kind?: string;
+            /** Format: double */
+            at_s?: number;
+        };
+        RunBody: {
+            /** Format: int32 */
+            revision?: number;
+            /** Format: double */
+            speedShare?: number;
+            help?: string;
+            /** Format: double */
+            until_s?: number;
+            presses?: components["schemas"]["PressBody"][];
+        };
+        CornerView: {
+            /** Format: int32 */
+            corner?: number;
+            /** Format: int32 */
+            acts?: number;
+            /** Format: int32 */
+            missed?: number;
+            /** Format: double */
+            mean_m?: number;
+        };
+        HitView: {
+            /** Format: int32 */
+            corner?: number;
+            kind?: string;
+            /** Format: double */
+            at_m?: number;
+            /** Format: double */
+            at_s?: number;
+            /** Format: double */
+            off_s?: number;
+            /** Format: double */
+            off_m?: number;
+        };
+        RunView: {
+            /** Format: uuid */
+            id?: string;
+            /** Format: date-time */
+            at?: string;
+            /** Format: int32 */
+            revision?: number;
+            /** Format: double */
+            speedShare?: number;
+            help?: string;
+            /** Format: double */
+            until_s?: number;
+            /** Format: int32 */
+            extra?: number;
+            corners?: components["schemas"]["CornerView"][];
+            hits?: components["schemas"]["HitView"][];
         };
         WordBody: {
             word?: string;
@@ -2674,6 +2889,23 @@ export interface components {
             /** Format: double */
             scatter_s?: number;
         };
+        ActView: {
+            /** Format: int32 */
+            corner?: number;
+            kind?: string;
+            /** Format: double */
+            at_m?: number;
+            /** Format: double */
+            at_s?: number;
+        };
+        RunsView: {
+            /** Format: int32 */
+            revision?: number;
+            /** Format: double */
+            lap_s?: number;
+            acts?: components["schemas"]["ActView"][];
+            runs?: components["schemas"]["RunView"][];
+        };
         QuestionView: {
             /** Format: int32 */
             corner?: number;
@@ -2873,6 +3105,54 @@ export interface operations {
             };
         };
     };
+    lead: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LeadView"];
+                };
+            };
+        };
+    };
+    change_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DayBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LeadView"];
+                };
+            };
+        };
+    };
     decide: {
         parameters: {
             query?: never;
@@ -2896,6 +3176,52 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["PreparedView"];
                 };
+            };
+        };
+    };
+    see: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SeenBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RemarkView"];
+                };
+            };
+        };
+    };
+    takeBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -3295,6 +3621,32 @@ export interface operations {
             };
         };
     };
+    say_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SaidBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RemarkView"];
+                };
+            };
+        };
+    };
     add: {
         parameters: {
             query?: {
@@ -3400,7 +3752,7 @@ export interface operations {
             };
         };
     };
-    say_2: {
+    say_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -3881,7 +4233,55 @@ export interface operations {
             };
         };
     };
+    runs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RunsView"];
+                };
+            };
+        };
+    };
     keep_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RunBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RunView"];
+                };
+            };
+        };
+    };
+    keep_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -4414,6 +4814,29 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["PreparedView"];
+                };
+            };
+        };
+    };
+    sheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                driver: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
                 };
             };
         };
@@ -5276,6 +5699,26 @@ export interface operations {
         };
     };
     remove_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    remove_4: {
         parameters: {
             query?: never;
             header?: never;

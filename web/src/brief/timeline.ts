@@ -7,11 +7,22 @@ export function stationAt(trace: Trace, seconds: number): number {
   const lap = lapSeconds(trace);
   const t = ((seconds % lap) + lap) % lap;
   const { time_s, step_m } = trace;
-  let i = time_s.findIndex((at) => at > t) - 1;
-  if (i < 0) i = time_s.length - 1;
+  const i = lastUpTo(time_s, t);
   const next = time_s[i + 1] ?? lap;
   const share = next > time_s[i] ? (t - time_s[i]) / (next - time_s[i]) : 0;
   return (i + share) * step_m;
+}
+
+/** Index of the last of growing times that is not after another; asked at every frame of a run. */
+function lastUpTo(times: number[], t: number): number {
+  let low = 0;
+  let high = times.length - 1;
+  while (low < high) {
+    const middle = (low + high + 1) >> 1;
+    if (times[middle] <= t) low = middle;
+    else high = middle - 1;
+  }
+  return low;
 }
 
 /** A call on the lap: where it begins and ends to be said, and the point it is about. */

@@ -9,7 +9,10 @@ export interface FindingWriter {
 const times = (n: number) => (n === 1 ? 'once' : n === 2 ? 'twice' : `${Math.round(n)} times`);
 
 /** What was done, with its size. */
-export function findingWords({ rule, amount }: Finding, w: FindingWriter): string {
+export function findingWords(
+  { rule, amount }: Pick<Finding, 'rule' | 'amount'>,
+  w: FindingWriter,
+): string {
   const words: Record<Rule, () => string> = {
     'braked-early': () => `braked ${w.length(amount)} early`,
     'braked-late': () => `braked ${w.length(amount)} late`,

@@ -1,7 +1,8 @@
 <script lang="ts">
-  const { book, current }: { book: string; current: 'recall' | 'stopwatch' } = $props();
+  const { book, current }: { book: string; current: 'recall' | 'run' | 'stopwatch' } = $props();
   const STATIONS = [
     ['recall', '', 'Questions'],
+    ['run', '/run', 'The road comes'],
     ['stopwatch', '/stopwatch', 'The lap in the head'],
   ] as const;
 </script>

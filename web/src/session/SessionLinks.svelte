@@ -3,7 +3,7 @@
   import type { KeptSession } from '../api/sessions';
   import CardMenu from './CardMenu.svelte';
 
-  type Station = 'plan' | 'prepare' | 'brief' | 'debrief' | 'review';
+  type Station = 'plan' | 'prepare' | 'brief' | 'debrief' | 'review' | 'lead';
 
   interface Props {
     kept: KeptSession;
@@ -37,6 +37,14 @@
     </a>
     {#if i < STATIONS.length - 1}<span aria-hidden="true">→</span>{/if}
   {/each}
+  <a
+    href="{base}/lead"
+    aria-current={current === 'lead' ? 'page' : undefined}
+    class={[
+      'figures ml-3 flex min-h-10 items-center rounded border-2 px-3 text-lg',
+      current === 'lead' ? 'border-base-content font-semibold' : 'border-base-300',
+    ]}>Lead a group</a
+  >
   <span class="grow"></span>
   {#if kept.session.revision}
     <CardMenu bookId={kept.bookId} revision={kept.session.revision} session={kept.id}>

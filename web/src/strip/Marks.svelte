@@ -3,13 +3,17 @@
   import { preferences } from '../units/preferences.svelte';
   import { useFrame } from './frame';
   import MarkGlyph from './MarkGlyph.svelte';
-  import { captions, dimensions, placedMarks } from './marks';
+  import { captions, dimensions, marksInWindow, placedMarks } from './marks';
 
-  const { page }: { page: CornerPage } = $props();
+  interface Props {
+    /** The page whose marks stand out, with the way from them; without one all are alike. */
+    page?: CornerPage;
+  }
+  const { page }: Props = $props();
   const frame = useFrame();
   const f = $derived(frame());
-  const marks = $derived(placedMarks(f, page));
-  const dims = $derived(dimensions(f, page));
+  const marks = $derived(page ? placedMarks(f, page) : marksInWindow(f, new Set()));
+  const dims = $derived(page ? dimensions(f, page) : []);
   const words = $derived(captions(f, marks, dims, (m) => preferences.lengthText(m)));
   const x = (side: 'left' | 'right', px: number) =>
     side === 'left' ? f.leftMargin - px : f.rightMargin + px;

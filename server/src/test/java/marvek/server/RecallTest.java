@@ -122,4 +122,61 @@ class RecallTest {
     assertThat(scripts.post(book + "/stopwatch", "{}").status().value()).isEqualTo(422);
     assertThat(scripts.get(book + "/stopwatch").body().path("laps")).isEmpty();
   }
+
+  private Scripts.Answer driven(double share, double late, double until) {
+    JsonNode lap = scripts.get(book + "/runs").body();
+    StringBuilder presses = new StringBuilder();
+    for (JsonNode act : lap.path("acts")) {
+      if (act.path("at_s").asDouble() + late <= until) {
+        presses.append(presses.isEmpty() ? "" : ",");
+        presses.append("{\"kind\": \"").append(act.path("kind").asText()).append("\", \"at_s\": ");
+        presses.append(act.path("at_s").asDouble() + late).append('}');
+      }
+    }
+    return scripts.post(
+        book + "/runs",
+        "{\"revision\": "
+            + lap.path("revision").asInt()
+            + ", \"speedShare\": "
+            + share
+            + ", \"help\": \"road\", \"until_s\": "
+            + until
+            + ", \"presses\": ["
+            + presses
+            + "]}");
+  }
+
+  @Test
+  void aRunIsScoredCornerByCornerAndKept() {
+    double lap = scripts.get(book + "/runs").body().path("lap_s").asDouble();
+    JsonNode run = driven(0.8, 0.1, lap).body();
+    assertThat(run.path("extra").asInt()).isZero();
+    assertThat(run.path("corners")).hasSize(13);
+    for (JsonNode hit : run.path("hits")) {
+      assertThat(hit.path("off_s").asDouble()).isBetween(0.099, 0.101);
+      assertThat(hit.path("off_m").asDouble()).isBetween(1.5, 6.5);
+    }
+    JsonNode half = driven(1, 0, lap / 2).body();
+    assertThat(half.path("hits").size()).isLessThan(run.path("hits").size());
+    assertThat(half.at("/corners/0/mean_m").asDouble()).isLessThan(0.1);
+    JsonNode kept = scripts.get(book + "/runs").body().path("runs");
+    assertThat(kept).hasSize(2);
+    assertThat(kept.get(0)).isEqualTo(run);
+    scripts.delete("/api/runs/" + run.path("id").asText());
+    assertThat(scripts.get(book + "/runs").body().path("runs")).hasSize(1);
+  }
+
+  @Test
+  void aRunThatCannotBeIsRefusedAndNothingIsKept() {
+    assertThat(driven(0.2, 0, 20).body().path("detail").asText()).contains("speedShare");
+    assertThat(driven(1, 0, -1).status().value()).isEqualTo(422);
+    assertThat(driven(1, 0, 1e6).status().value()).isEqualTo(422);
+    Scripts.Answer key =
+        scripts.post(
+            book + "/runs",
+            "{\"revision\": 1, \"speedShare\": 1, \"help\": \"road\", \"until_s\": 9,"
+                + " \"presses\": [{\"kind\": \"horn\", \"at_s\": 3}]}");
+    assertThat(key.body().path("detail").asText()).contains("horn");
+    assertThat(scripts.get(book + "/runs").body().path("runs")).isEmpty();
+  }
 }

@@ -80,15 +80,16 @@ class DemoBook implements ApplicationRunner {
           UUID round = circuits.importFile(roadCourse, null, ImportSettings.NONE).id();
           UUID bike = cars.importFile(motorcycle).id();
           UUID single = cars.importFile(singleSeater).id();
-          another(park, bike, "Harrowfen Park, Kestrel Litre", THIRD);
+          UUID riders = another(park, bike, "Harrowfen Park, Kestrel Litre", THIRD);
           another(park, single, "Harrowfen Park, Sandpiper Single-Seater", THIRD);
           another(round, bike, "Skarrow Round, Kestrel Litre", THIRD);
+          events.publishEvent(new DemoShelved(riders));
         });
   }
 
-  private void another(UUID circuit, UUID car, String name, Instant at) {
+  private UUID another(UUID circuit, UUID car, String name, Instant at) {
     Draft model = new Draft(Conditions.DEFAULT.withGripUsed(0.92), LineChoice.SMOOTH, List.of());
-    books.create(circuit, car, name, "First computed", model, at, share -> {});
+    return books.create(circuit, car, name, "First computed", model, at, share -> {}).id();
   }
 
   /** The first book of all; answers its circuit's newest layout version. */

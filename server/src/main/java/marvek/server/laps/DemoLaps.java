@@ -26,16 +26,12 @@ class DemoLaps {
           9, new Habit(Kind.LIFTS, 22),
           11, new Habit(Kind.GEAR_HIGHER, 1));
 
-  private final SimulatedLogger logger;
-  private final Laps laps;
-  private final Debriefs debriefs;
+  private final SimulatedLaps simulated;
   private final Sessions sessions;
   private final Books books;
 
-  DemoLaps(SimulatedLogger logger, Laps laps, Debriefs debriefs, Sessions sessions, Books books) {
-    this.logger = logger;
-    this.laps = laps;
-    this.debriefs = debriefs;
+  DemoLaps(SimulatedLaps simulated, Sessions sessions, Books books) {
+    this.simulated = simulated;
     this.sessions = sessions;
     this.books = books;
   }
@@ -45,8 +41,6 @@ class DemoLaps {
   @Order(2)
   void fill(DemoFilled demo) {
     Sessions.Kept practice = sessions.of(books.get(demo.bookId())).get(0);
-    Books.Computed computed = debriefs.computed(practice);
-    byte[] file = logger.file(computed, SimulatedLogger.Kind.FULL, LAPS, SEED, HABITS);
-    laps.add(practice.id(), computed, "practice.laps.csv", file, Map.of());
+    simulated.bringIn(practice.id(), "practice.laps.csv", LAPS, SEED, HABITS);
   }
 }

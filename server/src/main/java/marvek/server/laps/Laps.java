@@ -155,6 +155,11 @@ class Laps {
         .orElseThrow(() -> new NotFoundException("There is no file of laps " + id + "."));
   }
 
+  /** What is kept of the files of a session, in the order they came. */
+  List<StoredLapFile> files(UUID sessionId) {
+    return repository.findBySessionIdOrderByTakenAtAscIdAsc(sessionId);
+  }
+
   /** The files of a session in the order they came, read on the road of its revision. */
   List<KeptFile> of(UUID sessionId, Books.Computed computed) {
     return repository.findBySessionIdOrderByTakenAtAscIdAsc(sessionId).stream()

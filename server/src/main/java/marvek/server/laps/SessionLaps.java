@@ -2,6 +2,7 @@ package marvek.server.laps;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import marvek.core.circuit.Road;
 import marvek.core.laps.AlongLap;
@@ -117,6 +118,17 @@ record SessionLaps(
               read == null ? List.of() : charges.of(read)));
     }
     return laps;
+  }
+
+  /** The same with the laps of some files alone. */
+  SessionLaps of(Set<UUID> some) {
+    return new SessionLaps(
+        revision,
+        computed,
+        stakes,
+        page,
+        files.stream().filter(file -> some.contains(file.stored().id())).toList(),
+        laps.stream().filter(lap -> some.contains(lap.file())).toList());
   }
 
   /** The laps that findings and proposals are made from. */

@@ -14,7 +14,7 @@ import org.springframework.stereotype.Component;
 
 /** Turns XHTML into PDF with the fonts that are shipped. */
 @Component
-class Pdf {
+public class Pdf {
   private static final String FONTS = "/marvek/fonts/barlow-condensed-";
 
   Pdf() {
@@ -36,7 +36,12 @@ class Pdf {
     aside.start();
   }
 
-  byte[] render(String xhtml) {
+  /**
+   * A document as PDF.
+   *
+   * @param xhtml well-formed, with its styles in it; text in the families Card and CardExt
+   */
+  public byte[] render(String xhtml) {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     PdfRendererBuilder builder = new PdfRendererBuilder();
     builder.useFastMode();

@@ -1,0 +1,64 @@
+package marvek.core.lead;
+
+import marvek.core.InvalidValueException;
+import marvek.core.Require;
+
+/**
+ * Something an instructor says to a driver of the group.
+ *
+ * @param driver key of the driver
+ * @param corner number of the corner; 0 for the lap as a whole
+ * @param lap on which it was seen
+ * @param good whether it praises; such a remark asks for nothing
+ * @param closedOnLap on which it was seen whether it was taken; null while it is open
+ */
+public record GroupRemark(
+    String driver,
+    int corner,
+    int lap,
+    String words,
+    boolean good,
+    State state,
+    Integer closedOnLap) {
+  private static final int LONGEST = 200;
+
+  /** What came of it. */
+  public enum State {
+    OPEN,
+    TAKEN,
+    NOT_TAKEN
+  }
+
+  public GroupRemark {
+    Require.text("words", words, LONGEST);
+    Require.text("driver", driver, LONGEST);
+    if (corner < 0 || lap < 1) {
+      throw new InvalidValueException(
+          "remark", "(corner " + corner + ", lap " + lap + ") must be of a corner and a lap");
+    }
+    if (good && state != State.TAKEN || (state == State.OPEN) != (closedOnLap == null) && !good) {
+      throw new InvalidValueException(
+          "remark", "(" + state + ") must be open without a lap, or closed on one");
+    }
+  }
+
+  /** A new one: praise is closed from the first, all else is open. */
+  public static GroupRemark said(String driver, int corner, int lap, String words, boolean good) {
+    State state = good ? State.TAKEN : State.OPEN;
+    return new GroupRemark(driver, corner, lap, words.strip(), good, state, null);
+  }
+
+  /** Closed, or opened again, on a lap. */
+  public GroupRemark seen(State now, int onLap) {
+    if (good) {
+      throw new InvalidValueException("state", "of praise does not change: it asks for nothing");
+    }
+    return new GroupRemark(
+        driver, corner, lap, words, false, now, now == State.OPEN ? null : onLap);
+  }
+
+  /** Whether it is for the driver to do something about. */
+  public boolean isOpen() {
+    return state == State.OPEN;
+  }
+}

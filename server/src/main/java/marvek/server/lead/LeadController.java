@@ -1,0 +1,177 @@
+package marvek.server.lead;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.UUID;
+import marvek.core.InvalidValueException;
+import marvek.core.lead.GroupRemark;
+import marvek.core.lead.LeadDay;
+import marvek.core.lead.Member;
+import marvek.core.lead.Rotation;
+import marvek.formats.LeadDayJson;
+import marvek.server.books.Books;
+import marvek.server.laps.LapsOfDriver;
+import marvek.server.printing.Pdf;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** A session that an instructor leads a group through. */
+@RestController
+class LeadController {
+  private final LeadDays days;
+  private final Books books;
+  private final Pdf pdf;
+
+  LeadController(LeadDays days, Books books, Pdf pdf) {
+    this.days = days;
+    this.books = books;
+    this.pdf = pdf;
+  }
+
+  /** A remark with what came of it: open, taken or not-taken. */
+  record RemarkView(
+      UUID id,
+      String driver,
+      int corner,
+      int lap,
+      String words,
+      boolean good,
+      String state,
+      Integer closedOnLap) {
+    static RemarkView of(StoredGroupRemark stored) {
+      GroupRemark r = stored.remark();
+      return new RemarkView(
+          stored.id(),
+          r.driver(),
+          r.corner(),
+          r.lap(),
+          r.words(),
+          r.good(),
+          r.state().name().toLowerCase(Locale.ROOT).replace('_', '-'),
+          r.closedOnLap());
+    }
+  }
+
+  record TurnView(int fromLap, int toLap, List<String> order) {
+    static TurnView of(Rotation.Turn turn) {
+      return new TurnView(turn.fromLap(), turn.toLap(), turn.order());
+    }
+  }
+
+  /** A finding of a driver's laps. */
+  record FoundView(
+      String driver, int corner, String rule, double amount, int laps, int of, Double cost_s) {
+    static FoundView of(String driver, LapsOfDriver.Found f) {
+      return new FoundView(driver, f.corner(), f.rule(), f.amount(), f.laps(), f.of(), f.costS());
+    }
+  }
+
+  /**
+   * A led day.
+   *
+   * @param changedAt to be sent back with the next change; null before the first
+   */
+  record LeadView(
+      JsonNode day,
+      Instant changedAt,
+      List<TurnView> turns,
+      List<RemarkView> remarks,
+      List<LapsOfDriver.File> files,
+      List<FoundView> findings) {
+    static LeadView of(LeadDays.Led led) {
+      return new LeadView(
+          LeadDayJson.write(led.day()),
+          led.changedAt(),
+          led.day().turns().stream().map(TurnView::of).toList(),
+          led.remarks().stream().map(RemarkView::of).toList(),
+          led.files(),
+          led.said().entrySet().stream()
+              .sorted(Map.Entry.comparingByKey())
+              .flatMap(e -> e.getValue().found().stream().map(f -> FoundView.of(e.getKey(), f)))
+              .toList());
+    }
+  }
+
+  @GetMapping("/api/sessions/{id}/lead")
+  LeadView lead(@PathVariable UUID id) {
+    return LeadView.of(days.led(id));
+  }
+
+  /** Another state of the day, made from the one that was read at a moment. */
+  record DayBody(JsonNode day, Instant seenAt) {}
+
+  @PutMapping("/api/sessions/{id}/lead")
+  LeadView change(@PathVariable UUID id, @RequestBody DayBody body) {
+    if (body.day() == null) {
+      throw new InvalidValueException("day", "is missing");
+    }
+    LeadDay day = LeadDayJson.read(body.day());
+    return LeadView.of(days.change(id, day, body.seenAt()));
+  }
+
+  /** Something said to a driver; corner 0 is the lap as a whole. */
+  record SaidBody(String driver, int corner, String words, boolean good) {}
+
+  @PostMapping("/api/sessions/{id}/lead/remarks")
+  @ResponseStatus(HttpStatus.CREATED)
+  RemarkView say(@PathVariable UUID id, @RequestBody SaidBody body) {
+    return RemarkView.of(days.say(id, body.driver(), body.corner(), body.words(), body.good()));
+  }
+
+  /** What was seen of a remark. */
+  record SeenBody(String state) {}
+
+  @PutMapping("/api/lead-remarks/{id}")
+  RemarkView see(@PathVariable UUID id, @RequestBody SeenBody body) {
+    for (GroupRemark.State state : GroupRemark.State.values()) {
+      if (state.name().toLowerCase(Locale.ROOT).replace('_', '-').equals(body.state())) {
+        return RemarkView.of(days.see(id, state));
+      }
+    }
+    throw new InvalidValueException(
+        "state", "(" + body.state() + ") must be open, taken or not-taken");
+  }
+
+  @DeleteMapping("/api/lead-remarks/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void takeBack(@PathVariable UUID id) {
+    days.takeBack(id);
+  }
+
+  /** A driver's day on one page. */
+  @GetMapping(
+      value = "/api/sessions/{id}/lead/{driver}/sheet.pdf",
+      produces = MediaType.APPLICATION_PDF_VALUE)
+  ResponseEntity<byte[]> sheet(@PathVariable UUID id, @PathVariable String driver) {
+    LeadDays.Led led = days.led(id);
+    Member member =
+        led.day().drivers().stream().filter(d -> d.key().equals(driver)).findFirst().orElse(null);
+    SheetPage page =
+        new SheetPage(
+            led,
+            days.sheet(led, driver),
+            member,
+            books.recompute(led.session().bookId(), books.newestNumber(led.session().bookId())));
+    String file = member.name().replaceAll("[^\\p{L}\\p{N}]+", "-") + ".pdf";
+    return ResponseEntity.ok()
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION,
+            ContentDisposition.inline().filename(file, StandardCharsets.UTF_8).build().toString())
+        .body(pdf.render(page.html()));
+  }
+}

@@ -1,0 +1,215 @@
+package marvek.server.lead;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import marvek.core.InvalidValueException;
+import marvek.core.Require;
+import marvek.core.lead.DriverSheet;
+import marvek.core.lead.GroupRemark;
+import marvek.core.lead.LeadDay;
+import marvek.core.lead.Member;
+import marvek.formats.JsonFiles;
+import marvek.formats.LeadDayJson;
+import marvek.server.books.BookAttachment;
+import marvek.server.books.Books;
+import marvek.server.laps.LapsOfDriver;
+import marvek.server.problems.ConflictException;
+import marvek.server.problems.NotFoundException;
+import marvek.server.sessions.Sessions;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps led days with their remarks; they go along in the book's file. */
+@Service
+class LeadDays implements BookAttachment {
+  private static final String SESSION = "session";
+
+  private final LeadDayRepository days;
+  private final GroupRemarkRepository remarks;
+  private final Sessions sessions;
+  private final Books books;
+  private final LapsOfDriver laps;
+
+  LeadDays(
+      LeadDayRepository days,
+      GroupRemarkRepository remarks,
+      Sessions sessions,
+      Books books,
+      LapsOfDriver laps) {
+    this.days = days;
+    this.remarks = remarks;
+    this.sessions = sessions;
+    this.books = books;
+    this.laps = laps;
+  }
+
+  /**
+   * A day with what was said on it.
+   *
+   * @param changedAt null for one that nobody has touched yet
+   * @param said by driver what his laps say
+   */
+  record Led(
+      Sessions.Kept session,
+      LeadDay day,
+      Instant changedAt,
+      List<StoredGroupRemark> remarks,
+      List<LapsOfDriver.File> files,
+      Map<String, LapsOfDriver.Said> said) {}
+
+  @Transactional(readOnly = true)
+  Led led(UUID sessionId) {
+    Sessions.Kept session = sessions.get(sessionId);
+    StoredLeadDay stored = days.findById(sessionId).orElse(null);
+    LeadDay day = stored == null ? LeadDay.fresh() : stored.day();
+    Map<String, LapsOfDriver.Said> said =
+        day.files().entrySet().stream()
+            .collect(Collectors.toMap(Map.Entry::getKey, e -> laps.said(sessionId, e.getValue())));
+    return new Led(
+        session,
+        day,
+        stored == null ? null : stored.changedAt(),
+        remarks.findBySessionIdOrderByCreatedAtAscIdAsc(sessionId),
+        laps.files(sessionId),
+        said);
+  }
+
+  /**
+   * Puts another state of the day in the place of the one that was seen.
+   *
+   * @param seenAt when it was read that this is made from; null for the first
+   * @throws ConflictException if somebody changed it since, or a driver with remarks is left out
+   */
+  @Transactional
+  Led change(UUID sessionId, LeadDay day, Instant seenAt) {
+    sessions.get(sessionId);
+    StoredLeadDay stored = days.findById(sessionId).orElse(null);
+    if (stored != null && (seenAt == null || stored.changedAt().isAfter(seenAt))) {
+      throw new ConflictException(
+          "The day was changed meanwhile, in another window or by somebody else. Nothing of theirs"
+              + " was overwritten: load it again.");
+    }
+    checkNobodyIsLost(sessionId, day);
+    if (stored == null) {
+      days.save(new StoredLeadDay(sessionId, day));
+    } else {
+      stored.becomes(day);
+      days.save(stored);
+    }
+    return led(sessionId);
+  }
+
+  /** Whoever was told something stays in the day; he can leave it from a lap on. */
+  private void checkNobodyIsLost(UUID sessionId, LeadDay day) {
+    for (StoredGroupRemark stored : remarks.findBySessionIdOrderByCreatedAtAscIdAsc(sessionId)) {
+      if (!day.has(stored.remark().driver())) {
+        throw new ConflictException(
+            "A driver who was told something cannot be taken out of the day, or his remarks would be"
+                + " lost. Say from which lap on he is gone.");
+      }
+    }
+  }
+
+  /** Says something to a driver on the lap that is driven now. */
+  @Transactional
+  StoredGroupRemark say(UUID sessionId, String driver, int corner, String words, boolean good) {
+    LeadDay day = led(sessionId).day();
+    Member member =
+        day.drivers().stream()
+            .filter(d -> d.key().equals(driver))
+            .findFirst()
+            .orElseThrow(
+                () -> new InvalidValueException("driver", "(" + driver + ") is not in the group"));
+    Require.text("words", words, 200);
+    return remarks.save(
+        new StoredGroupRemark(
+            sessionId, GroupRemark.said(member.key(), corner, day.lap(), words, good)));
+  }
+
+  /** Closes a remark as taken or not on the lap that is driven now, or opens it again. */
+  @Transactional
+  StoredGroupRemark see(UUID id, GroupRemark.State state) {
+    StoredGroupRemark stored = remark(id);
+    stored.becomes(stored.remark().seen(state, led(stored.sessionId()).day().lap()));
+    return remarks.save(stored);
+  }
+
+  @Transactional
+  void takeBack(UUID id) {
+    remarks.delete(remark(id));
+  }
+
+  private StoredGroupRemark remark(UUID id) {
+    return remarks
+        .findById(id)
+        .orElseThrow(() -> new NotFoundException("There is no remark " + id + "."));
+  }
+
+  /** A driver's day on one page. */
+  @Transactional(readOnly = true)
+  DriverSheet sheet(Led led, String driver) {
+    if (!led.day().has(driver)) {
+      throw new NotFoundException("There is no driver " + driver + " in this group.");
+    }
+    LapsOfDriver.Said said = led.said().get(driver);
+    return DriverSheet.of(
+        driver,
+        led.remarks().stream().map(StoredGroupRemark::remark).toList(),
+        said == null ? Map.of() : said.lostS());
+  }
+
+  @Override
+  public String member() {
+    return "leadDays";
+  }
+
+  /** Files of laps do not go along, so whose they are does not either. */
+  @Override
+  public List<JsonNode> of(UUID bookId) {
+    List<UUID> order = sessions.inOrderOfMaking(books.get(bookId));
+    List<JsonNode> all = new ArrayList<>();
+    for (int s = 0; s < order.size(); s++) {
+      StoredLeadDay stored = days.findById(order.get(s)).orElse(null);
+      if (stored != null) {
+        ObjectNode node = JsonFiles.MAPPER.createObjectNode().put(SESSION, s);
+        ObjectNode day = LeadDayJson.write(stored.day());
+        day.remove("files");
+        node.set("day", day);
+        ArrayNode said = node.putArray("remarks");
+        remarks.findBySessionIdOrderByCreatedAtAscIdAsc(order.get(s)).stream()
+            .map(r -> StoredGroupRemark.written(r.remark()))
+            .forEach(said::add);
+        all.add(node);
+      }
+    }
+    return all;
+  }
+
+  @Override
+  public void add(UUID bookId, JsonNode document) {
+    List<UUID> order = sessions.inOrderOfMaking(books.get(bookId));
+    int s = document.path(SESSION).asInt(-1);
+    Require.within("leadDays.session", s, 0, order.size() - 1.0);
+    UUID session = order.get(s);
+    LeadDay day = LeadDayJson.read(document.path("day"));
+    days.save(new StoredLeadDay(session, day));
+    List<GroupRemark> said = new ArrayList<>();
+    document.path("remarks").forEach(r -> said.add(StoredGroupRemark.read(r)));
+    Set<String> keys = day.drivers().stream().map(Member::key).collect(Collectors.toSet());
+    for (GroupRemark remark : said) {
+      if (!keys.contains(remark.driver())) {
+        throw new InvalidValueException(
+            "leadDays.remarks", "are of a driver " + remark.driver() + " who is not in the group");
+      }
+      remarks.save(new StoredGroupRemark(session, remark));
+    }
+  }
+}

@@ -1,0 +1,71 @@
+package marvek.server.lead;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.UUID;
+import marvek.core.lead.GroupRemark;
+import marvek.formats.JsonFiles;
+
+/** A remark as it is kept: one row each, so that two touches at once lose nothing. */
+@Entity
+@Table(name = "group_remark")
+class StoredGroupRemark {
+  @Id private UUID id;
+  private UUID sessionId;
+
+  @Column(columnDefinition = "text")
+  private String document;
+
+  private Instant createdAt;
+
+  protected StoredGroupRemark() {}
+
+  StoredGroupRemark(UUID sessionId, GroupRemark remark) {
+    this.id = UUID.randomUUID();
+    this.sessionId = sessionId;
+    this.createdAt = Instant.now().truncatedTo(ChronoUnit.MICROS);
+    becomes(remark);
+  }
+
+  final void becomes(GroupRemark remark) {
+    document = JsonFiles.write(written(remark));
+  }
+
+  static ObjectNode written(GroupRemark r) {
+    ObjectNode node = JsonFiles.MAPPER.createObjectNode();
+    node.put("driver", r.driver()).put("corner", r.corner()).put("lap", r.lap());
+    node.put("words", r.words()).put("good", r.good()).put("state", r.state().name());
+    node.put("closedOnLap", r.closedOnLap());
+    return node;
+  }
+
+  static GroupRemark read(JsonNode node) {
+    return new GroupRemark(
+        node.path("driver").asText(),
+        node.path("corner").asInt(),
+        node.path("lap").asInt(),
+        node.path("words").asText(),
+        node.path("good").asBoolean(),
+        GroupRemark.State.valueOf(node.path("state").asText("OPEN")),
+        node.hasNonNull("closedOnLap") ? node.path("closedOnLap").asInt() : null);
+  }
+
+  UUID id() {
+    return id;
+  }
+
+  UUID sessionId() {
+    return sessionId;
+  }
+
+  GroupRemark remark() {
+    return read(JsonFiles.parse(document.getBytes(StandardCharsets.UTF_8)));
+  }
+}

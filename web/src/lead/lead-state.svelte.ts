@@ -1,0 +1,98 @@
+import { getContext, setContext } from 'svelte';
+import { api, Failed } from '../api/client';
+import type { GroupRemark, Lead, LeadDay, RemarkState, Word } from '../api/lead';
+import type { Problem } from '../api/types';
+import { lineOn, openFor } from './lead-day';
+
+const KEY = Symbol('lead');
+
+/** A led day on the screen: what is kept, who and which corner is chosen. */
+export class LeadDesk {
+  lead = $state.raw<Lead>();
+  problem = $state.raw<Problem>();
+  /** Key of the driver that is looked at; without a choice the one behind the leader. */
+  chosen = $state<string>();
+  /** Corner that a remark is about; 0 for the lap as a whole. */
+  corner = $state(0);
+  /** Days as they were before each change, the newest last. */
+  past = $state.raw<LeadDay[]>([]);
+
+  readonly line = $derived(this.lead ? lineOn(this.lead.turns, this.lead.day.lap) : []);
+  readonly driver = $derived(
+    this.lead?.day.drivers.find((d) => d.key === (this.chosen ?? this.line[0])),
+  );
+  readonly open = $derived(this.driver ? openFor(this.lead!.remarks, this.driver.key) : []);
+
+  /** Changes go one after the other, each from what the one before left. */
+  #queue: Promise<void> = Promise.resolve();
+
+  constructor(readonly session: string) {}
+
+  load = () => this.#run(async () => void (this.lead = await api.lead(this.session)));
+
+  nameOf = (key: string) => this.lead?.day.drivers.find((d) => d.key === key)?.name ?? key;
+
+  /** Keeps another state of the day. */
+  change = (make: (day: LeadDay) => LeadDay) => {
+    this.#queue = this.#queue.then(() =>
+      this.#run(async () => {
+        const before = this.lead!.day;
+        this.lead = await api.changeLead(this.session, make(before), this.lead!.changedAt);
+        this.past = [...this.past, before].slice(-50);
+      }),
+    );
+    return this.#queue;
+  };
+
+  undo = () => {
+    const before = this.past.at(-1);
+    if (!before) return;
+    const past = this.past.slice(0, -1);
+    // The lap that is driven is a fact, no edit.
+    void this.change((day) => ({ ...before, lap: Math.min(day.lap, before.laps) })).then(
+      () => (this.past = past),
+    );
+  };
+
+  toLap = (lap: number) => this.change((day) => ({ ...day, lap })).then(() => void this.past.pop());
+
+  say = (word: Word) =>
+    this.#run(async () => {
+      const remark = await api.sayToDriver(this.session, {
+        driver: this.driver!.key,
+        corner: this.corner,
+        words: word.text,
+        good: word.good,
+      });
+      this.#remarks((all) => [...all, remark]);
+    });
+
+  see = (remark: GroupRemark, state: RemarkState) =>
+    this.#run(async () => {
+      const seen = await api.seeRemark(remark.id, state);
+      this.#remarks((all) => all.map((r) => (r.id === seen.id ? seen : r)));
+    });
+
+  takeBack = (remark: GroupRemark) =>
+    this.#run(async () => {
+      await api.takeBackRemark(remark.id);
+      this.#remarks((all) => all.filter((r) => r.id !== remark.id));
+    });
+
+  #remarks(make: (all: GroupRemark[]) => GroupRemark[]) {
+    this.lead = { ...this.lead!, remarks: make(this.lead!.remarks) };
+  }
+
+  async #run(work: () => Promise<void>) {
+    this.problem = undefined;
+    try {
+      await work();
+    } catch (e) {
+      if (!(e instanceof Failed)) throw e;
+      this.problem = e.problem;
+    }
+  }
+}
+
+export const provideLead = (desk: LeadDesk) => setContext(KEY, desk);
+export const useLead = (): LeadDesk => getContext<LeadDesk>(KEY);

@@ -1,0 +1,65 @@
+<!-- @component A piece of the road that comes, drawn once and then only moved. -->
+<script lang="ts">
+  import type { Help } from '../api/runs';
+  import type { CornerPage, Trace } from '../api/types';
+  import Car from '../strip/Car.svelte';
+  import { provideFrame } from '../strip/frame';
+  import { valueAt } from '../strip/lap-axis';
+  import Marks from '../strip/Marks.svelte';
+  import { platesOf } from '../strip/plates';
+  import PlateShape from '../strip/PlateShape.svelte';
+  import Road from '../strip/Road.svelte';
+  import { place } from '../strip/window';
+  import { pieceFrame } from './run-road';
+
+  interface Props {
+    trace: Trace;
+    pages: CornerPage[];
+    piece: number;
+    /** Half the width that holds the road anywhere [m]. */
+    half_m: number;
+    help: Help;
+  }
+  const { trace, pages, piece, half_m, help }: Props = $props();
+  const frame = $derived(pieceFrame(trace, piece, half_m));
+  provideFrame(() => frame);
+  const plates = $derived(
+    pages.flatMap(platesOf).flatMap((plate) => {
+      const d = place(frame.window, trace, plate.station);
+      if (d === undefined || d === frame.window.length) return [];
+      const x = frame.across(valueAt(trace, trace.offset_m, plate.station));
+      return [{ plate, x, y: frame.along(d) }];
+    }),
+  );
+  /** The line is drawn across the road where the lap begins. */
+  const start = $derived(place(frame.window, trace, 0));
+</script>
+
+<svg
+  width={frame.width}
+  height={frame.height}
+  viewBox="0 0 {frame.width} {frame.height}"
+  class="absolute overflow-visible"
+  style:bottom="{piece * frame.height}px"
+  aria-hidden="true"
+>
+  <Road />
+  {#if start !== undefined}
+    <line
+      x1={frame.across(trace.left_m[0])}
+      x2={frame.across(-trace.right_m[0])}
+      y1={frame.along(start)}
+      y2={frame.along(start)}
+      stroke="var(--ink)"
+      stroke-width="6"
+      stroke-dasharray="8 8"
+    />
+  {/if}
+  {#if help === 'plates'}<Car />{/if}
+  {#if help === 'plates' || help === 'marks'}<Marks />{/if}
+  {#if help === 'plates'}
+    {#each plates as { plate, x, y } (plate.name + plate.station)}
+      <g transform="translate({x} {y})"><PlateShape letter={plate.letter} shape={plate.shape} /></g>
+    {/each}
+  {/if}
+</svg>

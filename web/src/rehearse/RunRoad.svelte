@@ -1,0 +1,87 @@
+<!-- @component The road that comes towards the driver. Only its place changes from frame to frame. -->
+<script lang="ts">
+  import type { Help } from '../api/runs';
+  import type { CornerPage, Trace } from '../api/types';
+  import { valueAt } from '../strip/lap-axis';
+  import { piecesAt, pieceFrame, PX_PER_M, widest, WIDTH_PX } from './run-road';
+  import RunPiece from './RunPiece.svelte';
+
+  interface Props {
+    trace: Trace;
+    pages: CornerPage[];
+    help: Exclude<Help, 'dark'>;
+    /** Height of the window [px]. */
+    height: number;
+  }
+  const { trace, pages, help, height }: Props = $props();
+  const CAR_PX = 96;
+  const half_m = $derived(widest(trace));
+  const across = $derived(pieceFrame(trace, 0, half_m).across);
+  let pieces = $state.raw<number[]>([]);
+  let road: HTMLElement;
+  let car: SVGElement;
+
+  /** Puts the car at a station; called once a frame. */
+  export function show(station: number) {
+    const next = piecesAt(trace, station, CAR_PX / PX_PER_M, height / PX_PER_M);
+    if (next[0] !== pieces[0] || next.at(-1) !== pieces.at(-1)) pieces = next;
+    road.style.transform = `translate3d(0, ${station * PX_PER_M - CAR_PX}px, 0)`;
+    if (help === 'plates') {
+      car.style.transform = `translateX(${across(valueAt(trace, trace.offset_m, station))}px)`;
+    }
+  }
+</script>
+
+<div
+  class="border-base-300 relative overflow-hidden rounded border-2"
+  style:height="{height}px"
+  style:width="{WIDTH_PX}px"
+  role="img"
+  aria-label="The road as it comes"
+>
+  <svg width="0" height="0" class="absolute" aria-hidden="true">
+    <defs>
+      <pattern
+        id="hatch"
+        width="6"
+        height="6"
+        patternUnits="userSpaceOnUse"
+        patternTransform="rotate(45)"
+      >
+        <rect width="6" height="6" fill="var(--brake)" opacity="0.18" />
+        <line x1="0" y1="0" x2="0" y2="6" stroke="var(--brake)" stroke-width="3" />
+      </pattern>
+      <pattern id="dots" width="5" height="5" patternUnits="userSpaceOnUse">
+        <rect width="5" height="5" fill="var(--drive)" opacity="0.14" />
+        <circle cx="2.5" cy="2.5" r="1.25" fill="var(--drive)" />
+      </pattern>
+    </defs>
+  </svg>
+  <div class="absolute bottom-0 left-0 will-change-transform" bind:this={road}>
+    {#each pieces as piece (piece)}
+      <RunPiece {trace} {pages} {piece} {half_m} {help} />
+    {/each}
+  </div>
+  <svg class="absolute inset-0" width={WIDTH_PX} {height} aria-hidden="true">
+    <line
+      x1="120"
+      x2={WIDTH_PX - 120}
+      y1={height - CAR_PX}
+      y2={height - CAR_PX}
+      stroke="var(--ink)"
+      stroke-width="2"
+    />
+    <path d="M112 {height - CAR_PX - 7} l12 7 l-12 7 Z" fill="var(--ink)" />
+    <path d="M{WIDTH_PX - 112} {height - CAR_PX - 7} l-12 7 l12 7 Z" fill="var(--ink)" />
+    <g bind:this={car}>
+      {#if help === 'plates'}
+        <path
+          d="M-9 {height - CAR_PX + 34} V{height - CAR_PX + 9} Q0 {height - CAR_PX - 6} 9 {height -
+            CAR_PX +
+            9} V{height - CAR_PX + 34} Z"
+          fill="var(--ink)"
+        />
+      {/if}
+    </g>
+  </svg>
+</div>
