@@ -12,6 +12,7 @@ import PageScreen from './page/PageScreen.svelte';
 import DebriefScreen from './laps/DebriefScreen.svelte';
 import ReviewScreen from './laps/ReviewScreen.svelte';
 import LeadScreen from './lead/LeadScreen.svelte';
+import BeforeScreen from './rehearse/BeforeScreen.svelte';
 import RecallScreen from './rehearse/RecallScreen.svelte';
 import RunScreen from './rehearse/RunScreen.svelte';
 import StopwatchScreen from './rehearse/StopwatchScreen.svelte';
@@ -47,6 +48,7 @@ export const { p, navigate, route } = createRouter({
     '/sessions/:session/lead': LeadScreen,
     '/steps': StepsScreen,
     '/rehearse': RecallScreen,
+    '/rehearse/before': BeforeScreen,
     '/rehearse/run': RunScreen,
     '/rehearse/stopwatch': StopwatchScreen,
     layout: BookShell,

@@ -1,7 +1,14 @@
 /** Questions on a book's pages. */
 
 export type QuestionKind =
-  'brake-mark' | 'gear' | 'turn-in-mark' | 'release' | 'kerbs' | 'throttle' | 'way-out';
+  | 'brake-mark'
+  | 'gear'
+  | 'turn-in-mark'
+  | 'release'
+  | 'kerbs'
+  | 'throttle'
+  | 'in-the-wet'
+  | 'way-out';
 
 export interface RecallQuestion {
   corner: number;

@@ -138,8 +138,8 @@
       >
     </form>
     <p class="text-neutral max-w-2xl pt-3 leading-snug">
-      Who leaves is passed over from then on; what was said to him stays. Who comes late has his
-      turn before those who had theirs.
+      Whoever leaves is passed over from then on; what was said to them stays. Whoever comes late
+      has a turn before those who had theirs.
     </p>
   </div>
   <div class="w-72 shrink-0">

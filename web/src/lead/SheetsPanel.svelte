@@ -40,6 +40,6 @@
   {/each}
 </ul>
 <p class="text-neutral max-w-4xl pt-3 leading-snug">
-  What was good, three things to work on, and how each corner went: by the remarks, and by his laps
-  where a file is his (Group).
+  What was good, three things to work on, and how each corner went: by the remarks, and by laps
+  where a file is given to the driver (Group).
 </p>

@@ -1,8 +1,10 @@
 <script lang="ts">
   import { api, Failed } from '../api/client';
+  import type { DayShift } from '../api/answers';
   import type { RecallRound } from '../api/recall';
   import type { Problem as ProblemType } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
+  import { shiftWords } from '../page/day-words';
   import Strip from '../strip/Strip.svelte';
   import Problem from '../ui/Problem.svelte';
   import { preferences } from '../units/preferences.svelte';
@@ -22,11 +24,25 @@
   const question = $derived(round?.questions[at]);
   const view = $derived(book.view!);
   const page = $derived(view.revision.pages.find((p) => p.corner === question?.corner));
+
+  const writer = {
+    length: (m: number) => preferences.lengthText(m),
+    speed: (v: number) => preferences.speedText(v),
+  };
+  /** What a wet road does, corner by corner; asked of the model when it is first needed. */
+  let wet = $state.raw<DayShift[]>();
+  const wetShift = $derived(wet?.find((shift) => shift.corner === question?.corner));
+  const wetWords = $derived(wetShift ? shiftWords(wetShift, writer) : 'asking the model …');
   const answer = $derived(
-    question && page
-      ? answerWords(question.kind, page, view.trace, (m) => preferences.lengthText(m))
-      : '',
+    question && page ? answerWords(question.kind, page, view.trace, writer.length, wetWords) : '',
   );
+  $effect(() => {
+    if (question?.kind !== 'in-the-wet' || wet) return;
+    void run(async () => {
+      const days = await api.days(book.id, book.draft());
+      wet = days.find((d) => d.day === 'wet')?.shifts ?? [];
+    });
+  });
 
   async function run(work: () => Promise<void>) {
     busy = true;
@@ -82,14 +98,14 @@
     <RehearseTabs book={book.id} current="recall" />
     {#if round}
       <p class="figures text-lg" data-known>
-        {round.known} of {round.all} answers known at the begin; {right} right in this round
+        {round.known} of {round.all} known; {right} right in this round
       </p>
     {/if}
     <span class="grow"></span>
     <label class="figures flex items-center gap-2 text-lg">
       asked
       <select
-        class="select h-10 w-44"
+        class="select h-10 w-40"
         bind:value={order}
         onchange={() => begin()}
         aria-label="Order of the questions"

@@ -1,9 +1,11 @@
 <script lang="ts">
-  const { book, current }: { book: string; current: 'recall' | 'run' | 'stopwatch' } = $props();
+  const { book, current }: { book: string; current: 'recall' | 'run' | 'stopwatch' | 'before' } =
+    $props();
   const STATIONS = [
     ['recall', '', 'Questions'],
     ['run', '/run', 'The road comes'],
     ['stopwatch', '/stopwatch', 'The lap in the head'],
+    ['before', '/before', 'Ten minutes before'],
   ] as const;
 </script>
 

@@ -33,8 +33,8 @@
   <table class="figures w-full text-base">
     <thead>
       <tr class="border-base-content border-b-2 text-left">
-        <th>corner</th><th class="text-right">mean</th><th class="pl-4">pressed</th><th class="pl-3"
-          >day by day</th
+        <th>corner</th><th class="text-right">mean</th><th class="pl-4">pressed</th><th
+          class="pl-3 whitespace-nowrap">day by day</th
         >
       </tr>
     </thead>
@@ -42,7 +42,7 @@
       {#each run.corners as c (c.corner)}
         {@const worst = farthest(ofCorner(c.corner))}
         <tr class="border-base-300 border-b align-top" data-corner={c.corner}>
-          <td class="py-1">{nameOf(c.corner)}</td>
+          <td class="py-1 whitespace-nowrap">{nameOf(c.corner)}</td>
           <td class="py-1 text-right font-semibold">{c.mean_m == null ? '–' : metres(c.mean_m)}</td>
           <td class="py-1 pl-4 leading-snug">
             {#each ofCorner(c.corner) as hit, k (k)}

@@ -11,17 +11,23 @@ export const ASKED: Record<QuestionKind, string> = {
   release: 'Where is the brake off?',
   kerbs: 'Which kerb, how much of it, and which one not?',
   throttle: 'Where does the throttle come?',
+  'in-the-wet': 'What is otherwise on a wet road?',
   'way-out': 'The brake mark is missed. What now?',
 };
 
 type Lap = Pick<Trace, 'length_m' | 'closed'>;
 
-/** What the page answers, in the driver's units. */
+/**
+ * What the page answers, in the driver's units.
+ *
+ * @param inTheWet what a wet road does to the corner, in words
+ */
 export function answerWords(
   kind: QuestionKind,
   page: CornerPage,
   lap: Lap,
   length: (m: number) => string,
+  inTheWet = '–',
 ): string {
   const fromApex = (station: number) => {
     const by = between(lap, page.apexes[0].at_m, station);
@@ -40,6 +46,8 @@ export function answerWords(
       return `apex ${KERB_USE[page.kerbs.apex]}, exit ${KERB_USE[page.kerbs.exit]}`;
     case 'throttle':
       return page.throttle.first_m == null ? '–' : fromApex(page.throttle.first_m);
+    case 'in-the-wet':
+      return inTheWet;
     case 'way-out':
       return page.wayOut ?? '–';
   }
@@ -61,6 +69,8 @@ export function learnedWords({ kind, before }: RecallQuestion): string | undefin
     case 'throttle':
       // It is kept in steps of two metres from the apex.
       return `about ${Math.abs(2 * Number(before))} m ${Number(before) < 0 ? 'before' : 'past'} the apex`;
+    case 'in-the-wet':
+      return undefined;
     default:
       return before;
   }

@@ -1,8 +1,5 @@
 <script lang="ts">
   import Printer from '@lucide/svelte/icons/printer';
-  import { api, Failed } from '../api/client';
-  import type { Brief } from '../api/sessions';
-  import type { CornerPage, Problem as ProblemType, Revision } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
   import { compareConditions } from '../book/compare';
   import { markWords } from '../page/words';
@@ -10,43 +7,20 @@
   import Problem from '../ui/Problem.svelte';
   import { lapTime } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
-  import { briefLines, markOf } from './brief-lines';
+  import { markOf } from './brief-lines';
+  import { BriefDesk } from './brief-state.svelte';
   import BriefSide from './BriefSide.svelte';
-  import { pageNews } from './prepared';
   import SessionLinks from './SessionLinks.svelte';
   import { hourWords, sessionName } from './words';
 
   const book = useBook();
-  let brief = $state.raw<Brief>();
-  let revision = $state.raw<Revision>();
-  let before = $state.raw<Revision>();
-  let problem = $state<ProblemType>();
-
-  async function load(length: string) {
-    try {
-      const answer = await api.brief(route.params.session!, length);
-      [revision, before] = await Promise.all([
-        api.revision(book.id, answer.revision),
-        answer.parent ? api.revision(book.id, answer.parent) : undefined,
-      ]);
-      brief = answer;
-    } catch (e) {
-      if (!(e instanceof Failed)) throw e;
-      problem = e.problem;
-    }
-  }
-  $effect(() => void load(preferences.length));
-
-  const writer = $derived({
-    speed: (v: number) => preferences.speedText(v),
-    length: (m: number) => preferences.lengthText(m),
-    across: (m: number) => preferences.acrossText(m),
-  });
-  function news(page: CornerPage): string[] {
-    const was = before?.pages.find((p) => p.corner === page.corner);
-    return was ? pageNews(was, page, book.view!.trace, writer) : [];
-  }
-  const lines = $derived(brief && revision ? briefLines(brief, revision.pages, news) : []);
+  const desk = new BriefDesk(book.id, () => book.view!.trace);
+  $effect(() => void desk.load(route.params.session!, preferences.length));
+  const brief = $derived(desk.brief);
+  const revision = $derived(desk.revision);
+  const before = $derived(desk.before);
+  const writer = desk.writer;
+  const lines = $derived(desk.lines);
   const conditions = $derived(
     before && revision ? compareConditions(before.conditions, revision.conditions, writer) : [],
   );
@@ -55,7 +29,10 @@
 
 <svelte:head><title>Brief · {book.book!.name} · Marvek</title></svelte:head>
 <div class="pb-20 print:pb-0">
-  {#if problem}<Problem {problem} onclose={() => (problem = undefined)} />{/if}
+  {#if desk.problem}<Problem
+      problem={desk.problem}
+      onclose={() => (desk.problem = undefined)}
+    />{/if}
   {#if brief && revision}
     <div class="flex flex-wrap items-baseline gap-x-4">
       <h1 class="text-3xl font-bold">
@@ -140,5 +117,5 @@
         </table>
       </div>
     </div>
-  {:else if !problem}<p class="p-4" role="status">Writing the brief …</p>{/if}
+  {:else if !desk.problem}<p class="p-4" role="status">Writing the brief …</p>{/if}
 </div>

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.deque.html.axecore.results.Rule;
 import com.deque.html.axecore.selenium.AxeBuilder;
+import com.fasterxml.jackson.databind.JsonNode;
 import java.util.List;
 import marvek.server.Scripts;
 import marvek.server.ServerTest;
@@ -57,6 +58,8 @@ class AccessibilityTest {
     "paper, /sessions/DRIVEN/review, [data-proposals]",
     "paper, /rehearse, [data-question]",
     "garage, /rehearse/stopwatch, [data-pad]",
+    "garage, /rehearse/run, [data-begin]",
+    "paper, /rehearse/before, [data-before]",
     "paper, /steps, [data-steps]",
     "garage, /steps, [data-steps]",
     "paper, /shelf, ul",
@@ -105,6 +108,39 @@ class AccessibilityTest {
     browser.press(panel);
     browser.see(there);
     assertThat(seriousViolations()).isEmpty();
+  }
+
+  /** The demo's track day, with its group and remarks. */
+  @ParameterizedTest
+  @CsvSource({
+    "paper, road, [data-open]",
+    "garage, road, [data-open]",
+    "paper, group, [data-group]",
+    "garage, cones, [data-cones]",
+    "paper, calls, [data-calls]",
+    "garage, brief, [data-brief]",
+    "paper, sheets, [data-sheets]"
+  })
+  void noSeriousViolationOnALedDay(String theme, String tab, String there) {
+    browser.openBook();
+    browser.prefer(theme, "km/h", "m");
+    browser.open(ledDay());
+    browser.click("#lead-" + tab);
+    browser.see(there);
+    assertThat(seriousViolations()).isEmpty();
+  }
+
+  private String ledDay() {
+    for (JsonNode session : new Scripts(http).get("/api/sessions").body()) {
+      if (session.at("/session/kind").asText().equals("track-day")) {
+        return "/books/"
+            + session.path("bookId").asText()
+            + "/sessions/"
+            + session.path("id").asText()
+            + "/lead";
+      }
+    }
+    throw new AssertionError("the demo has no led day");
   }
 
   private List<String> seriousViolations() {

@@ -33,9 +33,7 @@ class DebriefJourneyTest {
   void start() {
     browser = new Browser(port);
     scripts = new Scripts(http);
-    String demo = scripts.get("/api/books").body().at("/0/id").asText();
-    byte[] file = scripts.download("/api/books/" + demo + "/export");
-    String id = scripts.upload("/api/books/import", "d.book.json", file).body().path("id").asText();
+    String id = scripts.copyOfTheDemo();
     book = "/books/" + id;
     session = scripts.get("/api" + book + "/sessions").body().at("/0/id").asText();
   }

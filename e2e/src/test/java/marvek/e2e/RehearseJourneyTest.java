@@ -28,9 +28,7 @@ class RehearseJourneyTest {
   void start() {
     browser = new Browser(port);
     scripts = new Scripts(http);
-    String demo = scripts.get("/api/books").body().at("/0/id").asText();
-    byte[] file = scripts.download("/api/books/" + demo + "/export");
-    String id = scripts.upload("/api/books/import", "h.book.json", file).body().path("id").asText();
+    String id = scripts.copyOfTheDemo("learned");
     book = "/books/" + id;
   }
 
@@ -105,5 +103,39 @@ class RehearseJourneyTest {
     assertThat(kept.at("/0/imagined_s").asDouble()).isGreaterThan(0.2 * beats);
     browser.press("Forget");
     browser.seeText("main", "taps make a lap");
+  }
+
+  /** Three corners to work on, what is new, what stands in the way. */
+  @Test
+  void theLastTenMinutesAreForFocusChangesAndHazards() {
+    browser.open(book + "/rehearse/before");
+    browser.seeText("[data-left]", ":");
+    for (int k = 0; k < 3; k++) {
+      browser.see("[data-before^='focus']");
+      assertThat(browser.count("[data-answer]")).as("said aloud first").isZero();
+      browser.press("Show it");
+      browser.see("[data-answer]");
+      browser.press("Next");
+    }
+    while (browser.count("[data-before^='changed']") > 0) {
+      browser.leaveField();
+      browser.key(" ");
+      browser.see("[data-answer]");
+      browser.key(" ");
+      browser.seeNoMore("[data-answer]");
+    }
+    browser.seeText("[data-last-look]", "Flags, marshals");
+    browser.press("Once more");
+    browser.see("[data-before^='focus']");
+  }
+
+  /** In the demo itself: what was learned before the second revision comes first. */
+  @Test
+  void theDemoAsksWhatItsSecondRevisionChangedFirst() {
+    browser.openBook();
+    browser.click("a[href$='/rehearse']");
+    browser.see("[data-question]");
+    browser.press("Show the answer");
+    browser.seeText("[data-before]", "You learned");
   }
 }

@@ -29,9 +29,7 @@ class RunJourneyTest {
   void start() {
     browser = new Browser(port);
     scripts = new Scripts(http);
-    String demo = scripts.get("/api/books").body().at("/0/id").asText();
-    byte[] file = scripts.download("/api/books/" + demo + "/export");
-    String id = scripts.upload("/api/books/import", "r.book.json", file).body().path("id").asText();
+    String id = scripts.copyOfTheDemo();
     book = "/books/" + id;
   }
 

@@ -1,18 +1,24 @@
 package marvek.e2e;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
+
+import com.fasterxml.jackson.databind.JsonNode;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.InputStream;
 import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import javax.imageio.ImageIO;
+import marvek.formats.JsonFiles;
 import marvek.server.ServerTest;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.rendering.PDFRenderer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import org.openqa.selenium.support.ui.WebDriverWait;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
 /**
@@ -41,6 +47,8 @@ class Screenshots {
       take(browser, "/shelf", "a[href^='/books/']", "shelf");
       circuit(browser);
       session(browser, book);
+      rehearse(browser, book);
+      lead(browser);
     }
     card();
   }
@@ -81,7 +89,33 @@ class Screenshots {
     save(browser.picture(), "review");
   }
 
-  /** Schools and other days of a corner, the car, and one vehicle beside another. */
+  /** A question with its answer hidden, and the road as it comes, a press made near Sluice. */
+  private void rehearse(Browser browser, String book) throws IOException {
+    take(browser, book + "/rehearse", "[data-question]", "rehearse");
+    browser.open(book + "/rehearse/run");
+    browser.press("Begin the lap");
+    new WebDriverWait(browser.driver(), Duration.ofSeconds(40))
+        .until(
+            d -> {
+              browser.key("b");
+              return browser.text("[data-told]").contains("Sluice");
+            });
+    save(browser.picture(), "run");
+  }
+
+  /** The demo's track day. */
+  private void lead(Browser browser) throws IOException {
+    for (JsonNode session : JsonFiles.parse(read("/api/sessions").getBytes(UTF_8))) {
+      if (session.at("/session/kind").asText().equals("track-day")) {
+        String book = "/books/" + session.path("bookId").asText();
+        browser.open(book + "/sessions/" + session.path("id").asText() + "/lead");
+        browser.see("[data-open]");
+        save(browser.picture(), "lead");
+      }
+    }
+  }
+
+  /** Schools and other days of a corner, the lap spoken, and the car. */
   private void answers(Browser browser, String book) throws IOException {
     browser.open(book + "/corner/4");
     browser.press("Ways through");
@@ -93,10 +127,6 @@ class Screenshots {
     save(browser.picture(), "days");
     take(browser, book + "/calls", "[data-calls]", "spoken");
     take(browser, book + "/car", "[data-zones]", "car");
-    browser.open(book + "/compare");
-    browser.chooseWords("[data-beside]", "Harrowfen Park, Kestrel Litre");
-    browser.see("[data-beside-table]");
-    save(browser.picture(), "beside");
   }
 
   /** The circuit's screens, at an evening when the sun stands low. */
@@ -110,17 +140,6 @@ class Screenshots {
     browser.press("Look");
     browser.see("[data-sun]");
     save(browser.picture(), "circuit-paper");
-    browser.open("/circuits/" + newest + "/walk");
-    browser.press("Begin the walk");
-    browser.see("textarea");
-    save(browser.picture(), "walk");
-    Path lap = Files.createTempDirectory("lap").resolve("evening-lap.gpx");
-    Files.writeString(lap, Laps.gpx(1.5));
-    browser.open("/circuits/new");
-    browser.chooseFile("input[data-take='circuit']", lap);
-    browser.see("[data-preview]");
-    save(browser.picture(), "import");
-    Files.delete(lap);
   }
 
   private static void take(Browser browser, String path, String there, String name)

@@ -32,9 +32,7 @@ class WeekendJourneyTest {
   void start() {
     browser = new Browser(port);
     Scripts scripts = new Scripts(http);
-    String demo = scripts.get("/api/books").body().at("/0/id").asText();
-    byte[] file = scripts.download("/api/books/" + demo + "/export");
-    String id = scripts.upload("/api/books/import", "w.book.json", file).body().path("id").asText();
+    String id = scripts.copyOfTheDemo();
     book = "/books/" + id;
     sessions = scripts.get("/api" + book + "/sessions").body();
   }

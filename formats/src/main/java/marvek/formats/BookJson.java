@@ -44,6 +44,8 @@ public final class BookJson {
    * @param sessions in the order they were made
    * @param steps how far brake points are worked up to
    * @param debriefNotes remarks on laps and dismissed findings, each with its session's place
+   * @param leadDays groups that were led, with what was said to whom, each with its session's place
+   * @param learned how far the answers of the pages are learned
    */
   public record Parts(
       String name,
@@ -54,37 +56,34 @@ public final class BookJson {
       List<ObjectNode> revisions,
       List<JsonNode> sessions,
       List<JsonNode> steps,
-      List<JsonNode> debriefNotes) {}
+      List<JsonNode> debriefNotes,
+      List<JsonNode> leadDays,
+      List<JsonNode> learned) {}
 
   /** Puts the parts together. */
   public static ObjectNode write(Parts parts) {
     ObjectNode book = JsonFiles.MAPPER.createObjectNode();
     book.put("format", "marvek-book").put("version", 1).put("name", parts.name());
     book.set("circuit", parts.circuit());
-    if (!parts.earlierLayouts().isEmpty()) {
-      ArrayNode layouts = book.putArray("earlierLayouts");
-      parts.earlierLayouts().forEach(layouts::add);
-    }
+    put(book, "earlierLayouts", parts.earlierLayouts());
     book.set("car", parts.car());
-    if (!parts.setupSheets().isEmpty()) {
-      ArrayNode sheets = book.putArray("setupSheets");
-      parts.setupSheets().forEach(sheets::add);
-    }
+    put(book, "setupSheets", parts.setupSheets());
     ArrayNode revisions = book.putArray("revisions");
     parts.revisions().forEach(revisions::add);
-    if (!parts.sessions().isEmpty()) {
-      ArrayNode sessions = book.putArray("sessions");
-      parts.sessions().forEach(sessions::add);
-    }
-    if (!parts.steps().isEmpty()) {
-      ArrayNode steps = book.putArray("steps");
-      parts.steps().forEach(steps::add);
-    }
-    if (!parts.debriefNotes().isEmpty()) {
-      ArrayNode notes = book.putArray("debriefNotes");
-      parts.debriefNotes().forEach(notes::add);
-    }
+    put(book, "sessions", parts.sessions());
+    put(book, "steps", parts.steps());
+    put(book, "debriefNotes", parts.debriefNotes());
+    put(book, "leadDays", parts.leadDays());
+    put(book, "learned", parts.learned());
     return book;
+  }
+
+  /** A member that is empty is left out. */
+  private static void put(ObjectNode book, String member, List<JsonNode> entries) {
+    if (!entries.isEmpty()) {
+      ArrayNode array = book.putArray(member);
+      entries.forEach(array::add);
+    }
   }
 
   /**
@@ -132,7 +131,9 @@ public final class BookJson {
         revisions,
         sessions,
         steps,
-        debriefNotes(tree, sessions.size()));
+        debriefNotes(tree, sessions.size()),
+        leadDays(tree, sessions.size()),
+        learned(tree));
   }
 
   private static void checkLayoutVersion(
@@ -197,13 +198,34 @@ public final class BookJson {
     List<JsonNode> notes = new ArrayList<>();
     for (JsonNode note : tree.path("debriefNotes")) {
       JsonPlace place = new JsonPlace(note, "/debriefNotes/" + notes.size());
-      int session = place.integer("session");
-      if (session < 0 || session >= sessions) {
-        throw place.at("session").error("there is no session " + session + " in this book.");
-      }
+      checkSession(place, sessions);
       place.text("kind");
       notes.add(note);
     }
     return notes;
+  }
+
+  private static List<JsonNode> learned(JsonNode tree) {
+    List<JsonNode> answers = new ArrayList<>();
+    tree.path("learned").forEach(answers::add);
+    return answers;
+  }
+
+  private static List<JsonNode> leadDays(JsonNode tree, int sessions) {
+    List<JsonNode> days = new ArrayList<>();
+    for (JsonNode day : tree.path("leadDays")) {
+      String pointer = "/leadDays/" + days.size();
+      checkSession(new JsonPlace(day, pointer), sessions);
+      within(pointer + "/day", () -> LeadDayJson.read(day.path("day")));
+      days.add(day);
+    }
+    return days;
+  }
+
+  private static void checkSession(JsonPlace place, int sessions) {
+    int session = place.integer("session");
+    if (session < 0 || session >= sessions) {
+      throw place.at("session").error("there is no session " + session + " in this book.");
+    }
   }
 }

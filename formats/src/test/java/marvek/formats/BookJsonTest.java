@@ -53,7 +53,42 @@ class BookJsonTest {
             List.of(revision.deepCopy()),
             List.of(),
             List.of(),
+            List.of(),
+            List.of(),
             List.of()));
+  }
+
+  @Test
+  void aLedDayThatCannotBeIsRefusedWithItsPlace() {
+    ObjectNode tree = book();
+    ObjectNode entry = tree.putArray("leadDays").addObject().put("session", 0);
+    entry.putArray("remarks");
+    ObjectNode day = LeadDayJson.write(marvek.core.lead.LeadDay.fresh());
+    entry.set("day", day);
+    assertThat(refused(tree).getMessage()).contains("/leadDays/0/session").contains("no session");
+    day.put("paceShare", 7);
+    entry.put("session", 0);
+    tree.putArray("sessions");
+    assertThat(refused(tree).getMessage()).contains("/leadDays/0");
+  }
+
+  @Test
+  void aLedDayReadsAsItWasWritten() {
+    ObjectNode day = LeadDayJson.write(marvek.core.lead.LeadDay.fresh());
+    day.withArray("drivers").addObject().put("key", "a").put("name", "A").put("goneFromLap", 3);
+    day.withArray("cones")
+        .addObject()
+        .put("corner", 1)
+        .put("point", "turn-in")
+        .put("at_m", 120.5)
+        .put("side", "left");
+    ObjectNode once = LeadDayJson.write(LeadDayJson.read(day));
+    assertThat(LeadDayJson.write(LeadDayJson.read(once))).isEqualTo(once);
+    assertThat(once.at("/drivers/0/goneFromLap").asInt()).isEqualTo(3);
+    assertThat(once.at("/cones/0/what").asText()).isEqualTo("cone");
+    ((ObjectNode) day.at("/cones/0")).put("point", "exit");
+    assertThat(catchThrowableOfType(BadFileException.class, () -> LeadDayJson.read(day)))
+        .hasMessageContaining("/cones/0/point");
   }
 
   @Test

@@ -27,6 +27,7 @@ class InterfacePages {
     "/books/{id}/beside/{other}",
     "/books/{id}/steps",
     "/books/{id}/rehearse",
+    "/books/{id}/rehearse/before",
     "/books/{id}/rehearse/run",
     "/books/{id}/rehearse/stopwatch",
     "/books/{id}/sessions",

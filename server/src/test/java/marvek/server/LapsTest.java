@@ -23,10 +23,7 @@ class LapsTest {
   @BeforeEach
   void ownSession() {
     scripts = new Scripts(http);
-    String demo = scripts.get("/api/books").body().at("/0/id").asText();
-    byte[] file = scripts.download("/api/books/" + demo + "/export");
-    String book =
-        scripts.upload("/api/books/import", "l.book.json", file).body().path("id").asText();
+    String book = scripts.copyOfTheDemo();
     JsonNode first = scripts.get("/api/books/" + book + "/sessions").body().get(0);
     session = "/api/sessions/" + first.path("id").asText();
   }

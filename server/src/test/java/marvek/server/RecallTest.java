@@ -20,11 +20,7 @@ class RecallTest {
   @BeforeEach
   void ownBook() {
     scripts = new Scripts(http);
-    String demo = scripts.get("/api/books").body().at("/0/id").asText();
-    byte[] file = scripts.download("/api/books/" + demo + "/export");
-    book =
-        "/api/books/"
-            + scripts.upload("/api/books/import", "r.book.json", file).body().path("id").asText();
+    book = "/api/books/" + scripts.copyOfTheDemo("learned");
   }
 
   private JsonNode answer(int corner, String kind, int quality) {
@@ -121,6 +117,30 @@ class RecallTest {
     assertThat(few.body().path("detail").asText()).contains("has 3 taps");
     assertThat(scripts.post(book + "/stopwatch", "{}").status().value()).isEqualTo(422);
     assertThat(scripts.get(book + "/stopwatch").body().path("laps")).isEmpty();
+  }
+
+  /** What is learned goes along in the book's file, and a file with nonsense is refused whole. */
+  @Test
+  void whatIsLearnedGoesAlong() {
+    answer(1, "gear", 5);
+    answer(4, "in-the-wet", 4);
+    byte[] export = scripts.download(book + "/export");
+    String copy =
+        "/api/books/"
+            + scripts.upload("/api/books/import", "c.book.json", export).body().path("id").asText();
+    assertThat(scripts.download(copy + "/export")).isEqualTo(export);
+    assertThat(scripts.get(copy + "/recall").body().path("known").asInt()).isEqualTo(2);
+    int before = scripts.get("/api/books").body().size();
+    String wrong =
+        new String(export, java.nio.charset.StandardCharsets.UTF_8)
+            .replaceFirst("\"due\" *: *\"[^\"]*\"", "\"due\": \"someday\"");
+    Scripts.Answer refused =
+        scripts.upload(
+            "/api/books/import",
+            "w.book.json",
+            wrong.getBytes(java.nio.charset.StandardCharsets.UTF_8));
+    assertThat(refused.status().is4xxClientError()).as("%s", refused.body()).isTrue();
+    assertThat(scripts.get("/api/books").body()).hasSize(before);
   }
 
   private Scripts.Answer driven(double share, double late, double until) {

@@ -25,11 +25,7 @@ class ReviewsTest {
   @BeforeEach
   void ownBook() {
     scripts = new Scripts(http);
-    String demo = scripts.get("/api/books").body().at("/0/id").asText();
-    byte[] file = scripts.download("/api/books/" + demo + "/export");
-    book =
-        "/api/books/"
-            + scripts.upload("/api/books/import", "l.book.json", file).body().path("id").asText();
+    book = "/api/books/" + scripts.copyOfTheDemo();
     sessions = scripts.get(book + "/sessions").body();
   }
 

@@ -1,10 +1,12 @@
 package marvek.server;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Map;
 import marvek.formats.JsonFiles;
 import org.springframework.boot.test.web.client.TestRestTemplate;
@@ -47,6 +49,21 @@ public record Scripts(TestRestTemplate http) {
     return body instanceof String text && !text.isBlank()
         ? JsonFiles.parse(text.getBytes(StandardCharsets.UTF_8))
         : body;
+  }
+
+  /**
+   * A copy of the demo's first book with its sessions, to do with as one likes; its id.
+   *
+   * @param without members of the file that are left out
+   */
+  public String copyOfTheDemo(String... without) {
+    String demo = get("/api/books").body().at("/0/id").asText();
+    ObjectNode file = (ObjectNode) JsonFiles.parse(download("/api/books/" + demo + "/export"));
+    file.remove(List.of(without));
+    return upload("/api/books/import", "copy.book.json", JsonFiles.writeFile(file))
+        .body()
+        .path("id")
+        .asText();
   }
 
   /** A new book, waited for where it takes longer than a second; its id. */

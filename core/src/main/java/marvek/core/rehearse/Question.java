@@ -3,6 +3,10 @@ package marvek.core.rehearse;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import marvek.core.brief.DayShift;
 import marvek.core.circuit.Kerb;
 import marvek.core.page.CornerPage;
 import marvek.core.page.MarkReference;
@@ -26,6 +30,8 @@ public record Question(int corner, Kind kind, String answer) {
     KERBS,
     /** Where the throttle comes. */
     THROTTLE,
+    /** What is otherwise on a wet road. */
+    IN_THE_WET,
     /** What one does when the brake mark is missed. */
     WAY_OUT
   }
@@ -33,17 +39,27 @@ public record Question(int corner, Kind kind, String answer) {
   /** Places closer than this are the same for somebody who has to remember them. */
   private static final double SAME_PLACE_M = 2;
 
+  /** A brake point in the wet counts as another one from here on [m]. */
+  private static final double SAME_SHIFT_M = 4;
+
   /** A name for its state: corner and kind. */
   public String key() {
     return corner + "." + kind.name().toLowerCase(Locale.ROOT);
   }
 
-  /** The questions of a book, in the order of the lap and of driving. */
-  public static List<Question> of(List<CornerPage> pages) {
+  /**
+   * The questions of a book, in the order of the lap and of driving.
+   *
+   * @param wet what a wet road does to each corner; empty where that is not asked
+   */
+  public static List<Question> of(List<CornerPage> pages, List<DayShift> wet) {
+    Map<Integer, DayShift> shifts =
+        wet.stream().collect(Collectors.toMap(DayShift::corner, Function.identity()));
     List<Question> questions = new ArrayList<>();
     for (CornerPage page : pages) {
       for (Kind kind : Kind.values()) {
-        String answer = answer(page, kind);
+        String answer =
+            kind == Kind.IN_THE_WET ? inTheWet(shifts.get(page.corner())) : answer(page, kind);
         if (!answer.isEmpty()) {
           questions.add(new Question(page.corner(), kind, answer));
         }
@@ -61,8 +77,33 @@ public record Question(int corner, Kind kind, String answer) {
       case KERBS -> kerbs(page.kerbs());
       case THROTTLE ->
           page.throttle().firstM() == null ? "" : fromApex(page, page.throttle().firstM());
+      case IN_THE_WET -> "";
       case WAY_OUT -> page.wayOut().strip();
     };
+  }
+
+  /** A corner that is the same in the wet asks nothing. */
+  private static String inTheWet(DayShift shift) {
+    if (shift == null) {
+      return "";
+    }
+    double earlier = shift.brakeEarlierM() == null ? 0 : shift.brakeEarlierM();
+    long brake = Math.round(earlier / SAME_SHIFT_M);
+    boolean same =
+        brake == 0
+            && shift.gearsLower() == 0
+            && !shift.begins()
+            && shift.apexKerb() == null
+            && shift.exitKerb() == null;
+    return same
+        ? ""
+        : brake
+            + (shift.begins() ? " brakes " : " ")
+            + shift.gearsLower()
+            + " "
+            + shift.apexKerb()
+            + " "
+            + shift.exitKerb();
   }
 
   private static String told(MarkReference mark) {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import marvek.core.TestRoads;
 import marvek.core.TestVehicles;
+import marvek.core.brief.DayShift;
 import marvek.core.circuit.Circuit;
 import marvek.core.conditions.Conditions;
 import marvek.core.page.LineChoice;
@@ -74,7 +75,7 @@ class RoundTest {
     Reference.Basis basis =
         Reference.basis(circuit, TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.SMOOTH);
     Reference book = Reference.on(basis, Conditions.DEFAULT, List.of());
-    List<Question> questions = Question.of(book.pages());
+    List<Question> questions = Question.of(book.pages(), List.of());
     assertThat(questions).extracting(Question::key).doesNotHaveDuplicates();
     for (var page : book.pages()) {
       assertThat(questions).anyMatch(q -> q.key().equals(page.corner() + ".gear"));
@@ -87,9 +88,40 @@ class RoundTest {
             basis,
             Conditions.DEFAULT,
             List.of(OwnValues.in(page.corner()).cornerGear(page.gears().corner() + 1).build()));
-    assertThat(Question.of(other.pages()))
+    assertThat(Question.of(other.pages(), List.of()))
         .filteredOn(q -> !questions.contains(q))
         .extracting(Question::key)
         .contains(page.corner() + ".gear");
+  }
+
+  /** What a wet road changes is asked where it changes anything, and only there. */
+  @Test
+  void theWetIsAskedWhereItIsOtherwise() {
+    Reference.Basis basis =
+        Reference.basis(
+            Circuit.bare("varied", TestRoads.varied(5)),
+            TestVehicles.clubCar(),
+            Conditions.DEFAULT,
+            LineChoice.SMOOTH);
+    Reference dry = Reference.on(basis, Conditions.DEFAULT, List.of());
+    Reference wet =
+        Reference.on(basis, Conditions.DEFAULT.withSurface(Conditions.Surface.WET), List.of());
+    List<DayShift> shifts = DayShift.between(dry, wet);
+    List<Question> asked =
+        Question.of(dry.pages(), shifts).stream()
+            .filter(q -> q.kind() == Question.Kind.IN_THE_WET)
+            .toList();
+    assertThat(asked).isNotEmpty();
+    for (DayShift shift : shifts) {
+      boolean other =
+          shift.begins()
+              || shift.gearsLower() != 0
+              || shift.brakeEarlierM() != null && Math.abs(shift.brakeEarlierM()) > 2.01;
+      assertThat(asked.stream().anyMatch(q -> q.corner() == shift.corner()) || !other)
+          .as("%s", shift)
+          .isTrue();
+    }
+    assertThat(Question.of(dry.pages(), DayShift.between(dry, dry)))
+        .noneMatch(q -> q.kind() == Question.Kind.IN_THE_WET);
   }
 }

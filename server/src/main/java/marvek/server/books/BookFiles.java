@@ -22,6 +22,8 @@ public class BookFiles {
   private static final String SESSIONS = "sessions";
   private static final String DEBRIEF_NOTES = "debriefNotes";
   private static final String STEPS = "steps";
+  private static final String LEAD_DAYS = "leadDays";
+  private static final String LEARNED = "learned";
 
   private final Books books;
   private final BookRepository stored;
@@ -69,7 +71,9 @@ public class BookFiles {
             documents,
             attached(SESSIONS, id),
             attached(STEPS, id),
-            attached(DEBRIEF_NOTES, id));
+            attached(DEBRIEF_NOTES, id),
+            attached(LEAD_DAYS, id),
+            attached(LEARNED, id));
     return JsonFiles.writeFile(BookJson.write(parts));
   }
 
@@ -104,6 +108,8 @@ public class BookFiles {
           parts.sessions().forEach(session -> attach(SESSIONS, book.id(), session));
           parts.steps().forEach(step -> attach(STEPS, book.id(), step));
           parts.debriefNotes().forEach(note -> attach(DEBRIEF_NOTES, book.id(), note));
+          parts.leadDays().forEach(day -> attach(LEAD_DAYS, book.id(), day));
+          parts.learned().forEach(answer -> attach(LEARNED, book.id(), answer));
           return book.id();
         });
   }

@@ -69,7 +69,7 @@ class LeadDays implements BookAttachment {
   Led led(UUID sessionId) {
     Sessions.Kept session = sessions.get(sessionId);
     StoredLeadDay stored = days.findById(sessionId).orElse(null);
-    LeadDay day = stored == null ? LeadDay.fresh() : stored.day();
+    LeadDay day = dayOf(sessionId);
     Map<String, LapsOfDriver.Said> said =
         day.files().entrySet().stream()
             .collect(Collectors.toMap(Map.Entry::getKey, e -> laps.said(sessionId, e.getValue())));
@@ -80,6 +80,10 @@ class LeadDays implements BookAttachment {
         remarks.findBySessionIdOrderByCreatedAtAscIdAsc(sessionId),
         laps.files(sessionId),
         said);
+  }
+
+  private LeadDay dayOf(UUID sessionId) {
+    return days.findById(sessionId).map(StoredLeadDay::day).orElseGet(LeadDay::fresh);
   }
 
   /**
@@ -121,7 +125,8 @@ class LeadDays implements BookAttachment {
   /** Says something to a driver on the lap that is driven now. */
   @Transactional
   StoredGroupRemark say(UUID sessionId, String driver, int corner, String words, boolean good) {
-    LeadDay day = led(sessionId).day();
+    sessions.get(sessionId);
+    LeadDay day = dayOf(sessionId);
     Member member =
         day.drivers().stream()
             .filter(d -> d.key().equals(driver))
@@ -138,7 +143,7 @@ class LeadDays implements BookAttachment {
   @Transactional
   StoredGroupRemark see(UUID id, GroupRemark.State state) {
     StoredGroupRemark stored = remark(id);
-    stored.becomes(stored.remark().seen(state, led(stored.sessionId()).day().lap()));
+    stored.becomes(stored.remark().seen(state, dayOf(stored.sessionId()).lap()));
     return remarks.save(stored);
   }
 

@@ -1,28 +1,64 @@
 package marvek.server.rehearse;
 
+import com.fasterxml.jackson.databind.JsonNode;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import marvek.core.InvalidValueException;
+import marvek.core.brief.Day;
+import marvek.core.brief.DayShift;
+import marvek.core.conditions.Conditions;
+import marvek.core.page.Reference;
 import marvek.core.rehearse.Question;
 import marvek.core.rehearse.Repetition;
 import marvek.core.rehearse.Round;
+import marvek.server.books.BookAttachment;
 import marvek.server.books.Books;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Asks what a book's newest pages answer, and keeps how far it is learned. */
+/**
+ * Asks what a book's newest pages answer, and keeps how far it is learned; that goes along in the
+ * book's file.
+ */
 @Service
-class Recalls {
+class Recalls implements BookAttachment {
   /** From here on an answer counts as right, as the method has it. */
   private static final int RIGHT = 3;
 
+  private static final int KEPT_WET = 8;
+
   private final RecallRepository repository;
   private final Books books;
+
+  /** A basis is told apart as the object that it is: it is computed once for each road and car. */
+  private record OnRoad(Reference.Basis basis, Conditions conditions) {
+    @Override
+    public boolean equals(Object other) {
+      return other instanceof OnRoad on && on.basis == basis && on.conditions.equals(conditions);
+    }
+
+    @Override
+    public int hashCode() {
+      return 31 * System.identityHashCode(basis) + conditions.hashCode();
+    }
+  }
+
+  private final Map<OnRoad, List<DayShift>> wet =
+      new LinkedHashMap<>(16, 0.75f, true) {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<OnRoad, List<DayShift>> eldest) {
+          return size() > KEPT_WET;
+        }
+      };
 
   Recalls(RecallRepository repository, Books books) {
     this.repository = repository;
@@ -41,7 +77,7 @@ class Recalls {
   @Transactional(readOnly = true)
   RoundOf round(UUID bookId, Round.Order order, boolean ahead) {
     int revision = books.newestNumber(books.get(bookId).id());
-    List<Question> questions = Question.of(books.recompute(bookId, revision).reference().pages());
+    List<Question> questions = questions(bookId, revision);
     Map<String, Round.Learned> learned =
         repository.findByBookId(bookId).stream()
             .collect(Collectors.toMap(StoredRecall::question, StoredRecall::learned));
@@ -79,7 +115,7 @@ class Recalls {
   Repetition answer(UUID bookId, int corner, Question.Kind kind, int quality) {
     int revision = books.newestNumber(books.get(bookId).id());
     Question question =
-        Question.of(books.recompute(bookId, revision).reference().pages()).stream()
+        questions(bookId, revision).stream()
             .filter(q -> q.corner() == corner && q.kind() == kind)
             .findFirst()
             .orElseThrow(
@@ -98,7 +134,49 @@ class Recalls {
     return after;
   }
 
+  List<Question> questions(UUID bookId, int revision) {
+    Books.Computed computed = books.recompute(bookId, revision);
+    return Question.of(computed.reference().pages(), wet(computed));
+  }
+
+  /** What a wet road does to the model's pages; nothing where the book is for one. */
+  private List<DayShift> wet(Books.Computed computed) {
+    if (computed.conditions().surface() == Conditions.Surface.WET) {
+      return List.of();
+    }
+    synchronized (wet) {
+      return wet.computeIfAbsent(
+          new OnRoad(computed.basis(), computed.conditions()), Recalls::wetOf);
+    }
+  }
+
+  private static List<DayShift> wetOf(OnRoad on) {
+    Reference.Basis basis = on.basis();
+    Conditions then =
+        Day.WET.of(on.conditions(), basis.circuit(), basis.path().road(), basis.vehicle());
+    return DayShift.between(
+        Reference.on(basis, on.conditions(), List.of()), Reference.on(basis, then, List.of()));
+  }
+
   private static LocalDate today() {
     return LocalDate.now(Clock.systemDefaultZone());
+  }
+
+  @Override
+  public String member() {
+    return "learned";
+  }
+
+  @Override
+  public List<JsonNode> of(UUID bookId) {
+    return repository.findByBookId(bookId).stream()
+        .sorted(Comparator.comparing(StoredRecall::question))
+        .map(StoredRecall::document)
+        .toList();
+  }
+
+  @Override
+  public void add(UUID bookId, JsonNode document) {
+    repository.save(StoredRecall.read(bookId, document));
   }
 }

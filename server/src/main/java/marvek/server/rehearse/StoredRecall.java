@@ -1,13 +1,19 @@
 package marvek.server.rehearse;
 
+import com.fasterxml.jackson.databind.JsonNode;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
+import java.time.temporal.ChronoUnit;
 import java.util.UUID;
+import marvek.core.InvalidValueException;
+import marvek.core.Require;
 import marvek.core.rehearse.Repetition;
 import marvek.core.rehearse.Round;
+import marvek.formats.JsonFiles;
 
 /** How far the answer to a question is learned. */
 @Entity
@@ -48,7 +54,7 @@ class StoredRecall {
     due = state.due();
     answers++;
     rightAnswers += right ? 1 : 0;
-    answeredAt = Instant.now();
+    answeredAt = Instant.now().truncatedTo(ChronoUnit.MICROS);
   }
 
   String question() {
@@ -65,5 +71,53 @@ class StoredRecall {
 
   Round.Learned learned() {
     return new Round.Learned(answer, new Repetition(easiness, streak, intervalDays, due));
+  }
+
+  /** As it stands in a book's file. */
+  JsonNode document() {
+    return JsonFiles.MAPPER
+        .createObjectNode()
+        .put("question", question)
+        .put("answer", answer)
+        .put("easiness", easiness)
+        .put("inARow", streak)
+        .put("interval_days", intervalDays)
+        .put("due", due.toString())
+        .put("answers", answers)
+        .put("rightAnswers", rightAnswers)
+        .put("answeredAt", answeredAt.toString());
+  }
+
+  /**
+   * From a book's file.
+   *
+   * @throws InvalidValueException if a value cannot be
+   */
+  static StoredRecall read(UUID bookId, JsonNode node) {
+    StoredRecall stored =
+        new StoredRecall(
+            bookId, Require.text("learned.question", node.path("question").asText(), 60));
+    stored.answer = Require.text("learned.answer", node.path("answer").asText(), LONGEST);
+    try {
+      Repetition state =
+          new Repetition(
+              node.path("easiness").asDouble(),
+              node.path("inARow").asInt(),
+              node.path("interval_days").asInt(),
+              LocalDate.parse(node.path("due").asText()));
+      stored.easiness = state.easiness();
+      stored.streak = state.inARow();
+      stored.intervalDays = state.intervalDays();
+      stored.due = state.due();
+      stored.answeredAt = Instant.parse(node.path("answeredAt").asText());
+    } catch (DateTimeParseException e) {
+      throw new InvalidValueException("learned", "has a day that is none: " + e.getParsedString());
+    }
+    stored.answers = (int) Require.within("learned.answers", node.path("answers").asInt(), 0, 1e6);
+    stored.rightAnswers =
+        (int)
+            Require.within(
+                "learned.rightAnswers", node.path("rightAnswers").asInt(), 0, stored.answers);
+    return stored;
   }
 }
