@@ -91,7 +91,7 @@
 
 <svelte:window onkeydowncapture={onkeydown} />
 <svelte:head><title>Rehearse · {book.book!.name} · Marvek</title></svelte:head>
-<div class="pb-20" aria-busy={busy}>
+<div class="pb-4" aria-busy={busy}>
   {#if problem}<Problem {problem} onclose={() => (problem = undefined)} />{/if}
   <div class="flex flex-wrap items-center gap-x-4">
     <h1 class="text-3xl font-bold">Rehearse</h1>
@@ -122,7 +122,7 @@
     <div class="flex gap-6 pt-2">
       <div class="w-[600px] shrink-0">
         {#key page.corner}
-          <Strip {page} trace={view.trace} height={640} hidden={!shown} />
+          <Strip {page} trace={view.trace} height={600} hidden={!shown} />
         {/key}
       </div>
       <div class="min-w-0 grow" data-question="{question.corner} {question.kind}">

@@ -2,15 +2,14 @@
 <script lang="ts">
   import type { Help } from '../api/runs';
   import type { CornerPage, Trace } from '../api/types';
-  import Car from '../strip/Car.svelte';
   import { provideFrame } from '../strip/frame';
   import { valueAt } from '../strip/lap-axis';
   import Marks from '../strip/Marks.svelte';
   import { platesOf } from '../strip/plates';
   import PlateShape from '../strip/PlateShape.svelte';
-  import Road from '../strip/Road.svelte';
   import { place } from '../strip/window';
   import { pieceFrame } from './run-road';
+  import RunSurface from './RunSurface.svelte';
 
   interface Props {
     trace: Trace;
@@ -43,7 +42,7 @@
   style:bottom="{piece * frame.height}px"
   aria-hidden="true"
 >
-  <Road />
+  <RunSurface {trace} {piece} {half_m} line={help === 'plates'} />
   {#if start !== undefined}
     <line
       x1={frame.across(trace.left_m[0])}
@@ -55,7 +54,6 @@
       stroke-dasharray="8 8"
     />
   {/if}
-  {#if help === 'plates'}<Car />{/if}
   {#if help === 'plates' || help === 'marks'}<Marks />{/if}
   {#if help === 'plates'}
     {#each plates as { plate, x, y } (plate.name + plate.station)}

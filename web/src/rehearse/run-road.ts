@@ -16,15 +16,21 @@ export function widest(trace: Trace): number {
   return MARGIN_M + Math.max(...trace.left_m, ...trace.right_m);
 }
 
-/** The frame of a piece; pieces go on behind the line of a closed lap. */
-export function pieceFrame(trace: Trace, piece: number, half_m: number): StripFrame {
-  const begin = piece * PIECE_M;
+/**
+ * The frame of a piece; pieces go on behind the line of a closed lap.
+ *
+ * @param beyond_m drawn beyond either end, to be cut off there: so no outline shows where pieces meet
+ */
+export function pieceFrame(trace: Trace, piece: number, half_m: number, beyond_m = 0): StripFrame {
+  const begin = piece * PIECE_M - beyond_m;
+  const length = PIECE_M + 2 * beyond_m;
+  const lap = trace.length_m;
   return {
     trace,
-    window: { from: trace.closed ? begin % trace.length_m : begin, length: PIECE_M },
+    window: { from: trace.closed ? ((begin % lap) + lap) % lap : begin, length },
     width: WIDTH_PX,
     height: PIECE_M * PX_PER_M,
-    along: scaleLinear([0, PIECE_M], [PIECE_M * PX_PER_M, 0]),
+    along: scaleLinear([0, length], [(PIECE_M + beyond_m) * PX_PER_M, -beyond_m * PX_PER_M]),
     across: scaleLinear([half_m, -half_m], [SIDE_PX, WIDTH_PX - SIDE_PX]),
     leftMargin: SIDE_PX,
     rightMargin: WIDTH_PX - SIDE_PX,

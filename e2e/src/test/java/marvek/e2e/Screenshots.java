@@ -98,7 +98,9 @@ class Screenshots {
         .until(
             d -> {
               browser.key("b");
-              return browser.text("[data-told]").contains("Sluice");
+              return browser
+                  .text("[data-told]")
+                  .matches("(?s)1 Sluice, brake: (on it|[12]?\\d m .*)");
             });
     save(browser.picture(), "run");
   }
