@@ -10,6 +10,16 @@
   const book = useBook();
   const pace = $derived(desk.lead!.day.paceShare);
   let calls = $state.raw<Call[]>();
+  const cones = $derived(desk.lead!.day.cones);
+
+  /** What stands today in a corner, told with the first call about it. */
+  function standing(call: Call): string {
+    if (calls?.find((c) => c.corner === call.corner) !== call) return '';
+    return cones
+      .filter((c) => c.corner === call.corner)
+      .map((c) => `${c.what} at the ${c.point.replace('-', ' ')} point, ${c.side}`)
+      .join('; ');
+  }
 
   $effect(() => {
     const asked = pace;
@@ -38,6 +48,9 @@
         <span class="figures text-neutral text-sm"
           >{(call.point_s - call.from_s).toFixed(1)} s before</span
         >
+        {#if standing(call)}<span class="block text-sm font-semibold" data-standing
+            >▲ today: {standing(call)}</span
+          >{/if}
       </li>
     {/each}
   </ol>

@@ -120,10 +120,10 @@
               class="input h-10 w-16 px-2 text-right"
               value={String(Math.round(lengthIn(past(cone), preferences.length)))}
               onchange={(e) => move(cone, e.currentTarget.value)}
-            />{preferences.length} past the page’s point</label
+            />{preferences.length} past the page’s point, minus before</label
           >
           <input
-            class="input h-10 min-w-32 grow px-2"
+            class="input h-10 w-28 grow px-2"
             aria-label="Note on {cone.point} of corner {cone.corner}"
             placeholder="note"
             maxlength="200"

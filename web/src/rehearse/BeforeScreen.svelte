@@ -9,7 +9,7 @@
   import Problem from '../ui/Problem.svelte';
   import { preferences } from '../units/preferences.svelte';
   import { beforeCards, cautionLines, leftWords } from './before-cards';
-  import RehearseTabs from './RehearseTabs.svelte';
+  import RehearseHead from './RehearseHead.svelte';
 
   const MINUTES = 10;
   const book = useBook();
@@ -71,15 +71,10 @@
       problem={desk.problem}
       onclose={() => (desk.problem = undefined)}
     />{/if}
-  <div class="flex flex-wrap items-center gap-x-4">
-    <h1 class="text-3xl font-bold">Rehearse</h1>
-    <RehearseTabs book={book.id} current="before" />
+  <RehearseHead book={book.id} current="before">
     <span class="grow"></span>
     <p class="figures text-3xl font-bold" role="timer" data-left>{leftWords(left_s)}</p>
-  </div>
-  <p class="text-neutral text-sm">
-    It trains memory and no car control. From a standing place only, never while driving.
-  </p>
+  </RehearseHead>
   {#if none}
     <p class="py-6 text-lg" data-none>
       No session is planned, so there is nothing to be ready for.

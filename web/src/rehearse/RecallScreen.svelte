@@ -8,7 +8,7 @@
   import Strip from '../strip/Strip.svelte';
   import Problem from '../ui/Problem.svelte';
   import { preferences } from '../units/preferences.svelte';
-  import RehearseTabs from './RehearseTabs.svelte';
+  import RehearseHead from './RehearseHead.svelte';
   import { answerWords, ASKED, GRADES, learnedWords } from './recall-words';
 
   const book = useBook();
@@ -93,9 +93,7 @@
 <svelte:head><title>Rehearse · {book.book!.name} · Marvek</title></svelte:head>
 <div class="pb-4" aria-busy={busy}>
   {#if problem}<Problem {problem} onclose={() => (problem = undefined)} />{/if}
-  <div class="flex flex-wrap items-center gap-x-4">
-    <h1 class="text-3xl font-bold">Rehearse</h1>
-    <RehearseTabs book={book.id} current="recall" />
+  <RehearseHead book={book.id} current="recall">
     {#if round}
       <p class="figures text-lg" data-known>
         {round.known} of {round.all} known; {right} right in this round
@@ -114,10 +112,7 @@
         <option value="weakest">the weakest first</option>
       </select>
     </label>
-  </div>
-  <p class="text-neutral text-sm">
-    It trains memory and no car control. From a standing place only, never while driving.
-  </p>
+  </RehearseHead>
   {#if round && question && page}
     <div class="flex gap-6 pt-2">
       <div class="w-[600px] shrink-0">

@@ -3,6 +3,7 @@
   import type { Help } from '../api/runs';
   import type { CornerPage, Trace } from '../api/types';
   import { valueAt } from '../strip/lap-axis';
+  import Patterns from '../strip/Patterns.svelte';
   import { piecesAt, pieceFrame, PX_PER_M, widest, WIDTH_PX } from './run-road';
   import RunPiece from './RunPiece.svelte';
 
@@ -40,22 +41,7 @@
   aria-label="The road as it comes"
 >
   <svg width="0" height="0" class="absolute" aria-hidden="true">
-    <defs>
-      <pattern
-        id="hatch"
-        width="6"
-        height="6"
-        patternUnits="userSpaceOnUse"
-        patternTransform="rotate(45)"
-      >
-        <rect width="6" height="6" fill="var(--brake)" opacity="0.18" />
-        <line x1="0" y1="0" x2="0" y2="6" stroke="var(--brake)" stroke-width="3" />
-      </pattern>
-      <pattern id="dots" width="5" height="5" patternUnits="userSpaceOnUse">
-        <rect width="5" height="5" fill="var(--drive)" opacity="0.14" />
-        <circle cx="2.5" cy="2.5" r="1.25" fill="var(--drive)" />
-      </pattern>
-    </defs>
+    <Patterns />
   </svg>
   <div class="absolute bottom-0 left-0 will-change-transform" bind:this={road}>
     {#each pieces as piece (piece)}

@@ -5,7 +5,7 @@
   import { useBook } from '../book/book-state.svelte';
   import Problem from '../ui/Problem.svelte';
   import { preferences } from '../units/preferences.svelte';
-  import RehearseTabs from './RehearseTabs.svelte';
+  import RehearseHead from './RehearseHead.svelte';
   import { actOf, ACT_KEYS, padActs, padOf, type Pad } from './run-keys';
   import RunRoad from './RunRoad.svelte';
   import RunScore from './RunScore.svelte';
@@ -87,9 +87,7 @@
       problem={desk.problem}
       onclose={() => (desk.problem = undefined)}
     />{/if}
-  <div class="flex flex-wrap items-center gap-x-4">
-    <h1 class="text-3xl font-bold">Rehearse</h1>
-    <RehearseTabs book={book.id} current="run" />
+  <RehearseHead book={book.id} current="run">
     <span class="grow"></span>
     <label class="figures flex items-center gap-2 text-lg"
       >speed
@@ -105,10 +103,7 @@
         {#each HELPS as [help, name] (help)}<option value={help}>{name}</option>{/each}
       </select></label
     >
-  </div>
-  <p class="text-neutral text-sm">
-    It trains memory and no car control. From a standing place only, never while driving.
-  </p>
+  </RehearseHead>
   {#if desk.runs && desk.runs.acts.length === 0}
     <p class="py-6 text-lg">
       This book has no corner in which anything is done: there is nothing to press. Look at its

@@ -22,6 +22,6 @@
 
 <clipPath id="piece-{piece}"><rect width={WIDTH_PX} height={frame.height} /></clipPath>
 <g clip-path="url(#piece-{piece})">
-  <Road />
+  <Road fitting />
   {#if line}<Car />{/if}
 </g>

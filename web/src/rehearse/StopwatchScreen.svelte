@@ -4,9 +4,9 @@
   import type { Problem as ProblemType } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
   import Problem from '../ui/Problem.svelte';
-  import { lapTime } from '../units/format';
-  import RehearseTabs from './RehearseTabs.svelte';
-  import { paceWords, tapped, type Tapping } from './taps';
+  import { gain, lapTime } from '../units/format';
+  import RehearseHead from './RehearseHead.svelte';
+  import { paceWords, sectorsOf, tapped, type Tapping } from './taps';
 
   const book = useBook();
   let there = $state.raw<StopwatchState>();
@@ -82,11 +82,10 @@
 <svelte:head><title>Stopwatch · {book.book!.name} · Marvek</title></svelte:head>
 <div class="pb-20">
   {#if problem}<Problem {problem} onclose={() => (problem = undefined)} />{/if}
-  <h1 class="text-3xl font-bold">Rehearse</h1>
-  <RehearseTabs book={book.id} current="stopwatch" />
+  <RehearseHead book={book.id} current="stopwatch" />
   <p class="max-w-4xl leading-snug">
-    Eyes closed, from a standing place: tap at the start line, at every brake point as you reach it
-    in your head, and at the line again. It trains memory and no car control.
+    Eyes closed: tap at the start line, at every brake point as you reach it in your head, and at
+    the line again.
   </p>
   {#if there}
     <div class="flex gap-6 pt-3">
@@ -148,6 +147,14 @@
           <h2 class="figures text-2xl font-semibold">
             {lapTime(lap.imagined_s)} in the head, {lapTime(lap.reference_s)} on the pages
           </h2>
+          <p class="figures flex flex-wrap gap-x-6 text-lg" data-sectors>
+            {#each sectorsOf(lap.parts) as sector, k (k)}
+              <span
+                >sector {k + 1}, to {name(sector.corner)}:
+                <strong>{gain(sector.imagined_s - sector.reference_s)}</strong></span
+              >
+            {/each}
+          </p>
           <table class="figures w-full text-lg">
             <thead>
               <tr class="border-base-content border-b-2 text-left">

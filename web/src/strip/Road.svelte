@@ -5,6 +5,14 @@
   import { overlap } from './window';
   import { zoneShape } from './zones';
 
+  interface Props {
+    /** Leaves out labels that are longer than the stretch they stand at. Default: all are shown. */
+    fitting?: boolean;
+  }
+  const { fitting = false }: Props = $props();
+
+  /** Width of a letter of the labels, about [px]. */
+  const LETTER_PX = 6;
   const frame = useFrame();
   const f = $derived(frame());
   const chevron = (up: boolean) => (up ? 'M-5 3 L0 -3 L5 3' : 'M-5 -3 L0 3 L5 -3');
@@ -80,15 +88,16 @@
 {#each hazards as { hazard, a, b }, i (i)}
   {@const left = hazard.side === 'LEFT'}
   {@const x = left ? f.leftMargin + 4 : f.rightMargin - 4}
+  {@const label = `${hazard.type.toLowerCase().replaceAll('_', ' ')}, ${preferences.lengthText(hazard.distanceM)} out`}
   <line x1={x} x2={x} y1={a} y2={b} stroke="var(--ink)" stroke-width="3" stroke-dasharray="2 3" />
-  <text
-    transform="translate({x + (left ? 13 : -6)} {(a + b) / 2}) rotate(-90)"
-    text-anchor="middle"
-    font-size="12.5"
-    font-weight="600"
-  >
-    {hazard.type.toLowerCase().replaceAll('_', ' ')}, {preferences.lengthText(hazard.distanceM)} out
-  </text>
+  {#if !fitting || label.length * LETTER_PX < Math.abs(b - a)}
+    <text
+      transform="translate({x + (left ? 13 : -6)} {(a + b) / 2}) rotate(-90)"
+      text-anchor="middle"
+      font-size="12.5"
+      font-weight="600">{label}</text
+    >
+  {/if}
 {/each}
 
 <style>

@@ -6,6 +6,7 @@
   import Marks from './Marks.svelte';
   import type { OtherLine } from './other-lines';
   import OtherLines from './OtherLines.svelte';
+  import Patterns from './Patterns.svelte';
   import Plates from './Plates.svelte';
   import Road from './Road.svelte';
   import OtherPlates from './OtherPlates.svelte';
@@ -78,22 +79,7 @@
     The road through corner {page.corner}, {page.name}, from the bottom to the top as it is driven,
     with marks{hidden ? '' : ', line, brake pressure, throttle, gears and speeds'}
   </title>
-  <defs>
-    <pattern
-      id="hatch"
-      width="6"
-      height="6"
-      patternUnits="userSpaceOnUse"
-      patternTransform="rotate(45)"
-    >
-      <rect width="6" height="6" fill="var(--brake)" opacity="0.18" />
-      <line x1="0" y1="0" x2="0" y2="6" stroke="var(--brake)" stroke-width="3" />
-    </pattern>
-    <pattern id="dots" width="5" height="5" patternUnits="userSpaceOnUse">
-      <rect width="5" height="5" fill="var(--drive)" opacity="0.14" />
-      <circle cx="2.5" cy="2.5" r="1.25" fill="var(--drive)" />
-    </pattern>
-  </defs>
+  <Patterns />
   <Road />
   {#if hidden}
     <Marks page={unmarked} />

@@ -118,6 +118,7 @@ class LeadJourneyTest {
     browser.seeText("#lead-brief", (items - 1) + " to say");
     browser.click("#lead-calls");
     browser.seeText("[data-calls]", "s before");
+    browser.seeText("[data-standing]", "cone at the apex point");
     JsonNode day = scripts.get(session + "/lead").body().path("day");
     assertThat(day.at("/cones/0/point").asText()).isEqualTo("apex");
     assertThat(day.at("/safetyBrief/0/done").asBoolean()).isTrue();

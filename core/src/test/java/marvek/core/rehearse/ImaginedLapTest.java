@@ -6,11 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import marvek.core.InvalidValueException;
-import marvek.core.TestRoads;
-import marvek.core.TestVehicles;
-import marvek.core.circuit.Circuit;
-import marvek.core.conditions.Conditions;
-import marvek.core.page.LineChoice;
+import marvek.core.TestBooks;
 import marvek.core.page.Reference;
 import marvek.core.rehearse.ImaginedLap.Beat;
 import org.hipparchus.stat.descriptive.moment.StandardDeviation;
@@ -58,15 +54,7 @@ class ImaginedLapTest {
   /** Who taps with the model is as fast as the model. */
   @Test
   void theBeatsOfABookAreItsBrakePointsAndTheLine() {
-    Reference book =
-        Reference.on(
-            Reference.basis(
-                Circuit.bare("varied", TestRoads.varied(5)),
-                TestVehicles.clubCar(),
-                Conditions.DEFAULT,
-                LineChoice.SMOOTH),
-            Conditions.DEFAULT,
-            List.of());
+    Reference book = TestBooks.VARIED;
     List<Beat> beats = ImaginedLap.beats(book.lap(), book.pages());
     long braked = book.pages().stream().filter(p -> p.brake().atM() != null).count();
     assertThat(beats).hasSize((int) braked + 1);

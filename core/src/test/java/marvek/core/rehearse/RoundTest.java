@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import marvek.core.TestBooks;
 import marvek.core.TestRoads;
 import marvek.core.TestVehicles;
 import marvek.core.brief.DayShift;
@@ -97,12 +98,7 @@ class RoundTest {
   /** What a wet road changes is asked where it changes anything, and only there. */
   @Test
   void theWetIsAskedWhereItIsOtherwise() {
-    Reference.Basis basis =
-        Reference.basis(
-            Circuit.bare("varied", TestRoads.varied(5)),
-            TestVehicles.clubCar(),
-            Conditions.DEFAULT,
-            LineChoice.SMOOTH);
+    Reference.Basis basis = TestBooks.VARIED_BASIS;
     Reference dry = Reference.on(basis, Conditions.DEFAULT, List.of());
     Reference wet =
         Reference.on(basis, Conditions.DEFAULT.withSurface(Conditions.Surface.WET), List.of());

@@ -9,14 +9,12 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Random;
 import marvek.core.InvalidValueException;
+import marvek.core.TestBooks;
 import marvek.core.TestRoads;
 import marvek.core.TestVehicles;
-import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
-import marvek.core.conditions.Conditions;
 import marvek.core.page.CornerPage;
-import marvek.core.page.LineChoice;
 import marvek.core.page.Reference;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
@@ -91,15 +89,7 @@ class RunThroughTest {
    */
   @Test
   void theLapOfABookPressedByItsOwnPagesIsExact() {
-    Reference book =
-        Reference.on(
-            Reference.basis(
-                Circuit.bare("varied", TestRoads.varied(5)),
-                TestVehicles.clubCar(),
-                Conditions.DEFAULT,
-                LineChoice.SMOOTH),
-            Conditions.DEFAULT,
-            List.of());
+    Reference book = TestBooks.VARIED;
     List<Act> acts = Act.of(book.lap(), book.pages());
     List<Press> presses = new ArrayList<>();
     acts.forEach(act -> presses.add(new Press(act.kind(), act.atS())));
@@ -134,6 +124,7 @@ class RunThroughTest {
 
   @Test
   void whatIsNoRunIsRefused() {
+    assertThat(Act.of(EVEN, List.of())).as("a book without corners").isEmpty();
     assertThatThrownBy(() -> RunThrough.of(EVEN, List.of(), List.of(), 5))
         .isInstanceOf(InvalidValueException.class)
         .hasMessageContaining("no corner");

@@ -108,7 +108,7 @@ class DemoTrackDay {
                 4,
                 LeadDay.Point.TURN_IN,
                 LeadDay.What.CONE,
-                1460,
+                1406,
                 Side.RIGHT,
                 "blind from behind")),
         fresh.safetyBrief().stream().map(i -> new LeadDay.Item(i.text(), true)).toList(),

@@ -1,0 +1,134 @@
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import type { GroupRemark, Lead, LeadDay } from '../api/lead';
+
+const server = vi.hoisted(() => ({
+  day: undefined as unknown as LeadDay,
+  changes: 0,
+  remarks: [] as GroupRemark[],
+  conflict: false,
+}));
+
+vi.mock('../api/client', () => {
+  class Failed extends Error {
+    readonly problem: unknown;
+    constructor(problem: unknown) {
+      super('refused');
+      this.problem = problem;
+    }
+  }
+  const lead = (): Lead => ({
+    day: server.day,
+    changedAt: String(server.changes),
+    turns: [
+      { fromLap: 1, toLap: 2, order: ['ada', 'ben'] },
+      { fromLap: 3, toLap: 4, order: ['ben', 'ada'] },
+    ],
+    remarks: server.remarks,
+    files: [],
+    findings: [],
+  });
+  return {
+    Failed,
+    api: {
+      lead: async () => lead(),
+      changeLead: async (_: string, day: LeadDay, seenAt: string) => {
+        if (server.conflict || seenAt !== String(server.changes)) {
+          throw new Failed({ status: 409, title: 'conflict', detail: 'changed meanwhile' });
+        }
+        server.changes++;
+        server.day = day;
+        return lead();
+      },
+      sayToDriver: async (_: string, said: Omit<GroupRemark, 'id'>) => ({
+        ...said,
+        id: `r${server.remarks.length}`,
+        lap: server.day.lap,
+        state: said.good ? 'taken' : 'open',
+      }),
+      seeRemark: async (id: string, state: GroupRemark['state']) => ({
+        ...({ id, driver: 'ada', corner: 4, lap: 1, words: 'Early', good: false } as GroupRemark),
+        state,
+      }),
+      takeBackRemark: async () => undefined,
+    },
+  };
+});
+
+const { LeadDesk } = await import('./lead-state.svelte');
+
+const fresh: LeadDay = {
+  drivers: ['ada', 'ben'].map((key) => ({ key, name: key, vehicle: '', fromLap: 1 })),
+  lapsEach: 2,
+  laps: 4,
+  lap: 1,
+  paceShare: 0.7,
+  words: [],
+  cones: [],
+  safetyBrief: [],
+  files: [],
+};
+
+async function desk() {
+  const made = new LeadDesk('s');
+  await made.load();
+  return made;
+}
+
+describe('a led day on the screen', () => {
+  beforeEach(() => {
+    server.day = fresh;
+    server.changes = 0;
+    server.remarks = [];
+    server.conflict = false;
+  });
+
+  it('looks at the one behind the leader until somebody is chosen', async () => {
+    const lead = await desk();
+    expect(lead.driver?.key).toBe('ada');
+    await lead.toLap(3);
+    expect(lead.driver?.key).toBe('ben');
+    lead.chosen = 'ada';
+    expect(lead.driver?.key).toBe('ada');
+  });
+
+  it('keeps changes one after the other, each from what the one before left', async () => {
+    const lead = await desk();
+    await Promise.all([
+      lead.change((d) => ({ ...d, lapsEach: 3 })),
+      lead.change((d) => ({ ...d, laps: 9 })),
+      lead.change((d) => ({ ...d, paceShare: 0.8 })),
+    ]);
+    expect(server.day).toMatchObject({ lapsEach: 3, laps: 9, paceShare: 0.8 });
+    expect(lead.problem).toBeUndefined();
+  });
+
+  it('takes edits back, but not the lap that was driven', async () => {
+    const lead = await desk();
+    await lead.change((d) => ({ ...d, lapsEach: 3 }));
+    await lead.toLap(2);
+    expect(lead.past).toHaveLength(1);
+    lead.undo();
+    await vi.waitFor(() => expect(lead.past).toHaveLength(0));
+    expect(server.day).toMatchObject({ lapsEach: 2, lap: 2 });
+  });
+
+  it('says so where somebody else changed the day, and keeps theirs', async () => {
+    const lead = await desk();
+    server.conflict = true;
+    await lead.change((d) => ({ ...d, lapsEach: 3 }));
+    expect(lead.problem?.detail).toBe('changed meanwhile');
+    expect(lead.past).toEqual([]);
+    expect(server.day.lapsEach).toBe(2);
+  });
+
+  it('says a word to the chosen driver at the chosen corner, and sees whether it was taken', async () => {
+    const lead = await desk();
+    lead.corner = 4;
+    await lead.say({ text: 'Early', good: false });
+    expect(lead.open.map((r) => [r.driver, r.corner, r.words])).toEqual([['ada', 4, 'Early']]);
+    await lead.see(lead.open[0], 'taken');
+    expect(lead.open).toEqual([]);
+    await lead.takeBack(lead.lead!.remarks[0]);
+    expect(lead.lead!.remarks).toEqual([]);
+  });
+});
