@@ -16,8 +16,7 @@ public final class TestBooks {
           Conditions.DEFAULT,
           LineChoice.SMOOTH);
 
-  public static final Reference VARIED =
-      Reference.on(VARIED_BASIS, Conditions.DEFAULT, List.of());
+  public static final Reference VARIED = Reference.on(VARIED_BASIS, Conditions.DEFAULT, List.of());
 
   private TestBooks() {}
 }
