@@ -13,7 +13,7 @@ export const leadCalls = {
     ),
   sayToDriver: (
     session: string,
-    said: { driver: string; corner: number; words: string; good: boolean },
+    said: { driver: string; corner: number; words: string; good: boolean; own: boolean },
   ) =>
     answer<GroupRemark>(
       http.POST('/api/sessions/{id}/lead/remarks', { params: of(session), body: body(said) }),

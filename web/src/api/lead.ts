@@ -64,6 +64,8 @@ export interface GroupRemark {
   good: boolean;
   state: RemarkState;
   closedOnLap?: number | null;
+  /** Whether the driver says it himself. */
+  own: boolean;
 }
 
 /** A finding of a driver’s laps. */

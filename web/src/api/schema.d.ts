@@ -1639,6 +1639,7 @@ export interface components {
             state?: string;
             /** Format: int32 */
             closedOnLap?: number;
+            own?: boolean;
         };
         TurnView: {
             /** Format: int32 */
@@ -1786,6 +1787,7 @@ export interface components {
             corner?: number;
             words?: string;
             good?: boolean;
+            own?: boolean;
         };
         FileView: {
             /** Format: uuid */

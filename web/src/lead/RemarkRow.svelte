@@ -25,7 +25,7 @@
   <div class="min-w-0 grow leading-snug">
     <span class="figures text-lg font-semibold">{place}: {remark.words}</span>
     <span class="text-neutral text-sm">
-      lap {remark.lap}{remark.good
+      {remark.own ? 'own words, ' : ''}lap {remark.lap}{remark.good
         ? ''
         : remark.state === 'taken'
           ? `, taken on lap ${remark.closedOnLap}`

@@ -12,6 +12,8 @@
   const pages = $derived(book.view!.revision.pages);
   const day = $derived(desk.lead!.day);
   let typed = $state('');
+  /** Whether what is typed is the driver’s own. */
+  let own = $state(false);
   const closed = $derived(
     desk.lead!.remarks.filter((r) => r.driver === desk.driver?.key && r.state !== 'open').reverse(),
   );
@@ -24,7 +26,7 @@
   function type(event: SubmitEvent) {
     event.preventDefault();
     if (!typed.trim()) return;
-    void desk.say({ text: typed.trim(), good: false }).then(() => {
+    void desk.say({ text: typed.trim(), good: false }, own).then(() => {
       if (!desk.problem) typed = '';
     });
   }
@@ -79,6 +81,10 @@
           />
           <button class="btn h-12" disabled={!typed.trim()}>Say it</button>
         </form>
+        <label class="flex min-h-10 items-center gap-2"
+          ><input type="checkbox" class="checkbox" bind:checked={own} />these are the driver’s own
+          words</label
+        >
         <p class="text-neutral pt-2 text-sm leading-snug">
           From the pits or a standing place, or by a passenger who writes. Nothing is typed or read
           while driving.

@@ -36,6 +36,7 @@ const remark = (driver: string, corner: number, state: GroupRemark['state']): Gr
   lap: 1,
   words: 'Early',
   good: false,
+  own: false,
   state,
 });
 

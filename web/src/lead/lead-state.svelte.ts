@@ -56,13 +56,15 @@ export class LeadDesk {
 
   toLap = (lap: number) => this.change((day) => ({ ...day, lap })).then(() => void this.past.pop());
 
-  say = (word: Word) =>
+  /** @param own whether the driver says it himself */
+  say = (word: Word, own = false) =>
     this.#run(async () => {
       const remark = await api.sayToDriver(this.session, {
         driver: this.driver!.key,
         corner: this.corner,
         words: word.text,
         good: word.good,
+        own,
       });
       this.#remarks((all) => [...all, remark]);
     });

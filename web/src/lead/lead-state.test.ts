@@ -6,6 +6,7 @@ const server = vi.hoisted(() => ({
   changes: 0,
   remarks: [] as GroupRemark[],
   conflict: false,
+  said: 0,
 }));
 
 vi.mock('../api/client', () => {
@@ -41,12 +42,20 @@ vi.mock('../api/client', () => {
       },
       sayToDriver: async (_: string, said: Omit<GroupRemark, 'id'>) => ({
         ...said,
-        id: `r${server.remarks.length}`,
+        id: `r${server.said++}`,
         lap: server.day.lap,
         state: said.good ? 'taken' : 'open',
       }),
       seeRemark: async (id: string, state: GroupRemark['state']) => ({
-        ...({ id, driver: 'ada', corner: 4, lap: 1, words: 'Early', good: false } as GroupRemark),
+        ...({
+          id,
+          driver: 'ada',
+          corner: 4,
+          lap: 1,
+          words: 'Early',
+          good: false,
+          own: false,
+        } as GroupRemark),
         state,
       }),
       takeBackRemark: async () => undefined,
@@ -128,6 +137,9 @@ describe('a led day on the screen', () => {
     expect(lead.open.map((r) => [r.driver, r.corner, r.words])).toEqual([['ada', 4, 'Early']]);
     await lead.see(lead.open[0], 'taken');
     expect(lead.open).toEqual([]);
+    await lead.say({ text: 'Unsure', good: false }, true);
+    expect(lead.open.map((r) => r.own)).toEqual([true]);
+    await lead.takeBack(lead.open[0]);
     await lead.takeBack(lead.lead!.remarks[0]);
     expect(lead.lead!.remarks).toEqual([]);
   });

@@ -66,8 +66,10 @@ class LeadJourneyTest {
     browser.press("Early", "[data-words]");
     browser.seeText("[data-open]", "1 Sluice: Early");
     browser.type("[aria-label='Other words']", "Look through the gap in the trees");
+    browser.click("section[aria-label='A remark'] input[type='checkbox']");
     browser.press("Say it");
     browser.seeText("[data-open]", "gap in the trees");
+    browser.seeText("[data-open]", "own words");
     browser.press("✓ Good", "[data-words]");
     browser.seeText("[data-closed]", "1 Sluice: Good");
 

@@ -93,6 +93,15 @@ class LeadTest {
     JsonNode day = begun();
     JsonNode remark = say("ada", 4, "Early");
     assertThat(remark.path("state").asText()).isEqualTo("open");
+    assertThat(remark.path("own").asBoolean()).isFalse();
+    JsonNode own =
+        scripts
+            .post(
+                lead + "/remarks",
+                Map.of("driver", "ada", "corner", 4, "words", "Unsure", "good", false, "own", true))
+            .body();
+    assertThat(own.path("own").asBoolean()).isTrue();
+    scripts.delete("/api/lead-remarks/" + own.path("id").asText());
     onLap(day, 2);
     String path = "/api/lead-remarks/" + remark.path("id").asText();
     JsonNode taken = scripts.put(path, Map.of("state", "taken")).body();

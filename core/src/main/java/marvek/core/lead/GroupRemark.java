@@ -4,13 +4,14 @@ import marvek.core.InvalidValueException;
 import marvek.core.Require;
 
 /**
- * Something an instructor says to a driver of the group.
+ * Something that is said to a driver of the group, or that a driver says of himself.
  *
  * @param driver key of the driver
  * @param corner number of the corner; 0 for the lap as a whole
  * @param lap on which it was seen
  * @param good whether it praises; such a remark asks for nothing
  * @param closedOnLap on which it was seen whether it was taken; null while it is open
+ * @param by who says it
  */
 public record GroupRemark(
     String driver,
@@ -19,8 +20,15 @@ public record GroupRemark(
     String words,
     boolean good,
     State state,
-    Integer closedOnLap) {
+    Integer closedOnLap,
+    By by) {
   private static final int LONGEST = 200;
+
+  /** Who says a remark. */
+  public enum By {
+    INSTRUCTOR,
+    DRIVER
+  }
 
   /** What came of it. */
   public enum State {
@@ -32,6 +40,7 @@ public record GroupRemark(
   public GroupRemark {
     Require.text("words", words, LONGEST);
     Require.text("driver", driver, LONGEST);
+    Require.present("by", by);
     if (corner < 0 || lap < 1) {
       throw new InvalidValueException(
           "remark", "(corner " + corner + ", lap " + lap + ") must be of a corner and a lap");
@@ -45,7 +54,12 @@ public record GroupRemark(
   /** A new one: praise is closed from the first, all else is open. */
   public static GroupRemark said(String driver, int corner, int lap, String words, boolean good) {
     State state = good ? State.TAKEN : State.OPEN;
-    return new GroupRemark(driver, corner, lap, words.strip(), good, state, null);
+    return new GroupRemark(driver, corner, lap, words.strip(), good, state, null, By.INSTRUCTOR);
+  }
+
+  /** The same, said by the driver himself. */
+  public GroupRemark own() {
+    return new GroupRemark(driver, corner, lap, words, good, state, closedOnLap, By.DRIVER);
   }
 
   /** Closed, or opened again, on a lap. */
@@ -54,7 +68,7 @@ public record GroupRemark(
       throw new InvalidValueException("state", "of praise does not change: it asks for nothing");
     }
     return new GroupRemark(
-        driver, corner, lap, words, false, now, now == State.OPEN ? null : onLap);
+        driver, corner, lap, words, false, now, now == State.OPEN ? null : onLap, by);
   }
 
   /** Whether it is for the driver to do something about. */

@@ -67,6 +67,9 @@ class DriverSheetTest {
     assertThat(closed.isOpen()).isFalse();
     assertThat(closed.closedOnLap()).isEqualTo(2);
     assertThat(closed.seen(State.OPEN, 3)).isEqualTo(open);
+    GroupRemark own = open.own();
+    assertThat(own.by()).isEqualTo(GroupRemark.By.DRIVER);
+    assertThat(own.seen(State.TAKEN, 2).by()).as("stays whose it is").isEqualTo(own.by());
     GroupRemark praise = GroupRemark.said("ada", 1, 1, "Good", true);
     assertThat(praise.isOpen()).isFalse();
     assertThatThrownBy(() -> praise.seen(State.NOT_TAKEN, 2))
@@ -74,7 +77,9 @@ class DriverSheetTest {
     assertThatThrownBy(() -> said(-1, 1, "x")).isInstanceOf(InvalidValueException.class);
     assertThatThrownBy(() -> said(1, 0, "x")).isInstanceOf(InvalidValueException.class);
     assertThatThrownBy(() -> said(1, 1, " ")).isInstanceOf(InvalidValueException.class);
-    assertThatThrownBy(() -> new GroupRemark("ada", 1, 1, "x", false, State.TAKEN, null))
+    assertThatThrownBy(
+            () ->
+                new GroupRemark("ada", 1, 1, "x", false, State.TAKEN, null, GroupRemark.By.DRIVER))
         .isInstanceOf(InvalidValueException.class);
   }
 }

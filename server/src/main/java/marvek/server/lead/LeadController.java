@@ -43,7 +43,11 @@ class LeadController {
     this.pdf = pdf;
   }
 
-  /** A remark with what came of it: open, taken or not-taken. */
+  /**
+   * A remark with what came of it: open, taken or not-taken.
+   *
+   * @param own whether the driver says it himself
+   */
   record RemarkView(
       UUID id,
       String driver,
@@ -52,7 +56,8 @@ class LeadController {
       String words,
       boolean good,
       String state,
-      Integer closedOnLap) {
+      Integer closedOnLap,
+      boolean own) {
     static RemarkView of(StoredGroupRemark stored) {
       GroupRemark r = stored.remark();
       return new RemarkView(
@@ -63,7 +68,8 @@ class LeadController {
           r.words(),
           r.good(),
           r.state().name().toLowerCase(Locale.ROOT).replace('_', '-'),
-          r.closedOnLap());
+          r.closedOnLap(),
+          r.by() == GroupRemark.By.DRIVER);
     }
   }
 
@@ -124,13 +130,14 @@ class LeadController {
     return LeadView.of(days.change(id, day, body.seenAt()));
   }
 
-  /** Something said to a driver; corner 0 is the lap as a whole. */
-  record SaidBody(String driver, int corner, String words, boolean good) {}
+  /** Something said to a driver, or by himself; corner 0 is the lap as a whole. */
+  record SaidBody(String driver, int corner, String words, boolean good, boolean own) {}
 
   @PostMapping("/api/sessions/{id}/lead/remarks")
   @ResponseStatus(HttpStatus.CREATED)
   RemarkView say(@PathVariable UUID id, @RequestBody SaidBody body) {
-    return RemarkView.of(days.say(id, body.driver(), body.corner(), body.words(), body.good()));
+    return RemarkView.of(
+        days.say(id, body.driver(), body.corner(), body.words(), body.good(), body.own()));
   }
 
   /** What was seen of a remark. */

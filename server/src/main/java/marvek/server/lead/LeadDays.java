@@ -122,9 +122,10 @@ class LeadDays implements BookAttachment {
     }
   }
 
-  /** Says something to a driver on the lap that is driven now. */
+  /** Keeps what is said to a driver, or by himself, on the lap that is driven now. */
   @Transactional
-  StoredGroupRemark say(UUID sessionId, String driver, int corner, String words, boolean good) {
+  StoredGroupRemark say(
+      UUID sessionId, String driver, int corner, String words, boolean good, boolean own) {
     sessions.get(sessionId);
     LeadDay day = dayOf(sessionId);
     Member member =
@@ -134,9 +135,8 @@ class LeadDays implements BookAttachment {
             .orElseThrow(
                 () -> new InvalidValueException("driver", "(" + driver + ") is not in the group"));
     Require.text("words", words, 200);
-    return remarks.save(
-        new StoredGroupRemark(
-            sessionId, GroupRemark.said(member.key(), corner, day.lap(), words, good)));
+    GroupRemark said = GroupRemark.said(member.key(), corner, day.lap(), words, good);
+    return remarks.save(new StoredGroupRemark(sessionId, own ? said.own() : said));
   }
 
   /** Closes a remark as taken or not on the lap that is driven now, or opens it again. */

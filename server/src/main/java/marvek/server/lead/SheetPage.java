@@ -70,7 +70,8 @@ record SheetPage(LeadDays.Led led, DriverSheet sheet, Member member, Books.Compu
   }
 
   private static String told(GroupRemark r) {
-    return r.good() ? text(r.words()) : "took \"" + text(r.words()) + "\" on";
+    String words = text(r.words()) + (r.by() == GroupRemark.By.DRIVER ? " (own words)" : "");
+    return r.good() ? words : "took \"" + words + "\" on";
   }
 
   private String workOn() {

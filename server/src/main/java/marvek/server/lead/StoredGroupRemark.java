@@ -42,7 +42,7 @@ class StoredGroupRemark {
     ObjectNode node = JsonFiles.MAPPER.createObjectNode();
     node.put("driver", r.driver()).put("corner", r.corner()).put("lap", r.lap());
     node.put("words", r.words()).put("good", r.good()).put("state", r.state().name());
-    node.put("closedOnLap", r.closedOnLap());
+    node.put("closedOnLap", r.closedOnLap()).put("by", r.by().name());
     return node;
   }
 
@@ -54,7 +54,8 @@ class StoredGroupRemark {
         node.path("words").asText(),
         node.path("good").asBoolean(),
         GroupRemark.State.valueOf(node.path("state").asText("OPEN")),
-        node.hasNonNull("closedOnLap") ? node.path("closedOnLap").asInt() : null);
+        node.hasNonNull("closedOnLap") ? node.path("closedOnLap").asInt() : null,
+        GroupRemark.By.valueOf(node.path("by").asText("INSTRUCTOR")));
   }
 
   UUID id() {
