@@ -16,6 +16,12 @@ export interface History {
   future: DraftState[];
 }
 
+/** A kept revision as the draft that it is, for what is asked of it and not of what is edited. */
+export const draftOf = (revision: Revision) => ({
+  parent: revision.number,
+  ...stateOf(revision),
+});
+
 /** A history that begins at a kept revision. */
 export function begin(revision: Revision): History {
   return { past: [], now: stateOf(revision), future: [] };

@@ -2,6 +2,7 @@
   import { onMount } from 'svelte';
   import { api, Failed } from '../api/client';
   import type { KeptSession } from '../api/sessions';
+  import type { View } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
   import { BriefDesk } from '../session/brief-state.svelte';
   import { hourWords, nextOf, sessionName } from '../session/words';
@@ -15,6 +16,8 @@
   const book = useBook();
   const desk = new BriefDesk(book.id, () => book.view!.trace);
   let session = $state.raw<KeptSession>();
+  /** The session’s revision with its road, whatever the book has open. */
+  let view = $state.raw<View>();
   let none = $state(false);
   let at = $state(0);
   let shown = $state(false);
@@ -41,6 +44,7 @@
       session = nextOf(all, new Date()) ?? all.at(-1);
       none = !session;
       if (session) await desk.load(session.id, preferences.length);
+      if (desk.brief) view = await api.view(book.id, desk.brief.revision);
     } catch (e) {
       if (!(e instanceof Failed)) throw e;
       desk.problem = e.problem;
@@ -80,7 +84,7 @@
       No session is planned, so there is nothing to be ready for.
       <a class="link" href="/books/{book.id}/sessions">Plan the next one</a>
     </p>
-  {:else if desk.brief && session}
+  {:else if desk.brief && session && view}
     <p class="figures text-lg">
       <strong>{sessionName(session)}, {hourWords(session.session.startsAt)}</strong> · revision
       {desk.brief.revision} · {card ? `${at + 1} of ${cards.length + 1}` : 'the last look'}
@@ -89,7 +93,7 @@
       <div class="flex gap-6 pt-2">
         <div class="w-[580px] shrink-0">
           {#key page.corner}
-            <Strip {page} trace={book.view!.trace} height={600} hidden={!shown} />
+            <Strip {page} trace={view.trace} height={600} hidden={!shown} />
           {/key}
         </div>
         <div class="min-w-0 grow" data-before="{card.kind} {card.corner}">

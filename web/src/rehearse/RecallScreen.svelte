@@ -2,8 +2,9 @@
   import { api, Failed } from '../api/client';
   import type { DayShift } from '../api/answers';
   import type { RecallRound } from '../api/recall';
-  import type { Problem as ProblemType } from '../api/types';
+  import type { Problem as ProblemType, View } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
+  import { draftOf } from '../book/draft';
   import { shiftWords } from '../page/day-words';
   import Strip from '../strip/Strip.svelte';
   import Problem from '../ui/Problem.svelte';
@@ -22,8 +23,9 @@
   let right = $state(0);
 
   const question = $derived(round?.questions[at]);
-  const view = $derived(book.view!);
-  const page = $derived(view.revision.pages.find((p) => p.corner === question?.corner));
+  /** The newest revision, which is asked, whatever the book has open or is being edited. */
+  let view = $state.raw<View>();
+  const page = $derived(view?.revision.pages.find((p) => p.corner === question?.corner));
 
   const writer = {
     length: (m: number) => preferences.lengthText(m),
@@ -34,12 +36,14 @@
   const wetShift = $derived(wet?.find((shift) => shift.corner === question?.corner));
   const wetWords = $derived(wetShift ? shiftWords(wetShift, writer) : 'asking the model …');
   const answer = $derived(
-    question && page ? answerWords(question.kind, page, view.trace, writer.length, wetWords) : '',
+    question && page && view
+      ? answerWords(question.kind, page, view.trace, writer.length, wetWords)
+      : '',
   );
   $effect(() => {
     if (question?.kind !== 'in-the-wet' || wet) return;
     void run(async () => {
-      const days = await api.days(book.id, book.draft());
+      const days = await api.days(book.id, draftOf(view!.revision));
       wet = days.find((d) => d.day === 'wet')?.shifts ?? [];
     });
   });
@@ -60,7 +64,10 @@
   const begin = (ahead = false) =>
     run(async () => {
       const answer = await api.recall(book.id, order, ahead);
-      if (view.revision.number !== answer.revision) await book.open(answer.revision);
+      if (view?.revision.number !== answer.revision) {
+        view = await api.view(book.id, answer.revision);
+        wet = undefined;
+      }
       round = answer;
       at = 0;
       right = 0;
@@ -113,7 +120,7 @@
       </select>
     </label>
   </RehearseHead>
-  {#if round && question && page}
+  {#if round && view && question && page}
     <div class="flex gap-6 pt-2">
       <div class="w-[600px] shrink-0">
         {#key page.corner}

@@ -3,6 +3,7 @@
   import { api } from '../api/client';
   import type { Help } from '../api/runs';
   import { useBook } from '../book/book-state.svelte';
+  import { draftOf } from '../book/draft';
   import Problem from '../ui/Problem.svelte';
   import { preferences } from '../units/preferences.svelte';
   import RehearseHead from './RehearseHead.svelte';
@@ -20,16 +21,15 @@
   ];
   const HEIGHT_PX = 600;
   const book = useBook();
-  const view = book.view!;
-  const desk = new RunDesk(book.id, view.trace, async (share) => {
-    const lap = await api.spoken(book.id, book.draft(), share, preferences.length);
+  const desk = new RunDesk(book.id, async ({ revision }, share) => {
+    const lap = await api.spoken(book.id, draftOf(revision), share, preferences.length);
     return lap.calls;
   });
   let road = $state<RunRoad>();
   let pad: Pad | undefined;
   const driving = $derived(desk.phase === 'counting' || desk.phase === 'running');
   const going = $derived(driving || desk.phase === 'paused');
-  const names = $derived(new Map(view.revision.pages.map((p) => [p.corner, p.name])));
+  const names = $derived(new Map(desk.view?.revision.pages.map((p) => [p.corner, p.name])));
   const nameOf = (corner: number) => `${corner} ${names.get(corner) ?? ''}`;
   const metres = (m: number) => preferences.lengthText(m);
   const shown = $derived(desk.run ?? desk.runs?.runs.at(-1));
@@ -41,16 +41,9 @@
       if (desk.runs && desk.help === 'dark' && going) desk.tick(stamp);
       frame = requestAnimationFrame(tick);
     });
-    void load();
+    void desk.load();
     return () => cancelAnimationFrame(frame);
   });
-
-  async function load() {
-    await desk.load();
-    if (desk.runs && desk.runs.revision !== view.revision.number) {
-      await book.open(desk.runs.revision);
-    }
-  }
 
   /** Buttons of a gamepad come with the frame; there are no events for them. */
   function look(stamp: number) {
@@ -109,7 +102,7 @@
       This book has no corner in which anything is done: there is nothing to press. Look at its
       <a class="link" href="/books/{book.id}">lap</a>.
     </p>
-  {:else if desk.runs}
+  {:else if desk.runs && desk.view}
     <div class="flex gap-5 pt-2">
       <div class="relative shrink-0">
         {#if desk.help === 'dark'}
@@ -124,8 +117,8 @@
           {#key desk.help}
             <RunRoad
               bind:this={road}
-              trace={view.trace}
-              pages={view.revision.pages}
+              trace={desk.view.trace}
+              pages={desk.view.revision.pages}
               help={desk.help}
               height={HEIGHT_PX}
             />

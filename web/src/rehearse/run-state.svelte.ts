@@ -1,7 +1,7 @@
 import type { Call } from '../api/answers';
 import { api, Failed } from '../api/client';
 import type { Act, ActKind, Help, Press, Run, Runs } from '../api/runs';
-import type { Problem, Trace } from '../api/types';
+import type { Problem, View } from '../api/types';
 import { stationAt } from '../brief/timeline';
 import { reads, started, stopped, type RunClock } from './run-clock';
 import { nearestAct } from './run-words';
@@ -22,6 +22,8 @@ const COUNT_S = 3;
 /** A run from its choice to its score. Figures that change every frame are read by {@link tick}. */
 export class RunDesk {
   runs = $state.raw<Runs>();
+  /** The newest revision, whatever the book has open or is being edited. */
+  view = $state.raw<View>();
   phase = $state<Phase>('ready');
   help = $state<Help>('plates');
   share = $state(1);
@@ -42,12 +44,19 @@ export class RunDesk {
 
   constructor(
     private readonly book: string,
-    private readonly trace: Trace,
-    private readonly calls: (share: number) => Promise<Call[]>,
+    private readonly calls: (view: View, share: number) => Promise<Call[]>,
   ) {}
 
   async load() {
-    await this.#asking(async () => void (this.runs = await api.runs(this.book)));
+    await this.#asking(async () => {
+      const runs = await api.runs(this.book);
+      this.view = await api.view(this.book, runs.revision);
+      this.runs = runs;
+    });
+  }
+
+  get #trace() {
+    return this.view!.trace;
   }
 
   async begin(stamp: number) {
@@ -56,7 +65,7 @@ export class RunDesk {
     this.told = this.call = this.run = undefined;
     this.#calls = [];
     if (this.help === 'dark') {
-      await this.#asking(async () => void (this.#calls = await this.calls(this.share)));
+      await this.#asking(async () => void (this.#calls = await this.calls(this.view!, this.share)));
       if (this.problem) return;
     }
     this.#countFrom(this.help === 'dark' ? performance.now() : stamp);
@@ -96,7 +105,7 @@ export class RunDesk {
       this.#say(at_s);
       if (at_s >= this.runs!.lap_s) void this.end(stamp);
     }
-    return at_s >= this.runs!.lap_s ? this.trace.length_m : stationAt(this.trace, at_s);
+    return at_s >= this.runs!.lap_s ? this.#trace.length_m : stationAt(this.#trace, at_s);
   }
 
   /** A call is about real seconds at the pace; the lap's time goes slower at less speed. */
@@ -110,7 +119,7 @@ export class RunDesk {
     const press = { kind, at_s: reads(this.#clock, stamp) };
     this.presses = [...this.presses, press];
     const act = nearestAct(this.runs!.acts, press);
-    const off_m = act && stationAt(this.trace, press.at_s) - stationAt(this.trace, act.at_s);
+    const off_m = act && stationAt(this.#trace, press.at_s) - stationAt(this.#trace, act.at_s);
     this.told = { kind, act, off_m };
   }
 

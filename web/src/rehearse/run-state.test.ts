@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Press, Run, Runs } from '../api/runs';
-import type { Trace } from '../api/types';
+import type { Trace, View } from '../api/types';
 
 /** What was sent to be kept, and whether the server is there. */
 const server = vi.hoisted(() => ({
@@ -29,6 +29,7 @@ vi.mock('../api/client', () => {
     Failed,
     api: {
       runs: async () => runs,
+      view: async () => ({ trace }) as View,
       keepRun: async (_: string, run: (typeof server.kept)[number]) => {
         if (server.refuses) throw new Failed({ status: 0, title: 'away', detail: 'away' });
         server.kept.push(run);
@@ -50,7 +51,7 @@ const trace = {
 } as unknown as Trace;
 
 async function desk() {
-  const made = new RunDesk('b', trace, async () => [
+  const made = new RunDesk('b', async () => [
     { corner: 1, from_s: 2, to_s: 3, point_m: 200, point_s: 4, words: 'Brake at the cone.' },
   ]);
   await made.load();

@@ -138,4 +138,24 @@ class RehearseJourneyTest {
     browser.press("Show the answer");
     browser.seeText("[data-before]", "You learned");
   }
+
+  /** What is being edited is neither asked nor lost. */
+  @Test
+  void anEditThatIsNotKeptOutlivesRehearsing() {
+    browser.open(book + "/corner/1");
+    String brake = "input[aria-label^='Brake point']";
+    browser.see(brake);
+    int before = Integer.parseInt(browser.value(brake));
+    browser.type(brake, String.valueOf(before + 10));
+    browser.seeText("aside", "1 change");
+    browser.click("a[href$='/rehearse']");
+    browser.see("[data-question='1 brake-mark']");
+    browser.click("a[href$='/rehearse/run']");
+    browser.see("[data-begin]");
+    browser.click("a[href$='/rehearse/before']");
+    browser.see("[data-before]");
+    browser.seeText("aside", "1 change");
+    browser.open(book + "/corner/1");
+    browser.seeText("aside", "1 change");
+  }
 }

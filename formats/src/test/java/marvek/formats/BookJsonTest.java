@@ -86,6 +86,10 @@ class BookJsonTest {
     assertThat(LeadDayJson.write(LeadDayJson.read(once))).isEqualTo(once);
     assertThat(once.at("/drivers/0/goneFromLap").asInt()).isEqualTo(3);
     assertThat(once.at("/cones/0/what").asText()).isEqualTo("cone");
+    ObjectNode twice = day.deepCopy();
+    twice.withArray("cones").add(twice.at("/cones/0").deepCopy());
+    assertThat(catchThrowableOfType(BadFileException.class, () -> LeadDayJson.read(twice)))
+        .hasMessageContaining("TURN_IN of corner 1 twice");
     ((ObjectNode) day.at("/cones/0")).put("point", "exit");
     assertThat(catchThrowableOfType(BadFileException.class, () -> LeadDayJson.read(day)))
         .hasMessageContaining("/cones/0/point");

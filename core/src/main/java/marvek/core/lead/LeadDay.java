@@ -45,6 +45,8 @@ public record LeadDay(
     words = atMost("words", words, MOST_WORDS);
     cones = atMost("cones", cones, MOST_CONES);
     safetyBrief = atMost("safetyBrief", safetyBrief, MOST_WORDS);
+    distinct("words", words.stream().map(Word::text).toList());
+    distinct("cones", cones.stream().map(c -> c.point() + " of corner " + c.corner()).toList());
     files = Map.copyOf(files);
     Require.within("paceShare", paceShare, SLOWEST, 1);
     Rotation.of(drivers, lapsEach, laps);
@@ -61,6 +63,18 @@ public record LeadDay(
       throw new InvalidValueException(field, "has " + list.size() + " entries; at most " + most);
     }
     return List.copyOf(list);
+  }
+
+  private static void distinct(String field, List<String> names) {
+    Set<String> seen = new HashSet<>();
+    names.stream()
+        .filter(name -> !seen.add(name))
+        .findFirst()
+        .ifPresent(
+            name -> {
+              throw new InvalidValueException(
+                  field, "has " + name + " twice: take one of them out");
+            });
   }
 
   /**
@@ -132,7 +146,8 @@ public record LeadDay(
             new Item(
                 "Distance: as far as one can look through the corner, never nose to tail", false),
             new Item(
-                "Trouble: hand up, off the line, to the side; leaving the road: stay on the brake",
+                "Trouble: hand up, off the line, to the side; leaving the road: straight on, no sudden"
+                    + " steering, braking as the vehicle allows on what is there",
                 false),
             new Item("Change of places: where, on which signal, who goes first", false),
             new Item("Helmet, belts, brakes, tyres, nothing loose: checked by each", false),
