@@ -1,5 +1,6 @@
 package marvek.server;
 
+import marvek.server.jobs.StartReport;
 import org.springframework.boot.availability.ApplicationAvailability;
 import org.springframework.boot.availability.ReadinessState;
 import org.springframework.http.ResponseEntity;
@@ -10,9 +11,11 @@ import org.springframework.web.bind.annotation.GetMapping;
 @Controller
 class InterfacePages {
   private final ApplicationAvailability state;
+  private final StartReport report;
 
-  InterfacePages(ApplicationAvailability state) {
+  InterfacePages(ApplicationAvailability state, StartReport report) {
     this.state = state;
+    this.report = report;
   }
 
   @GetMapping({
@@ -50,6 +53,6 @@ class InterfacePages {
   @GetMapping("/ready")
   ResponseEntity<String> ready() {
     boolean ready = state.getReadinessState() == ReadinessState.ACCEPTING_TRAFFIC;
-    return ready ? ResponseEntity.ok("ready") : ResponseEntity.status(503).body("starting");
+    return ready ? ResponseEntity.ok("ready") : ResponseEntity.status(503).body(report.line());
   }
 }

@@ -23,6 +23,7 @@ import marvek.server.cars.Cars;
 import marvek.server.cars.SetupSheets;
 import marvek.server.circuits.Circuits;
 import marvek.server.circuits.LayoutVersions;
+import marvek.server.jobs.StartReport;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -45,6 +46,7 @@ class DemoBook implements ApplicationRunner {
   private final LayoutVersions layouts;
   private final TransactionTemplate transaction;
   private final ApplicationEventPublisher events;
+  private final StartReport report;
 
   DemoBook(
       Books books,
@@ -53,7 +55,8 @@ class DemoBook implements ApplicationRunner {
       SetupSheets sheets,
       LayoutVersions layouts,
       TransactionTemplate transaction,
-      ApplicationEventPublisher events) {
+      ApplicationEventPublisher events,
+      StartReport report) {
     this.books = books;
     this.circuits = circuits;
     this.cars = cars;
@@ -61,6 +64,7 @@ class DemoBook implements ApplicationRunner {
     this.layouts = layouts;
     this.transaction = transaction;
     this.events = events;
+    this.report = report;
   }
 
   @Override
@@ -76,15 +80,24 @@ class DemoBook implements ApplicationRunner {
     // All or nothing, so that a start that is killed here leaves no half of a demo behind.
     transaction.executeWithoutResult(
         status -> {
+          done(0);
           UUID park = fill(circuit, car);
+          done(0.5);
           UUID round = circuits.importFile(roadCourse, null, ImportSettings.NONE).id();
           UUID bike = cars.importFile(motorcycle).id();
           UUID single = cars.importFile(singleSeater).id();
+          done(0.55);
           UUID riders = another(park, bike, "Harrowfen Park, Kestrel Litre", THIRD);
           another(park, single, "Harrowfen Park, Sandpiper Single-Seater", THIRD);
           another(round, bike, "Skarrow Round, Kestrel Litre", THIRD);
+          done(0.75);
           events.publishEvent(new DemoShelved(riders));
         });
+  }
+
+  /** The shares are of the time that the parts took when they were measured. */
+  private void done(double share) {
+    report.at("filling the demo", share);
   }
 
   private UUID another(UUID circuit, UUID car, String name, Instant at) {
@@ -114,6 +127,7 @@ class DemoBook implements ApplicationRunner {
         "After first practice: Sluice and Chapel Drop earlier, Long Hythe in second",
         afterPractice,
         SECOND);
+    done(0.1);
     events.publishEvent(new DemoFilled(book.id(), 2));
     newLayout(circuit);
     sheets.add(car, SetupSheetJson.write(sheet("As it came", 0.66, null, 24.0, 5.0)));

@@ -1,0 +1,77 @@
+# Sourced: building, testing and measuring from the sources. Uses say.sh and needs.sh.
+
+built=$home/server/target/marvek-server-$version-exec.jar
+stamp=$home/server/target/built
+
+stale() {
+  [ -f "$stamp" ] && [ -f "$jar" ] || return 0
+  [ -n "$(find "$home/pom.xml" "$home/core" "$home/formats" "$home/server" "$home/web" \
+    \( -name node_modules -o -name target -o -name dist \) -prune -o -type f -newer "$stamp" -print -quit)" ]
+}
+
+build() {
+  stale || return 0
+  rm -f "$stamp"
+  local began; began=$(mktemp)
+  step "Building Marvek (the first time this takes some minutes)" \
+    in_home "${maven[@]}" package -DskipTests -Dspotless.check.skip -pl core,formats,web,server || exit 1
+  rm -rf "$app"
+  "$JAVA_HOME/bin/java" -Djarmode=tools -jar "$built" extract --destination "$app" >/dev/null
+  mv "$began" "$stamp"
+}
+
+in_home() { cd "$home" && "$@"; }
+
+# Maven's output without a line for each of the packages that it fetches.
+fetches_counted() {
+  awk '/Download(ing|ed) from|^Progress/ { if (/Downloaded/ && ++n % 50 == 0) { print "  fetching packages: " n " so far"; fflush() } next }
+       { print; fflush() }'
+}
+
+run_test() {
+  need_build browser
+  local status=0
+  mkdir -p "$tools"
+  in_home "${maven[@]}" verify "$@" 2>&1 | tee "$tools/test.log" | fetches_counted || status=$?
+  if [ "$status" != 0 ]; then explain "$tools/test.log"; fi
+  return "$status"
+}
+
+run_shots() {
+  need_build browser
+  in_home "${maven[@]}" -q verify -Dspotless.check.skip -pl core,formats,web,server,e2e \
+    -Dtest=Screenshots -Dsurefire.failIfNoSpecifiedTests=false -Dshots=true
+  ls "$home"/docs/screenshots
+}
+
+run_bench() {
+  need_build
+  in_home "${maven[@]}" -q package -DskipTests -Dspotless.check.skip -Dexec.skip -pl core,formats,bench
+  "$JAVA_HOME/bin/java" -jar "$home/bench/target/benchmarks.jar" "$@"
+}
+
+# One archive for who only wants to use Marvek: the built server with the interface in it, the commands, and
+# the licences of what it ships.
+run_package() {
+  need_build
+  build
+  local name=marvek-$version out=$home/target/package
+  rm -rf "$out"
+  mkdir -p "$out/$name/scripts" "$out/$name/licences"
+  step "Listing the licences of what is shipped" list_licences || exit 1
+  cp -r "$app" "$out/$name/app"
+  rm -f "$out/$name/app/"classes.jsa*
+  cp "$home/marvek" "$home/README.md" "$out/$name/"
+  cp "$home"/scripts/{say.sh,needs.sh,serve.sh,cluster} "$out/$name/scripts/"
+  cp "$home/target/licences/server.txt" "$out/$name/licences/server.txt"
+  cp "$home/web/target/licences.md" "$out/$name/licences/interface.md"
+  tar -C "$out" --owner=0 --group=0 --sort=name -czf "$home/target/$name.tar.gz" "$name"
+  rm -rf "$out"
+  echo "Made target/$name.tar.gz ($(du -h "$home/target/$name.tar.gz" | cut -f1)): unpack it and run ./marvek start in it."
+}
+
+list_licences() {
+  (cd "$home/web" && "$home/scripts/with-node" npm run licences) &&
+    in_home "${maven[@]}" package -DskipTests -Dspotless.check.skip -Dexec.skip -pl core,formats,web,server,. \
+      license:aggregate-add-third-party
+}
