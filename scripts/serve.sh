@@ -91,7 +91,7 @@ start_server() {
   if [ ! -f "$archive" ]; then rm -f "$archive.new"; sharing=-XX:ArchiveClassesAtExit=$archive.new; fi
   port=$(choose_port) || exit 1
   MARVEK_PORT=$port MARVEK_DB_URL=jdbc:postgresql://127.0.0.1:$database/marvek MARVEK_DB_USER=marvek \
-    MARVEK_DB_PASSWORD=$password "$JAVA_HOME/bin/java" -Xmx1g "$sharing" -jar "$jar" > "$data/server.log" 2>&1 8>&- &
+    MARVEK_DB_PASSWORD=$password "$JAVA_HOME/bin/java" -Xmx1g "$sharing" "-Dpdfbox.fontcache=$data" -jar "$jar" > "$data/server.log" 2>&1 8>&- &
   server=$!
   echo "$server" > "$data/server.pid"
   local began=$SECONDS next=5
