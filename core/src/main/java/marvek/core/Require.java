@@ -37,7 +37,7 @@ public final class Require {
     return value;
   }
 
-  /** Not null, not blank, at most {@code maxLength} characters. */
+  /** Not null, not blank, at most {@code maxLength} characters, all of which are text. */
   public static String text(String field, String value, int maxLength) {
     if (value == null || value.isBlank()) {
       throw new InvalidValueException(field, "is missing: give it a text");
@@ -45,6 +45,12 @@ public final class Require {
     if (value.length() > maxLength) {
       throw new InvalidValueException(
           field, "has " + value.length() + " characters; at most " + maxLength + " are kept");
+    }
+    int bad = PlainText.firstOther(value);
+    if (bad >= 0) {
+      throw new InvalidValueException(
+          field,
+          String.format("holds U+%04X, which is no text: take it out", value.codePointAt(bad)));
     }
     return value;
   }

@@ -54,7 +54,7 @@ public final class CentrelineCsv {
             .skipEmptyLines(true)
             .allowMissingFields(true)
             .allowExtraFields(true)
-            .ofCsvRecord(text)) {
+            .build(CsvBounds.records(), text)) {
       for (CsvRecord record : reader) {
         if (header == null) {
           readHeader(record);
@@ -63,7 +63,7 @@ public final class CentrelineCsv {
         }
       }
     } catch (CsvParseException e) {
-      throw BadFileException.whole("This is not a CSV file: " + e.getMessage());
+      throw CsvBounds.notCsv(e);
     } catch (java.io.IOException e) {
       throw new java.io.UncheckedIOException(e);
     }

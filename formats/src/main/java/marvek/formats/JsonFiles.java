@@ -1,9 +1,12 @@
 package marvek.formats;
 
+import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonLocation;
 import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.StreamReadConstraints;
 import com.fasterxml.jackson.core.StreamReadFeature;
+import com.fasterxml.jackson.core.exc.StreamConstraintsException;
 import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
@@ -17,9 +20,36 @@ import java.nio.charset.StandardCharsets;
 
 /** JSON as this project reads and writes it: strict, UTF-8, keys in the order they were put. */
 public final class JsonFiles {
+  /** Deeper than any of the formats goes; GeoJSON in a book in a request is some ten deep. */
+  private static final int DEEPEST = 40;
+
+  /** What a gigabyte of memory holds as a tree, at some 45 bytes a token. */
+  private static final long MOST_TOKENS = 8_000_000;
+
+  private static final String NOT_UTF_8 =
+      "The file is not UTF-8 text: save it as UTF-8 and try again.";
+
+  private static final int LONGEST_TEXT = 1_000_000;
+  private static final int LONGEST_NUMBER = 100;
+  private static final int LONGEST_NAME = 1000;
+
+  /** Bounds on what comes from outside, for every parser of JSON. */
+  public static final StreamReadConstraints BOUNDS =
+      StreamReadConstraints.builder()
+          .maxNestingDepth(DEEPEST)
+          .maxTokenCount(MOST_TOKENS)
+          .maxStringLength(LONGEST_TEXT)
+          .maxNumberLength(LONGEST_NUMBER)
+          .maxNameLength(LONGEST_NAME)
+          .build();
+
   /** The mapper of all formats; do not reconfigure. */
   public static final ObjectMapper MAPPER =
-      JsonMapper.builder()
+      JsonMapper.builder(
+              JsonFactory.builder()
+                  .disable(JsonFactory.Feature.CHARSET_DETECTION)
+                  .streamReadConstraints(BOUNDS)
+                  .build())
           .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
           .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
           .disable(JsonParser.Feature.ALLOW_NON_NUMERIC_NUMBERS)
@@ -33,31 +63,54 @@ public final class JsonFiles {
    * @throws BadFileException with line and column where it is not JSON
    */
   public static JsonNode parse(byte[] bytes) {
-    String text = text(bytes);
-    if (text.isBlank()) {
-      throw BadFileException.whole("The file is empty.");
-    }
+    int start = startsWithMark(bytes) ? 3 : 0;
     try {
-      return MAPPER.readTree(text);
-    } catch (JsonProcessingException e) {
-      JsonLocation at = e.getLocation();
-      String detail =
-          endsTooSoon(e, text)
-              ? "the file ends here in the middle of its JSON. It may have been cut off:"
-                  + " export or copy it again."
-              : "this is not JSON (" + plainly(e.getOriginalMessage()) + "). Export it again.";
-      if (at == null) {
-        throw BadFileException.whole(detail);
+      JsonNode tree = MAPPER.readTree(bytes, start, bytes.length - start);
+      if (tree.isMissingNode()) {
+        throw BadFileException.whole("The file is empty.");
       }
-      throw BadFileException.atLine(at.getLineNr(), "column " + at.getColumnNr(), detail);
+      JsonText.check(tree);
+      return tree;
+    } catch (StreamConstraintsException e) {
+      throw BadFileException.whole(
+          "The file is deeper, longer or fuller than any that Marvek writes (" + bound(e) + ").");
+    } catch (JsonProcessingException e) {
+      throw notJson(e, text(bytes));
+    } catch (IOException e) {
+      throw BadFileException.whole(NOT_UTF_8);
     }
+  }
+
+  private static boolean startsWithMark(byte[] bytes) {
+    return bytes.length >= 3
+        && bytes[0] == (byte) 0xEF
+        && bytes[1] == (byte) 0xBB
+        && bytes[2] == (byte) 0xBF;
+  }
+
+  private static BadFileException notJson(JsonProcessingException e, String text) {
+    JsonLocation at = e.getLocation();
+    String detail =
+        endsTooSoon(e, text)
+            ? "the file ends here in the middle of its JSON. It may have been cut off:"
+                + " export or copy it again."
+            : "this is not JSON (" + plainly(e.getOriginalMessage()) + "). Export it again.";
+    return at == null
+        ? BadFileException.whole(detail)
+        : BadFileException.atLine(at.getLineNr(), "column " + at.getColumnNr(), detail);
+  }
+
+  private static String bound(StreamConstraintsException e) {
+    return plainly(e.getOriginalMessage())
+        .replaceFirst(" exceeds.*| \\(from `.*", " out of bounds");
   }
 
   /** Whether the parser stumbled over the end of the file, be it in the middle of a number. */
   private static boolean endsTooSoon(JsonProcessingException e, String text) {
     boolean atTheEnd =
         e.getLocation() != null
-            && e.getLocation().getCharOffset() >= text.stripTrailing().length() - 1;
+            && e.getLocation().getByteOffset()
+                >= text.stripTrailing().getBytes(StandardCharsets.UTF_8).length - 1;
     return atTheEnd || e.getOriginalMessage().startsWith("Unexpected end-of-input");
   }
 
@@ -77,7 +130,7 @@ public final class JsonFiles {
               .toString();
       return text.startsWith("\uFEFF") ? text.substring(1) : text;
     } catch (CharacterCodingException e) {
-      throw BadFileException.whole("The file is not UTF-8 text: save it as UTF-8 and try again.");
+      throw BadFileException.whole(NOT_UTF_8);
     }
   }
 

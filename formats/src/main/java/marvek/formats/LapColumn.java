@@ -4,8 +4,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import marvek.core.laps.Channel;
 
 /**
@@ -20,9 +18,6 @@ record LapColumn(Channel channel, double factor, boolean pressure) {
   private static final double KNOT = 1852 / 3600.0;
   private static final double FOOT = 0.3048;
   private static final double G0 = 9.80665;
-
-  /** A name with its unit in brackets or behind the last underscore. */
-  private static final Pattern BRACKETS = Pattern.compile("^(.*?)\\s*[\\[(](.*?)[\\])]\\s*$");
 
   private record Known(Channel channel, List<String> names) {}
 
@@ -145,10 +140,10 @@ record LapColumn(Channel channel, double factor, boolean pressure) {
   static Optional<LapColumn> of(String header, String unit) {
     String name = header.strip().toLowerCase(Locale.ROOT);
     String given = unit.strip().toLowerCase(Locale.ROOT);
-    Matcher brackets = BRACKETS.matcher(name);
-    if (brackets.matches()) {
-      name = brackets.group(1);
-      given = brackets.group(2).strip();
+    int bracket = openingBracket(name);
+    if (bracket >= 0) {
+      given = name.substring(bracket + 1, name.length() - 1).strip();
+      name = name.substring(0, bracket).strip();
     } else if (name.contains("_")
         && FACTORS.containsKey(name.substring(name.lastIndexOf('_') + 1))) {
       String last = name.substring(name.lastIndexOf('_') + 1);
@@ -170,6 +165,16 @@ record LapColumn(Channel channel, double factor, boolean pressure) {
                     // that was covered puts it right where it is not.
                     k.channel() == Channel.SPEED && speedUnitMissing ? 1 / 3.6 : factor,
                     k.channel() == Channel.BRAKE && PRESSURES.contains(unitOf)));
+  }
+
+  /** Where the unit of a name like "Speed (km/h)" begins; -1 where it ends on no bracket. */
+  private static int openingBracket(String name) {
+    if (!name.endsWith("]") && !name.endsWith(")")) {
+      return -1;
+    }
+    int round = name.indexOf('(');
+    int square = name.indexOf('[');
+    return round < 0 || square < 0 ? Math.max(round, square) : Math.min(round, square);
   }
 
   private static String words(String name) {

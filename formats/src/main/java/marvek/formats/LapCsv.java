@@ -71,7 +71,8 @@ public final class LapCsv {
         .skipEmptyLines(true)
         .allowMissingFields(true)
         .allowExtraFields(true)
-        .ofCsvRecord(
+        .build(
+            CsvBounds.records(),
             new InputStreamReader(new ByteArrayInputStream(bytes), StandardCharsets.UTF_8));
   }
 
@@ -94,7 +95,7 @@ public final class LapCsv {
         }
       }
     } catch (CsvParseException e) {
-      throw BadFileException.whole("This is not a CSV file: " + e.getMessage());
+      throw CsvBounds.notCsv(e);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

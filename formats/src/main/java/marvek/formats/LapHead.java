@@ -19,6 +19,8 @@ record LapHead(List<String> header, LapColumn[] columns) {
   /** What a column is mapped to that is not to be taken. */
   private static final String NOTHING = "";
 
+  private static final int LONGEST_HEADER = 200;
+
   /** How a file parts its columns and its decimals. */
   record Dialect(char separator, boolean decimalComma) {
     static Dialect of(byte[] bytes) {
@@ -65,7 +67,21 @@ record LapHead(List<String> header, LapColumn[] columns) {
               + MOST_COLUMNS
               + " are read. Export only the channels that are needed.");
     }
-    return fields.stream().map(f -> f.replace("\uFEFF", "").strip()).toList();
+    return fields.stream().map(f -> named(f.replace("\uFEFF", "").strip(), line)).toList();
+  }
+
+  private static String named(String header, long line) {
+    if (header.length() > LONGEST_HEADER) {
+      throw BadFileException.atLine(
+          line,
+          null,
+          "a header of "
+              + header.length()
+              + " characters; at most "
+              + LONGEST_HEADER
+              + " are read. Is this the row of headers?");
+    }
+    return header;
   }
 
   /** Whether a row is one of units. */

@@ -52,7 +52,7 @@ public record LapPreview(List<Column> columns, List<String> missing) {
         }
       }
     } catch (CsvParseException e) {
-      throw BadFileException.whole("This is not a CSV file: " + e.getMessage());
+      throw CsvBounds.notCsv(e);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

@@ -241,7 +241,7 @@ public final class RecordedLine {
 
   /** What a name says of a thing; "other" where it says nothing. */
   private static MarkType typeOf(String label) {
-    String lower = label.toLowerCase(Locale.ROOT);
+    String lower = label.substring(0, Math.min(label.length(), 200)).toLowerCase(Locale.ROOT);
     if (BOARD.matcher(lower).find()) {
       return MarkType.DISTANCE_BOARD;
     }

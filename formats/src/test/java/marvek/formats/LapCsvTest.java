@@ -3,8 +3,10 @@ package marvek.formats;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
+import static org.junit.jupiter.api.Assertions.assertTimeoutPreemptively;
 
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Stream;
@@ -15,6 +17,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class LapCsvTest {
   private static final int ROWS = 60;
@@ -52,6 +55,24 @@ class LapCsvTest {
     Recording recording = read(file(header.replace("%%", "%"), row));
     assertThat(recording.size()).isEqualTo(ROWS);
     assertThat(recording.at(Channel.SPEED, 7)).isCloseTo(10, within(0.001));
+  }
+
+  /** A cell of brackets once took time with the square of its length, and with it the server. */
+  @ParameterizedTest
+  @ValueSource(strings = {"[", "(", "[(", "a[ ", "[]", " "})
+  void noHeaderTakesLongToBeUnderstood(String piece) {
+    String header = piece.repeat(500_000);
+    assertTimeoutPreemptively(Duration.ofSeconds(5), () -> LapColumn.of(header + "x", header));
+    assertThatThrownBy(() -> read(file("time_s," + "[".repeat(1_500), "%.1f,%.1f")))
+        .isInstanceOf(BadFileException.class)
+        .hasMessageContaining("header of 1500 characters");
+  }
+
+  @Test
+  void aCellThatIsAnEssayIsRefused() {
+    assertThatThrownBy(() -> read("time_s,speed_kmh,x_m,y_m\n" + "1".repeat(3_000_000)))
+        .isInstanceOf(BadFileException.class)
+        .hasMessageContaining("not a CSV file of columns");
   }
 
   @Test

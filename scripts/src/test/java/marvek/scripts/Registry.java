@@ -134,7 +134,7 @@ final class Registry implements Closeable {
   }
 
   private static String address(HttpServer server, String scheme) {
-    return scheme + "://localhost:" + server.getAddress().getPort() + "/";
+    return scheme + "://127.0.0.1:" + server.getAddress().getPort() + "/";
   }
 
   private static InetSocketAddress loopback() {

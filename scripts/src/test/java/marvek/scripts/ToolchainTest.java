@@ -83,6 +83,7 @@ class ToolchainTest {
         machine.run(
             "unshare",
             "--mount",
+            "--propagation=unchanged",
             "bash",
             "-c",
             "mkdir -p .tools && mount -t tmpfs -o size=2m tmpfs .tools && exec scripts/with-node --prepare");

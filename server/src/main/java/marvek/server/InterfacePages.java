@@ -1,21 +1,29 @@
 package marvek.server;
 
+import javax.sql.DataSource;
 import marvek.server.jobs.StartReport;
 import org.springframework.boot.availability.ApplicationAvailability;
 import org.springframework.boot.availability.ReadinessState;
+import org.springframework.dao.DataAccessException;
 import org.springframework.http.ResponseEntity;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 
 /** Paths of the interface's own screens all lead to its one page. */
 @Controller
 class InterfacePages {
+  private static final int LONGEST_QUERY_S = 2;
+
   private final ApplicationAvailability state;
   private final StartReport report;
+  private final JdbcTemplate database;
 
-  InterfacePages(ApplicationAvailability state, StartReport report) {
+  InterfacePages(ApplicationAvailability state, StartReport report, DataSource database) {
     this.state = state;
     this.report = report;
+    this.database = new JdbcTemplate(database);
+    this.database.setQueryTimeout(LONGEST_QUERY_S);
   }
 
   @GetMapping({
@@ -49,10 +57,20 @@ class InterfacePages {
     return "forward:/index.html";
   }
 
-  /** Answers once everything, the demo included, is there: readiness comes after the runners. */
+  /**
+   * Answers once everything, the demo included, is there, as readiness comes after the runners; and
+   * only while the database answers too.
+   */
   @GetMapping("/ready")
   ResponseEntity<String> ready() {
-    boolean ready = state.getReadinessState() == ReadinessState.ACCEPTING_TRAFFIC;
-    return ready ? ResponseEntity.ok("ready") : ResponseEntity.status(503).body(report.line());
+    if (state.getReadinessState() != ReadinessState.ACCEPTING_TRAFFIC) {
+      return ResponseEntity.status(503).body(report.line());
+    }
+    try {
+      database.queryForObject("select 1", Integer.class);
+      return ResponseEntity.ok("ready");
+    } catch (DataAccessException e) {
+      return ResponseEntity.status(503).body("the database does not answer");
+    }
   }
 }

@@ -4,6 +4,8 @@ import java.util.UUID;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /**
  * Long work. QUEUED becomes RUNNING, and that DONE, FAILED or CANCELLED; QUEUED may become
@@ -20,6 +22,8 @@ public final class Job<T> {
     FAILED,
     CANCELLED
   }
+
+  private static final Logger LOG = LoggerFactory.getLogger(Job.class);
 
   private final UUID id = UUID.randomUUID();
   private final CountDownLatch ended = new CountDownLatch(1);
@@ -62,6 +66,10 @@ public final class Job<T> {
       end(Status.CANCELLED, null, null);
     } catch (RuntimeException e) {
       end(Status.FAILED, null, e);
+    } catch (Error e) {
+      // An Error must not leave it running for ever; whoever asks is told what he is of any
+      // failure.
+      end(Status.FAILED, null, new IllegalStateException("a job ended with an error", e));
     }
   }
 
@@ -70,6 +78,9 @@ public final class Job<T> {
   }
 
   private synchronized void end(Status how, T value, RuntimeException why) {
+    if (why != null && !Told.toItsAsker(why)) {
+      LOG.error("Job {} failed", id, why);
+    }
     if (status == Status.RUNNING) {
       status = how;
       result = value;

@@ -29,7 +29,7 @@ class JobController {
           job.status(),
           job.progress(),
           done ? job.result() : null,
-          cause == null ? null : cause.getMessage());
+          cause == null ? null : Told.of(cause));
     }
   }
 

@@ -1,16 +1,23 @@
 package marvek.server.problems;
 
+import com.fasterxml.jackson.databind.JsonMappingException;
 import java.net.URI;
+import java.util.stream.Collectors;
 import marvek.core.InvalidValueException;
+import marvek.core.PlainText;
 import marvek.formats.BadFileException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
@@ -34,10 +41,10 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
             e.getMessage() + " Nothing was stored.");
     e.line().ifPresent(line -> problem.setProperty("line", line));
     if (e.column() != null) {
-      problem.setProperty("column", e.column());
+      problem.setProperty("column", shortened(e.column()));
     }
     if (e.pointer() != null) {
-      problem.setProperty("pointer", e.pointer());
+      problem.setProperty("pointer", shortened(e.pointer()));
     }
     return problem;
   }
@@ -50,7 +57,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
             "invalid-value",
             "A value cannot be used",
             e.getMessage() + ".");
-    problem.setProperty("field", e.field());
+    problem.setProperty("field", shortened(e.field()));
     if (e.index() >= 0) {
       problem.setProperty("index", e.index());
     }
@@ -76,6 +83,49 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     return problem(HttpStatus.CONFLICT, "conflict", "Changed meanwhile", e.getMessage());
   }
 
+  /** The second of two equal things at once, which the database saw where no look-up could. */
+  @ExceptionHandler
+  ProblemDetail twice(DataIntegrityViolationException e) {
+    LOG.info("Refused by the database: {}", e.getMostSpecificCause().getMessage());
+    return problem(
+        HttpStatus.CONFLICT,
+        "conflict",
+        "Changed meanwhile",
+        "The same was stored, or what it belongs to was removed, at this very moment. Load it again.");
+  }
+
+  /** What was to be changed has been changed or removed since it was read in this request. */
+  @ExceptionHandler
+  ProblemDetail overtaken(OptimisticLockingFailureException e) {
+    return problem(
+        HttpStatus.CONFLICT,
+        "conflict",
+        "Changed meanwhile",
+        "Somebody else changed or removed this at the same moment. Nothing was stored: load it again.");
+  }
+
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> noDatabase(DataAccessResourceFailureException e) {
+    return busy("The database does not answer", e);
+  }
+
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> noConnection(CannotCreateTransactionException e) {
+    return busy("The database does not answer", e);
+  }
+
+  private static ResponseEntity<ProblemDetail> busy(String what, Exception e) {
+    LOG.warn("{}: {}", what, e.getMessage());
+    return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
+        .header(HttpHeaders.RETRY_AFTER, "3")
+        .body(
+            problem(
+                HttpStatus.SERVICE_UNAVAILABLE,
+                "busy",
+                what,
+                "Nothing was stored. What you typed is still here: try again in a moment."));
+  }
+
   @ExceptionHandler
   ProblemDetail unexpected(Exception e) {
     LOG.error("Request failed", e);
@@ -94,7 +144,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
             HttpStatus.PAYLOAD_TOO_LARGE,
             "too-large",
             "The file is too large",
-            "Files up to 64 MB are taken. Nothing was stored.");
+            "Files up to 200 MB are taken. Nothing was stored.");
     return new ResponseEntity<>(problem, headers, HttpStatus.PAYLOAD_TOO_LARGE);
   }
 
@@ -121,13 +171,39 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
             HttpStatus.BAD_REQUEST,
             "bad-body",
             "The request cannot be read",
-            "The body is not the JSON that is described at /api/openapi.json.");
+            "The body is not the JSON that is described at /api/openapi.json" + where(e) + ".");
     return new ResponseEntity<>(problem, headers, HttpStatus.BAD_REQUEST);
+  }
+
+  /** The place in the body, in its own words; never the reader's, which speak of classes. */
+  private static String where(HttpMessageNotReadableException e) {
+    if (e.getCause() instanceof JsonMappingException unmapped && !unmapped.getPath().isEmpty()) {
+      String pointer =
+          unmapped.getPath().stream()
+              .map(
+                  step ->
+                      step.getFieldName() == null
+                          ? "/" + step.getIndex()
+                          : "/" + step.getFieldName())
+              .collect(Collectors.joining());
+      return ": look at " + pointer;
+    }
+    return "";
+  }
+
+  /** Long enough for every sentence of ours; what was sent may be quoted in it. */
+  private static final int LONGEST_DETAIL = 600;
+
+  static String shortened(String text) {
+    return text == null || text.length() <= LONGEST_DETAIL
+        ? text
+        : text.substring(0, LONGEST_DETAIL) + " …";
   }
 
   private static ProblemDetail problem(
       HttpStatus status, String type, String title, String detail) {
-    ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
+    ProblemDetail problem =
+        ProblemDetail.forStatusAndDetail(status, shortened(PlainText.of(detail)));
     problem.setType(URI.create("urn:marvek:problem:" + type));
     problem.setTitle(title);
     return problem;

@@ -1,0 +1,49 @@
+package marvek.formats;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.util.Iterator;
+import java.util.Map;
+import marvek.core.PlainText;
+
+/** What JSON can hold and no format can use: characters that are no text, numbers without end. */
+public final class JsonText {
+  private JsonText() {}
+
+  /**
+   * Looks through a whole tree.
+   *
+   * @throws BadFileException with the pointer of the first value that cannot be used
+   */
+  public static void check(JsonNode tree) {
+    check(tree, "");
+  }
+
+  private static void check(JsonNode node, String pointer) {
+    if (node.isTextual()) {
+      text(node.textValue(), pointer);
+    } else if (node.isFloatingPointNumber() && !Double.isFinite(node.doubleValue())) {
+      throw BadFileException.atPointer(pointer, "the number is larger than any that can be used.");
+    } else if (node.isArray()) {
+      for (int i = 0; i < node.size(); i++) {
+        check(node.get(i), pointer + "/" + i);
+      }
+    } else if (node.isObject()) {
+      for (Iterator<Map.Entry<String, JsonNode>> all = node.fields(); all.hasNext(); ) {
+        Map.Entry<String, JsonNode> member = all.next();
+        text(member.getKey(), pointer);
+        check(
+            member.getValue(),
+            pointer + "/" + member.getKey().replace("~", "~0").replace("/", "~1"));
+      }
+    }
+  }
+
+  private static void text(String text, String pointer) {
+    int bad = PlainText.firstOther(text);
+    if (bad >= 0) {
+      throw BadFileException.atPointer(
+          pointer,
+          String.format("the text holds U+%04X, which cannot be used.", text.codePointAt(bad)));
+    }
+  }
+}
