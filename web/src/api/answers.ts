@@ -178,6 +178,7 @@ export interface SetupSheet {
 
 export interface KeptSheet {
   id: string;
+  edition: number;
   sheet: SetupSheet;
 }
 

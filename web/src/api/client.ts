@@ -1,4 +1,4 @@
-import { answer, body, Failed, form, http, upload } from './http';
+import { answer, body, Failed, form, http, madeFrom, upload } from './http';
 import { lapCalls } from './lap-calls';
 import { leadCalls } from './lead-calls';
 import { recallCalls } from './recall-calls';
@@ -164,15 +164,19 @@ export const api = {
     ),
   planNext: (id: string) =>
     answer<KeptSession>(http.POST('/api/sessions/{id}/next', { params: { path: { id } } })),
-  changeSession: (id: string, session: Session, seenAt: string) =>
+  changeSession: (id: string, session: Session, edition: number) =>
     answer<KeptSession>(
       http.PUT('/api/sessions/{id}', {
-        params: { path: { id }, query: { seenAt } },
+        params: { path: { id }, header: madeFrom(edition) },
         body: body(session),
       }),
     ),
-  removeSession: (id: string) =>
-    answer<void>(http.DELETE('/api/sessions/{id}', { params: { path: { id } } })),
+  removeSession: (id: string, edition: number) =>
+    answer<void>(
+      http.DELETE('/api/sessions/{id}', {
+        params: { path: { id }, header: madeFrom(edition) },
+      }),
+    ),
   weather: (book: string, at: string, hours: number) =>
     answer<Weather>(
       http.GET('/api/books/{id}/weather', {
@@ -181,16 +185,19 @@ export const api = {
     ),
   prepare: (id: string) =>
     answer<Prepared>(http.GET('/api/sessions/{id}/preparation', { params: { path: { id } } })),
-  decide: (id: string, decisions: Decision[]) =>
+  decide: (id: string, decisions: Decision[], edition: number) =>
     answer<Prepared>(
       http.PUT('/api/sessions/{id}/decisions', {
-        params: { path: { id } },
+        params: { path: { id }, header: madeFrom(edition) },
         body: body(decisions),
       }),
     ),
-  issue: (id: string, reason: string) =>
+  issue: (id: string, reason: string, edition: number) =>
     answer<KeptSession>(
-      http.POST('/api/sessions/{id}/issue', { params: { path: { id } }, body: { reason } }),
+      http.POST('/api/sessions/{id}/issue', {
+        params: { path: { id }, header: madeFrom(edition) },
+        body: { reason },
+      }),
     ),
   brief: (id: string, length: string) =>
     answer<Brief>(
@@ -205,10 +212,13 @@ export const api = {
         params: { path: { id: book, number } },
       }),
     ),
-  noteStep: (book: string, number: number, corner: number, word: string) =>
+  noteStep: (book: string, number: number, step: StepView, word: string) =>
     answer<StepView[]>(
       http.POST('/api/books/{id}/revisions/{number}/steps/{corner}', {
-        params: { path: { id: book, number, corner } },
+        params: {
+          path: { id: book, number, corner: step.corner },
+          header: madeFrom(step.edition),
+        },
         body: { word },
       }),
     ),
@@ -240,16 +250,18 @@ export const api = {
     answer<KeptSheet>(
       http.POST('/api/cars/{id}/sheets', { params: { path: { id: car } }, body: body(sheet) }),
     ),
-  changeSheet: (car: string, sheet: string, values: SetupSheet) =>
+  changeSheet: (car: string, sheet: KeptSheet, values: SetupSheet) =>
     answer<KeptSheet>(
       http.PUT('/api/cars/{id}/sheets/{sheet}', {
-        params: { path: { id: car, sheet } },
+        params: { path: { id: car, sheet: sheet.id }, header: madeFrom(sheet.edition) },
         body: body(values),
       }),
     ),
-  removeSheet: (car: string, sheet: string) =>
+  removeSheet: (car: string, sheet: KeptSheet) =>
     answer<void>(
-      http.DELETE('/api/cars/{id}/sheets/{sheet}', { params: { path: { id: car, sheet } } }),
+      http.DELETE('/api/cars/{id}/sheets/{sheet}', {
+        params: { path: { id: car, sheet: sheet.id }, header: madeFrom(sheet.edition) },
+      }),
     ),
   job: (id: string) => answer<JobView>(http.GET('/api/jobs/{id}', { params: { path: { id } } })),
   cancel: (id: string) =>
@@ -267,16 +279,23 @@ export const api = {
     upload<CircuitPreview>('/api/circuits/preview', form(file, settings), signal),
   circuit: (id: string) =>
     answer<CircuitView>(http.GET('/api/circuits/{id}', { params: { path: { id } } })),
-  keepCircuitDraft: (id: string, edits: CircuitEdits) =>
-    answer<{ changes: LayoutChange[] }>(
-      http.PUT('/api/circuits/{id}/draft', { params: { path: { id } }, body: body(edits) }),
+  keepCircuitDraft: (id: string, edits: CircuitEdits, edition: number) =>
+    answer<{ changes: LayoutChange[]; edition: number }>(
+      http.PUT('/api/circuits/{id}/draft', {
+        params: { path: { id }, header: madeFrom(edition) },
+        body: body(edits),
+      }),
     ),
-  discardCircuitDraft: (id: string) =>
-    answer<void>(http.DELETE('/api/circuits/{id}/draft', { params: { path: { id } } })),
-  keepLayout: (id: string, reason: string, validFrom?: string) =>
+  discardCircuitDraft: (id: string, edition: number) =>
+    answer<void>(
+      http.DELETE('/api/circuits/{id}/draft', {
+        params: { path: { id }, header: madeFrom(edition) },
+      }),
+    ),
+  keepLayout: (id: string, edition: number, reason: string, validFrom?: string) =>
     answer<{ id: string; version: number }>(
       http.POST('/api/circuits/{id}/versions', {
-        params: { path: { id } },
+        params: { path: { id }, header: madeFrom(edition) },
         body: body({ reason, validFrom }),
       }),
     ),
@@ -302,10 +321,10 @@ export const api = {
     ),
   walkWaypoints: (walk: string, file: File) =>
     upload<WalkView>(`/api/walks/${walk}/waypoints`, form(file)),
-  finishWalk: (walk: string, reason: string, validFrom?: string) =>
+  finishWalk: (walk: string, edition: number, reason: string, validFrom?: string) =>
     answer<{ circuitId: string; version: number; changes: LayoutChange[] }>(
       http.POST('/api/walks/{id}/finish', {
-        params: { path: { id: walk } },
+        params: { path: { id: walk }, header: madeFrom(edition) },
         body: body({ reason, validFrom }),
       }),
     ),

@@ -34,6 +34,9 @@ export async function answer<T>(call: Promise<{ data?: unknown; error?: unknown 
   return result.data as T;
 }
 
+/** The edition that a change was made from; when it is not the stored one any more, it is refused. */
+export const madeFrom = (edition: number) => ({ 'If-Match': `"${edition}"` });
+
 /** A JSON body whose inner members the generated schema leaves open. */
 export const body = (value: unknown) => value as never;
 

@@ -1,4 +1,4 @@
-import { answer, body, http } from './http';
+import { answer, body, http, madeFrom } from './http';
 import type { GroupRemark, Lead, LeadDay, RemarkState } from './lead';
 
 const of = (id: string) => ({ path: { id } });
@@ -7,9 +7,12 @@ const of = (id: string) => ({ path: { id } });
 export const leadCalls = {
   lead: (session: string) =>
     answer<Lead>(http.GET('/api/sessions/{id}/lead', { params: of(session) })),
-  changeLead: (session: string, day: LeadDay, seenAt: string | null | undefined) =>
+  changeLead: (session: string, day: LeadDay, edition: number) =>
     answer<Lead>(
-      http.PUT('/api/sessions/{id}/lead', { params: of(session), body: body({ day, seenAt }) }),
+      http.PUT('/api/sessions/{id}/lead', {
+        params: { ...of(session), header: madeFrom(edition) },
+        body: body({ day }),
+      }),
     ),
   sayToDriver: (
     session: string,
@@ -18,9 +21,12 @@ export const leadCalls = {
     answer<GroupRemark>(
       http.POST('/api/sessions/{id}/lead/remarks', { params: of(session), body: body(said) }),
     ),
-  seeRemark: (id: string, state: RemarkState) =>
+  seeRemark: (remark: GroupRemark, state: RemarkState) =>
     answer<GroupRemark>(
-      http.PUT('/api/lead-remarks/{id}', { params: of(id), body: body({ state }) }),
+      http.PUT('/api/lead-remarks/{id}', {
+        params: { ...of(remark.id), header: madeFrom(remark.edition) },
+        body: body({ state }),
+      }),
     ),
   takeBackRemark: (id: string) =>
     answer<void>(http.DELETE('/api/lead-remarks/{id}', { params: of(id) })),

@@ -55,6 +55,7 @@ export interface Turn {
 export type RemarkState = 'open' | 'taken' | 'not-taken';
 
 export interface GroupRemark {
+  edition: number;
   id: string;
   driver: string;
   /** 0 for the lap as a whole. */
@@ -81,7 +82,7 @@ export interface DriverFinding {
 
 export interface Lead {
   day: LeadDay;
-  changedAt?: string | null;
+  edition: number;
   turns: Turn[];
   remarks: GroupRemark[];
   files: { id: string; name: string }[];

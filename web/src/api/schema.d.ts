@@ -1570,6 +1570,8 @@ export interface components {
         WalkView: {
             /** Format: uuid */
             id?: string;
+            /** Format: int64 */
+            edition?: number;
             /** Format: date-time */
             begunAt?: string;
             list?: components["schemas"]["Item"][];
@@ -1591,12 +1593,12 @@ export interface components {
             comesTwice?: boolean;
             /** Format: date-time */
             changedAt?: string;
+            /** Format: int64 */
+            edition?: number;
             session?: components["schemas"]["JsonNode"];
         };
         DayBody: {
             day?: components["schemas"]["JsonNode"];
-            /** Format: date-time */
-            seenAt?: string;
         };
         File: {
             /** Format: uuid */
@@ -1619,14 +1621,16 @@ export interface components {
         };
         LeadView: {
             day?: components["schemas"]["JsonNode"];
-            /** Format: date-time */
-            changedAt?: string;
+            /** Format: int64 */
+            edition?: number;
             turns?: components["schemas"]["TurnView"][];
             remarks?: components["schemas"]["RemarkView"][];
             files?: components["schemas"]["File"][];
             findings?: components["schemas"]["FoundView"][];
         };
         RemarkView: {
+            /** Format: int64 */
+            edition?: number;
             /** Format: uuid */
             id?: string;
             driver?: string;
@@ -1674,6 +1678,8 @@ export interface components {
         PreparedView: {
             /** Format: int32 */
             parent?: number;
+            /** Format: int64 */
+            edition?: number;
             /** Format: double */
             parentLap_s?: number;
             /** Format: double */
@@ -1695,6 +1701,8 @@ export interface components {
         };
         DraftAnswer: {
             changes?: components["schemas"]["LayoutChange"][];
+            /** Format: int64 */
+            edition?: number;
         };
         FinishBody: {
             reason?: string;
@@ -2202,6 +2210,8 @@ export interface components {
             good?: boolean;
         };
         StepView: {
+            /** Format: int64 */
+            edition?: number;
             /** Format: int32 */
             corner?: number;
             name?: string;
@@ -2796,6 +2806,8 @@ export interface components {
         CircuitView: {
             /** Format: uuid */
             id?: string;
+            /** Format: int64 */
+            edition?: number;
             name?: string;
             layout?: string;
             /** Format: int32 */
@@ -3061,10 +3073,10 @@ export interface operations {
     };
     change: {
         parameters: {
-            query?: {
-                seenAt?: string;
+            query?: never;
+            header: {
+                "If-Match": string;
             };
-            header?: never;
             path: {
                 id: string;
             };
@@ -3090,7 +3102,9 @@ export interface operations {
     remove: {
         parameters: {
             query?: never;
-            header?: never;
+            header: {
+                "If-Match": string;
+            };
             path: {
                 id: string;
             };
@@ -3132,7 +3146,9 @@ export interface operations {
     change_1: {
         parameters: {
             query?: never;
-            header?: never;
+            header: {
+                "If-Match": string;
+            };
             path: {
                 id: string;
             };
@@ -3158,7 +3174,9 @@ export interface operations {
     decide: {
         parameters: {
             query?: never;
-            header?: never;
+            header: {
+                "If-Match": string;
+            };
             path: {
                 id: string;
             };
@@ -3184,7 +3202,9 @@ export interface operations {
     see: {
         parameters: {
             query?: never;
-            header?: never;
+            header: {
+                "If-Match": string;
+            };
             path: {
                 id: string;
             };
@@ -3255,7 +3275,9 @@ export interface operations {
     keepDraft: {
         parameters: {
             query?: never;
-            header?: never;
+            header: {
+                "If-Match": string;
+            };
             path: {
                 id: string;
             };
@@ -3281,7 +3303,9 @@ export interface operations {
     discardDraft: {
         parameters: {
             query?: never;
-            header?: never;
+            header: {
+                "If-Match": string;
+            };
             path: {
                 id: string;
             };
@@ -3301,7 +3325,9 @@ export interface operations {
     changeSheet: {
         parameters: {
             query?: never;
-            header?: never;
+            header: {
+                "If-Match": string;
+            };
             path: {
                 id: string;
                 sheet: string;
@@ -3328,7 +3354,9 @@ export interface operations {
     removeSheet: {
         parameters: {
             query?: never;
-            header?: never;
+            header: {
+                "If-Match": string;
+            };
             path: {
                 id: string;
                 sheet: string;
@@ -3412,7 +3440,9 @@ export interface operations {
     finish: {
         parameters: {
             query?: never;
-            header?: never;
+            header: {
+                "If-Match": string;
+            };
             path: {
                 id: string;
             };
@@ -3683,7 +3713,9 @@ export interface operations {
     issue: {
         parameters: {
             query?: never;
-            header?: never;
+            header: {
+                "If-Match": string;
+            };
             path: {
                 id: string;
             };
@@ -3854,7 +3886,9 @@ export interface operations {
     keep_1: {
         parameters: {
             query?: never;
-            header?: never;
+            header: {
+                "If-Match": string;
+            };
             path: {
                 id: string;
             };
@@ -4312,7 +4346,9 @@ export interface operations {
     note_1: {
         parameters: {
             query?: never;
-            header?: never;
+            header: {
+                "If-Match": string;
+            };
             path: {
                 id: string;
                 number: number;

@@ -65,6 +65,7 @@ export interface KeptSession {
   begins: string;
   comesTwice: boolean;
   changedAt: string;
+  edition: number;
   session: Session;
 }
 
@@ -102,6 +103,8 @@ export interface Decision {
 export interface Prepared {
   /** The newest revision, which the changes are told against. */
   parent: number;
+  /** Of the session that this was made from. */
+  edition: number;
   parentLap_s: number;
   lap_s: number;
   parentConditions: Conditions;
@@ -122,6 +125,8 @@ export interface StepMark extends Omit<MarkReference, 'offset_m' | 'side'> {
 }
 
 export interface StepView {
+  /** Of what is kept of it; to be sent back with the next lap. */
+  edition: number;
   corner: number;
   name: string;
   safe_m: number;

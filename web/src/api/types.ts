@@ -292,6 +292,8 @@ export interface View {
 
 /** RFC 9457 problem details. */
 export interface Problem {
+  /** What is stored now, where a change was made from something older. */
+  theirs?: unknown;
   title: string;
   detail: string;
   status: number;

@@ -16,6 +16,8 @@ import {
   type DraftState,
   type History,
 } from './draft';
+import { DraftStore, type StoredDraft } from './draft-store';
+import { openWindows, windowId } from './window-id';
 
 const KEY = Symbol('book');
 
@@ -30,6 +32,8 @@ export class BookState {
   history = $state.raw<History>();
   /** Pages that are to be checked on track since the layout changed. */
   checks = $state.raw<CheckLine[]>([]);
+  /** Drafts of this book in other windows, offered to this one. */
+  others = $state.raw<StoredDraft[]>([]);
   problem = $state<Problem>();
   computing = $state(false);
   /** A search for the line that goes on. */
@@ -46,12 +50,11 @@ export class BookState {
   readonly newest = $derived(this.book?.revisions[this.book.revisions.length - 1]);
   readonly isNewest = $derived(this.base?.revision.number === this.newest?.number);
 
+  readonly drafts: DraftStore;
+
   constructor(id: string) {
     this.id = id;
-  }
-
-  private get draftKey() {
-    return `marvek.draft.${this.id}`;
+    this.drafts = new DraftStore(id, windowId(), localStorage);
   }
 
   async open(number?: number) {
@@ -67,15 +70,35 @@ export class BookState {
     }
   }
 
-  /** A draft outlives a reload, as long as the revision it was made from is the newest. */
+  /**
+   * A draft outlives a reload and its window, as long as the revision it was made from is the newest.
+   * One of a window that is still open stays there and is only offered.
+   */
   private async resumeDraft() {
-    const kept = localStorage.getItem(this.draftKey);
-    if (!kept || !this.base) return;
-    const { parent, now } = readDraft(kept);
-    if (now && parent === this.base.revision.number) {
-      this.history = change(this.history!, { ...this.history!.now, ...now });
-      await this.compute();
+    const parent = this.base!.revision.number;
+    let draft = this.drafts.own;
+    if (draft?.parent !== parent) {
+      const open = await openWindows();
+      draft = this.drafts.others(parent).find(({ window }) => !open.has(window));
+      if (draft) this.drafts.forget(draft.window);
     }
+    if (draft) await this.takeDraft(draft.now);
+    await this.lookForOthers();
+  }
+
+  /** Drafts of this book in other windows that are open. */
+  lookForOthers = async () => {
+    if (!this.base) return;
+    const open = await openWindows();
+    this.others = this.drafts
+      .others(this.base.revision.number)
+      .filter(({ window }) => open.has(window));
+  };
+
+  /** Goes on from a draft as one step, which can be undone. */
+  async takeDraft(now: DraftState) {
+    this.store(change(this.history!, { ...this.history!.now, ...now }));
+    await this.compute();
   }
 
   setOwn(corner: number, field: OwnField, value: number | string | undefined) {
@@ -155,8 +178,7 @@ export class BookState {
 
   private store(next: History) {
     this.history = next;
-    const draft = { parent: this.base!.revision.number, now: next.now };
-    localStorage.setItem(this.draftKey, JSON.stringify(draft));
+    this.drafts.keep(this.base!.revision.number, next.now);
   }
 
   /** What the model is asked about. */
@@ -173,7 +195,7 @@ export class BookState {
       // An answer that is still on its way belongs to what was undone.
       this.computing = false;
       this.view = this.base;
-      localStorage.removeItem(this.draftKey);
+      this.drafts.forget();
       return;
     }
     this.computing = true;
@@ -204,7 +226,7 @@ export class BookState {
   async keep(reason: string): Promise<boolean> {
     try {
       const kept = await api.keep(this.id, this.draft(), reason);
-      localStorage.removeItem(this.draftKey);
+      this.drafts.forget();
       await this.open(kept.number);
       return true;
     } catch (e) {
@@ -246,7 +268,7 @@ export class BookState {
   async moveToNewestLayout(): Promise<boolean> {
     try {
       const moved = await api.moveLayout(this.id, this.book!.newestCircuitId);
-      localStorage.removeItem(this.draftKey);
+      this.drafts.forget();
       await this.open(moved.revision);
       return true;
     } catch (e) {
@@ -267,15 +289,6 @@ export class BookState {
   private fail(e: unknown) {
     if (!(e instanceof Failed)) throw e;
     this.problem = e.problem;
-  }
-}
-
-/** A draft as it was kept in the browser; nothing of it if that cannot be read any more. */
-function readDraft(kept: string): { parent?: number; now?: DraftState } {
-  try {
-    return JSON.parse(kept);
-  } catch {
-    return {};
   }
 }
 

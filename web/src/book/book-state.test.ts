@@ -1,3 +1,4 @@
+import { fakeStorage } from '../test-storage';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Conditions, View } from '../api/types';
 
@@ -69,12 +70,7 @@ describe('an open book', () => {
     server.search = { id: 'b' };
     server.jobs = [];
     server.refusal = 0;
-    const kept = new Map<string, string>();
-    vi.stubGlobal('localStorage', {
-      getItem: (key: string) => kept.get(key) ?? null,
-      setItem: (key: string, value: string) => kept.set(key, value),
-      removeItem: (key: string) => kept.delete(key),
-    });
+    vi.stubGlobal('localStorage', fakeStorage());
   });
 
   it('shows what the model says of the draft', async () => {

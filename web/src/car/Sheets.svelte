@@ -12,7 +12,7 @@
   const book = useBook();
   let sheets = $state.raw<KeptSheet[]>([]);
   let problem = $state<ProblemType>();
-  let edited = $state.raw<{ id?: string; sheet: SetupSheet }>();
+  let edited = $state.raw<KeptSheet | { sheet: SetupSheet }>();
   let going = $state.raw<KeptSheet>();
   let compared = $state.raw<{ first: SetupSheet; second: SetupSheet; result: SheetComparison }>();
   const car = $derived(book.book!.carId);
@@ -33,14 +33,14 @@
 
   const keep = (sheet: SetupSheet) =>
     guarded(async () => {
-      if (edited!.id) await api.changeSheet(car, edited!.id, sheet);
+      if ('id' in edited!) await api.changeSheet(car, edited, sheet);
       else await api.addSheet(car, sheet);
       edited = undefined;
       await load();
     });
   const remove = (kept: KeptSheet) =>
     guarded(async () => {
-      await api.removeSheet(car, kept.id);
+      await api.removeSheet(car, kept);
       going = undefined;
       await load();
     });

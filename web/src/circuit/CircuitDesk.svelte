@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { tabKeys } from '../ui/keys';
   import { useCircuit } from './circuit-state.svelte';
   import DetailsForm from './DetailsForm.svelte';
   import type { ThingKind } from './edits';
@@ -40,7 +41,12 @@
     <h1 class="sr-only">{circuit.view!.name}</h1>
     <PlanView {light} />
     <Profile />
-    <div class="flex items-center gap-1 pt-1" role="tablist" aria-label="More of the circuit">
+    <div
+      class="flex items-center gap-1 pt-1"
+      role="tablist"
+      aria-label="More of the circuit"
+      {@attach tabKeys}
+    >
       {#each panels as [key, name] (key)}
         <button
           role="tab"

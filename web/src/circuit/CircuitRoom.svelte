@@ -1,6 +1,8 @@
 <script lang="ts">
   import Header from '../ui/Header.svelte';
+  import { controlKey, hasOwnKeys, plainKey } from '../ui/keys';
   import Problem from '../ui/Problem.svelte';
+  import Stale from '../ui/Stale.svelte';
   import { preferences } from '../units/preferences.svelte';
   import { CircuitState, provideCircuit } from './circuit-state.svelte';
   import CircuitDesk from './CircuitDesk.svelte';
@@ -15,21 +17,24 @@
   provideCircuit(circuit);
   circuit.open();
 
+  const withControl: Record<string, () => void> = {
+    z: () => circuit.undo(),
+    y: () => circuit.redo(),
+  };
+  const plain: Record<string, () => void> = {
+    m: () => circuit.add('marks'),
+    k: () => circuit.add('kerbs'),
+    t: () => preferences.toggleTheme(),
+  };
+
   function onkeydown(event: KeyboardEvent) {
-    const typing = (event.target as HTMLElement).closest('input, select, textarea, dialog');
-    if (typing) return;
-    const control = event.ctrlKey || event.metaKey;
-    const key = event.key.toLowerCase();
-    const actions: Record<string, () => void> = control
-      ? { z: () => circuit.undo(), y: () => circuit.redo() }
-      : {
-          m: () => circuit.add('marks'),
-          k: () => circuit.add('kerbs'),
-          t: () => preferences.toggleTheme(),
-        };
-    if (actions[key] && !event.altKey) {
+    const control = controlKey(event);
+    const action = control
+      ? !hasOwnKeys(event.target) && withControl[control]
+      : plain[plainKey(event) ?? ''];
+    if (action) {
       event.preventDefault();
-      actions[key]();
+      action();
     }
   }
 </script>
@@ -68,4 +73,14 @@
 {/if}
 {#if circuit.view}<CircuitDesk />{:else if !circuit.problem}
   <p class="p-8 text-lg" role="status">Opening the circuit …</p>
+{/if}
+{#if circuit.theirs !== undefined}
+  <Stale
+    what="The draft of this circuit"
+    theirs={circuit.theirs ?? circuit.view!.edits}
+    mine={circuit.edits}
+    ontheirs={() => circuit.takeTheirs()}
+    onmine={() => circuit.keepMine()}
+    onclose={() => (circuit.theirs = undefined)}
+  />
 {/if}

@@ -33,6 +33,11 @@ export class CircuitState {
   changes = $state.raw<LayoutChange[]>([]);
   saving = $state(false);
   problem = $state<Problem>();
+  /** The draft that somebody else kept meanwhile; null where they threw it away. */
+  theirs = $state.raw<CircuitEdits | null>();
+  /** Of the version with its draft, as it was last seen. */
+  private edition = 0;
+  private queue: Promise<void> = Promise.resolve();
   private timer: ReturnType<typeof setTimeout> | undefined;
   private asked = 0;
 
@@ -62,6 +67,7 @@ export class CircuitState {
     try {
       const view = await api.circuit(this.id);
       this.view = view;
+      this.edition = view.edition;
       this.changes = view.draftChanges;
       this.steps = begun(view.draft ?? view.edits);
     } catch (e) {
@@ -160,19 +166,49 @@ export class CircuitState {
     this.saving = true;
   }
 
-  /** The draft is kept on the server; of answers that overtake each other only the last counts. */
-  async save() {
+  /** The draft is kept on the server, one after the other: each is made from what was kept last. */
+  save(): Promise<void> {
     clearTimeout(this.timer);
-    if (!this.edits) return;
     const turn = ++this.asked;
+    this.queue = this.queue.then(() => this.saveNow(turn));
+    return this.queue;
+  }
+
+  private async saveNow(turn: number) {
+    if (turn !== this.asked || !this.edits) return;
     this.problem = undefined;
     try {
-      const { changes } = await api.keepCircuitDraft(this.id, this.edits);
-      if (turn === this.asked) this.changes = changes;
+      const kept = await api.keepCircuitDraft(this.id, this.edits, this.edition);
+      this.edition = kept.edition;
+      if (turn === this.asked) this.changes = kept.changes;
     } catch (e) {
-      if (turn === this.asked) this.refuse(e);
+      if (e instanceof Failed && e.problem.status === 412) this.lookAtTheirs(e.problem);
+      else if (turn === this.asked) this.refuse(e);
     } finally {
       if (turn === this.asked) this.saving = false;
+    }
+  }
+
+  private lookAtTheirs(problem: Problem) {
+    const theirs = problem.theirs as CircuitEdits | undefined;
+    this.theirs = theirs?.marks ? theirs : null;
+  }
+
+  /** Goes on from what somebody else kept; what was done here is put away. */
+  async takeTheirs() {
+    this.theirs = undefined;
+    this.selection = undefined;
+    await this.open();
+  }
+
+  /** Keeps what was done here in the place of theirs. */
+  async keepMine() {
+    this.theirs = undefined;
+    try {
+      this.edition = (await api.circuit(this.id)).edition;
+      await this.save();
+    } catch (e) {
+      this.fail(e);
     }
   }
 
@@ -187,7 +223,8 @@ export class CircuitState {
   async discard() {
     try {
       clearTimeout(this.timer);
-      await api.discardCircuitDraft(this.id);
+      await this.queue;
+      await api.discardCircuitDraft(this.id, this.edition);
       this.selection = undefined;
       await this.open();
     } catch (e) {
@@ -199,8 +236,8 @@ export class CircuitState {
   async keep(reason: string, validFrom: string): Promise<string | undefined> {
     try {
       await this.save();
-      if (this.problem) return undefined;
-      const kept = await api.keepLayout(this.id, reason, validFrom || undefined);
+      if (this.problem || this.theirs !== undefined) return undefined;
+      const kept = await api.keepLayout(this.id, this.edition, reason, validFrom || undefined);
       if (kept.id === this.id) await this.open();
       return kept.id;
     } catch (e) {

@@ -64,6 +64,8 @@ export interface CircuitSummary {
 
 export interface CircuitView {
   id: string;
+  /** Of the version with its draft; to be sent back with the next change. */
+  edition: number;
   name: string;
   layout: string;
   version: number;
@@ -161,6 +163,7 @@ export interface WalkNote {
 }
 
 export interface WalkView {
+  edition: number;
   id?: string | null;
   begunAt?: string | null;
   list: WalkItem[];

@@ -3,6 +3,7 @@
   import type { CornerPage, View } from '../api/types';
   import type { OtherLine } from '../strip/other-lines';
   import Strip from '../strip/Strip.svelte';
+  import { tabKeys } from '../ui/keys';
   import AlongPanel from './AlongPanel.svelte';
   import { PLACES, places } from './debrief';
   import type { DebriefDesk } from './debrief-state.svelte';
@@ -52,32 +53,20 @@
       };
     });
   });
-
-  function onkeydown(event: KeyboardEvent) {
-    const step = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
-    if (!step) return;
-    event.preventDefault();
-    event.stopPropagation();
-    const at = TABS.findIndex(([key]) => key === open);
-    open = TABS[(at + step + TABS.length) % TABS.length][0];
-    document.getElementById(`debrief-${open}`)?.focus();
-  }
 </script>
 
 <h2 class="text-2xl font-bold">{page.corner} {page.name}</h2>
-<div class="flex gap-1 pb-1" role="tablist" aria-label="Corner {page.corner}">
+<div class="flex gap-1 pb-1" role="tablist" aria-label="Corner {page.corner}" {@attach tabKeys}>
   {#each TABS as [key, name] (key)}
     <button
       id="debrief-{key}"
       role="tab"
       aria-selected={open === key}
       aria-controls="debrief-panel"
-      tabindex={open === key ? 0 : -1}
       class={[
         'figures h-10 border-b-4 px-3 text-lg',
         open === key ? 'border-base-content font-semibold' : 'border-base-300 text-neutral',
       ]}
-      {onkeydown}
       onclick={() => (open = key)}>{name}{key === 'remarks' && said ? ` (${said})` : ''}</button
     >
   {/each}

@@ -5,7 +5,9 @@
   import { route } from '../router';
   import SessionLinks from '../session/SessionLinks.svelte';
   import { hourWords, sessionName } from '../session/words';
+  import { tabKeys } from '../ui/keys';
   import Problem from '../ui/Problem.svelte';
+  import Stale from '../ui/Stale.svelte';
   import CallsPanel from './CallsPanel.svelte';
   import ConesPanel from './ConesPanel.svelte';
   import GroupPanel from './GroupPanel.svelte';
@@ -54,7 +56,7 @@
     <SessionLinks {kept} current="lead" />
   {/if}
   {#if desk.lead}
-    <div class="flex items-end gap-1 pt-1" role="tablist" aria-label="Lead">
+    <div class="flex items-end gap-1 pt-1" role="tablist" aria-label="Lead" {@attach tabKeys}>
       {#each TABS as [key, name] (key)}
         <button
           role="tab"
@@ -84,3 +86,13 @@
     </div>
   {:else if !desk.problem}<p class="p-4" role="status">Looking up the group …</p>{/if}
 </div>
+{#if desk.stale}
+  <Stale
+    what="The day"
+    theirs={desk.stale.theirs}
+    mine={desk.stale.mine}
+    ontheirs={desk.takeTheirs}
+    onmine={desk.keepMine}
+    onclose={() => (desk.stale = undefined)}
+  />
+{/if}

@@ -30,6 +30,7 @@ const day: LeadDay = {
   files: [{ driver: 'b', file: 'f' }],
 };
 const remark = (driver: string, corner: number, state: GroupRemark['state']): GroupRemark => ({
+  edition: 0,
   id: driver + corner,
   driver,
   corner,

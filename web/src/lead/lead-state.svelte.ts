@@ -23,6 +23,9 @@ export class LeadDesk {
   );
   readonly open = $derived(this.driver ? openFor(this.lead!.remarks, this.driver.key) : []);
 
+  /** What somebody else kept meanwhile, and what was to be kept here. */
+  stale = $state.raw<{ theirs: LeadDay; mine: LeadDay }>();
+
   /** Changes go one after the other, each from what the one before left. */
   #queue: Promise<void> = Promise.resolve();
 
@@ -37,11 +40,31 @@ export class LeadDesk {
     this.#queue = this.#queue.then(() =>
       this.#run(async () => {
         const before = this.lead!.day;
-        this.lead = await api.changeLead(this.session, make(before), this.lead!.changedAt);
+        const mine = make(before);
+        try {
+          this.lead = await api.changeLead(this.session, mine, this.lead!.edition);
+        } catch (e) {
+          if (!(e instanceof Failed && e.problem.theirs)) throw e;
+          this.stale = { theirs: e.problem.theirs as LeadDay, mine };
+          return;
+        }
         this.past = [...this.past, before].slice(-50);
       }),
     );
     return this.#queue;
+  };
+
+  /** Goes on from what somebody else kept. */
+  takeTheirs = async () => {
+    this.stale = undefined;
+    await this.load();
+  };
+
+  /** Keeps what was to be kept here in the place of theirs. */
+  keepMine = async () => {
+    const { mine } = this.stale!;
+    await this.takeTheirs();
+    await this.change(() => mine);
   };
 
   undo = () => {
@@ -71,7 +94,7 @@ export class LeadDesk {
 
   see = (remark: GroupRemark, state: RemarkState) =>
     this.#run(async () => {
-      const seen = await api.seeRemark(remark.id, state);
+      const seen = await api.seeRemark(remark, state);
       this.#remarks((all) => all.map((r) => (r.id === seen.id ? seen : r)));
     });
 

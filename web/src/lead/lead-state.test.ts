@@ -19,7 +19,7 @@ vi.mock('../api/client', () => {
   }
   const lead = (): Lead => ({
     day: server.day,
-    changedAt: String(server.changes),
+    edition: server.changes,
     turns: [
       { fromLap: 1, toLap: 2, order: ['ada', 'ben'] },
       { fromLap: 3, toLap: 4, order: ['ben', 'ada'] },
@@ -32,21 +32,22 @@ vi.mock('../api/client', () => {
     Failed,
     api: {
       lead: async () => lead(),
-      changeLead: async (_: string, day: LeadDay, seenAt: string) => {
-        if (server.conflict || seenAt !== String(server.changes)) {
-          throw new Failed({ status: 409, title: 'conflict', detail: 'changed meanwhile' });
+      changeLead: async (_: string, day: LeadDay, edition: number) => {
+        if (server.conflict || edition !== server.changes) {
+          throw new Failed({ status: 412, title: 'conflict', detail: 'changed meanwhile' });
         }
         server.changes++;
         server.day = day;
         return lead();
       },
-      sayToDriver: async (_: string, said: Omit<GroupRemark, 'id'>) => ({
+      sayToDriver: async (_: string, said: Omit<GroupRemark, 'id' | 'edition'>) => ({
         ...said,
         id: `r${server.said++}`,
+        edition: 0,
         lap: server.day.lap,
         state: said.good ? 'taken' : 'open',
       }),
-      seeRemark: async (id: string, state: GroupRemark['state']) => ({
+      seeRemark: async ({ id }: GroupRemark, state: GroupRemark['state']) => ({
         ...({
           id,
           driver: 'ada',

@@ -60,6 +60,7 @@
   }
 
   function onkeydown(event: KeyboardEvent) {
+    if (event.ctrlKey || event.metaKey || event.altKey) return;
     const elsewhere = (event.target as HTMLElement).closest('input, select, textarea, dialog, a');
     if (event.key !== ' ' || elsewhere || !card) return;
     forward();

@@ -85,6 +85,7 @@
 
   /** Before the book's own keys, which turn pages with figures. */
   function onkeydown(event: KeyboardEvent) {
+    if (event.ctrlKey || event.metaKey || event.altKey) return;
     if (!question || (event.target as HTMLElement).closest('input, select, textarea, dialog'))
       return;
     const grading = GRADES.find((g) => g.key === event.key);

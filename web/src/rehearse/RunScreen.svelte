@@ -54,6 +54,7 @@
   }
 
   function onkeydown(event: KeyboardEvent) {
+    if (event.ctrlKey || event.metaKey || event.altKey) return;
     if ((event.target as HTMLElement).closest('input, select, textarea, dialog')) return;
     const act = actOf(event);
     if (going && ACT_KEYS.some((k) => k.key === event.key || k.key === event.key.toLowerCase())) {

@@ -7,7 +7,9 @@
   import { route } from '../router';
   import { platesOf } from '../strip/plates';
   import Strip from '../strip/Strip.svelte';
+  import { plainKey, tabKeys } from '../ui/keys';
   import Problem from '../ui/Problem.svelte';
+  import Stale from '../ui/Stale.svelte';
   import { gain, lapTime } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
   import ChangeRow from './ChangeRow.svelte';
@@ -50,6 +52,11 @@
     prepared ? compareConditions(prepared.parentConditions, prepared.conditions, writer) : [],
   );
 
+  /** The session as somebody else kept it while this was being decided. */
+  let theirs = $state.raw<KeptSession>();
+  /** What was to be kept then. */
+  let again = $state.raw<() => Promise<void>>();
+
   async function run(work: () => Promise<void>) {
     busy = true;
     problem = undefined;
@@ -57,7 +64,10 @@
       await work();
     } catch (e) {
       if (!(e instanceof Failed)) throw e;
-      problem = e.problem;
+      if (e.problem.theirs) {
+        theirs = e.problem.theirs as KeptSession;
+        again = work;
+      } else problem = e.problem;
     } finally {
       busy = false;
     }
@@ -75,15 +85,25 @@
     prepared = answer;
   }
 
-  run(async () => {
-    kept = await api.session(id);
-    await take(await api.prepare(id));
-  });
+  const load = () =>
+    run(async () => {
+      theirs = undefined;
+      kept = await api.session(id);
+      await take(await api.prepare(id));
+    });
+  void load();
+
+  /** Decides the same again, on the session as it is now. */
+  async function decideAgain() {
+    const work = again!;
+    await load();
+    await run(work);
+  }
 
   function keep(decisions: Decision[], goOn = false) {
     const next = goOn ? nextOpen() : undefined;
     return run(async () => {
-      await take(await api.decide(id, decisions));
+      await take(await api.decide(id, decisions, prepared!.edition));
       if (next !== undefined) chosen = next;
     });
   }
@@ -96,14 +116,13 @@
 
   const issue = (reason: string) =>
     run(async () => {
-      kept = await api.issue(id, reason);
+      kept = await api.issue(id, reason, prepared!.edition);
       await book.open(kept.session.revision);
       await take(await api.prepare(id));
     });
 
   function onkeydown(event: KeyboardEvent) {
-    if ((event.target as HTMLElement).closest('input, select, textarea, dialog')) return;
-    if (event.key === 'a' && prepared && changed && !busy) {
+    if (plainKey(event) === 'a' && prepared && changed && !busy) {
       void keep(acceptRest(prepared, changed.corner), true);
     }
   }
@@ -164,7 +183,12 @@
           </p>
         </div>
         <div class="min-w-0 grow">
-          <div class="flex flex-wrap gap-1" role="tablist" aria-label="Changed pages">
+          <div
+            class="flex flex-wrap gap-1"
+            role="tablist"
+            aria-label="Changed pages"
+            {@attach tabKeys}
+          >
             {#each pages as p (p.corner)}
               <button
                 role="tab"
@@ -231,3 +255,13 @@
     <p class="p-4" role="status">Computing the book for this session …</p>
   {/if}
 </div>
+{#if theirs && kept}
+  <Stale
+    what="The session"
+    theirs={theirs.session}
+    mine={kept.session}
+    ontheirs={load}
+    onmine={decideAgain}
+    onclose={() => (theirs = undefined)}
+  />
+{/if}

@@ -4,6 +4,7 @@
   import { navigate } from '../router';
   import Dialog from '../ui/Dialog.svelte';
   import Problem from '../ui/Problem.svelte';
+  import Stale from '../ui/Stale.svelte';
   import ForecastTable from './ForecastTable.svelte';
   import OpenPoints from './OpenPoints.svelte';
   import ResultForm from './ResultForm.svelte';
@@ -26,7 +27,7 @@
 
   async function remove() {
     try {
-      await api.removeSession(id);
+      await api.removeSession(id, session.kept!.edition);
       await navigate('/books/:id/sessions', { params: { id: book.id } });
     } catch (e) {
       session.fail(e);
@@ -60,7 +61,7 @@
       </h1>
       <p class="figures text-neutral grow text-lg">{session.now.event}</p>
       <p class="figures" role="status" data-keeping>
-        {#if session.keeping}Keeping …{:else if session.refused}
+        {#if session.keeping}Keeping …{:else if session.refused || session.theirs}
           <strong class="text-error">! not kept yet</strong>
           <button class="link min-h-10 px-2" onclick={() => session.forget()}>put it back</button>
         {:else}Kept{/if}
@@ -97,6 +98,16 @@
     <p class="p-4" role="status">Looking up the session …</p>
   {/if}
 </div>
+{#if session.theirs}
+  <Stale
+    what="The session"
+    theirs={session.theirs.session}
+    mine={session.now}
+    ontheirs={() => session.takeTheirs()}
+    onmine={() => session.keepMine()}
+    onclose={() => (session.theirs = undefined)}
+  />
+{/if}
 {#if removing}
   <Dialog title="Remove this session" onclose={() => (removing = false)}>
     <p>

@@ -34,8 +34,14 @@
     untrack(() => void run(() => api.steps(book.id, number)));
   });
 
-  const note = (corner: number, word: string) =>
-    run(() => api.noteStep(book.id, revision.number, corner, word));
+  /** A lap told in another window counts already: then the board is shown as it is now. */
+  async function note(step: StepView, word: string) {
+    await run(() => api.noteStep(book.id, revision.number, step, word));
+    const told = problem;
+    if (told?.status !== 412) return;
+    await run(() => api.steps(book.id, revision.number));
+    problem = told;
+  }
 </script>
 
 <svelte:head><title>Step board · {book.book!.name} · Marvek</title></svelte:head>
@@ -68,7 +74,7 @@
     {/if}
     <ul class="pt-2" data-steps>
       {#each shown as step (step.corner)}
-        <StepLadder {step} {busy} onnote={(word) => note(step.corner, word)} />
+        <StepLadder {step} {busy} onnote={(word) => note(step, word)} />
       {/each}
     </ul>
   {:else if !problem}<p class="p-4" role="status">Computing the steps …</p>{/if}

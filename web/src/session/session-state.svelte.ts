@@ -19,6 +19,8 @@ export class SessionState {
   /** What was refused, with the name of its field. */
   refused = $state.raw<Problem>();
   keeping = $state(false);
+  /** What somebody else kept meanwhile; what is typed is not kept until it is decided. */
+  theirs = $state.raw<KeptSession>();
   private readonly id: string;
   private turn = 0;
   private queue: Promise<void> = Promise.resolve();
@@ -73,15 +75,32 @@ export class SessionState {
   private async keep(turn: number) {
     if (turn !== this.turn) return;
     try {
-      this.kept = await api.changeSession(this.id, this.now!, this.kept!.changedAt);
+      this.kept = await api.changeSession(this.id, this.now!, this.kept!.edition);
       this.problem = this.refused = undefined;
       if (turn === this.turn) localStorage.removeItem(this.draftKey);
     } catch (e) {
       if (e instanceof Failed && e.problem.status === 422) this.refused = e.problem;
+      else if (e instanceof Failed && e.problem.theirs)
+        this.theirs = e.problem.theirs as KeptSession;
       else this.fail(e);
     } finally {
       if (turn === this.turn) this.keeping = false;
     }
+  }
+
+  /** Goes on from what somebody else kept; what was typed here is put away. */
+  takeTheirs() {
+    localStorage.removeItem(this.draftKey);
+    this.kept = this.theirs;
+    this.now = this.theirs!.session;
+    this.theirs = this.refused = undefined;
+  }
+
+  /** Keeps what was typed here in the place of theirs. */
+  keepMine() {
+    this.kept = this.theirs;
+    this.theirs = undefined;
+    this.change(this.now!);
   }
 
   /** Puts away what was typed and not kept. */

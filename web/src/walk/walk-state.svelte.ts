@@ -84,12 +84,14 @@ export class WalkState {
       const mark = newThing('marks', note.station_m, side, view.road, edits) as Mark;
       const label = note.words.split(/[:,.]/)[0].trim().slice(0, 80) || 'mark';
       const named: Mark = { ...mark, label, type: 'OTHER', note: note.words.slice(0, 300) };
-      await api.keepCircuitDraft(this.circuitId, add(edits, 'marks', named));
+      await api.keepCircuitDraft(this.circuitId, add(edits, 'marks', named), view.edition);
       this.walk = await api.walk(this.circuitId);
     });
   }
 
   async finish(reason: string, validFrom: string) {
-    return this.doing(() => api.finishWalk(this.walk!.id!, reason, validFrom || undefined));
+    return this.doing(() =>
+      api.finishWalk(this.walk!.id!, this.walk!.edition, reason, validFrom || undefined),
+    );
   }
 }

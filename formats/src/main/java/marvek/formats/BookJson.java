@@ -10,11 +10,12 @@ import com.networknt.schema.ValidationMessage;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
-import java.time.DateTimeException;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
+import marvek.core.review.StepState;
 
 /** A whole book as one file. */
 public final class BookJson {
@@ -114,12 +115,16 @@ public final class BookJson {
     }
     List<JsonNode> sessions = new ArrayList<>();
     for (JsonNode session : tree.path("sessions")) {
-      SessionJson.read(session, "/sessions/" + sessions.size());
+      String pointer = "/sessions/" + sessions.size();
+      checkIssued(SessionJson.read(session, pointer).revision(), revisions.size(), pointer);
       sessions.add(session);
     }
     List<JsonNode> steps = new ArrayList<>();
+    Set<String> begun = new HashSet<>();
     for (JsonNode step : tree.path("steps")) {
-      StepStateJson.read(step, "/steps/" + steps.size());
+      String pointer = "/steps/" + steps.size();
+      StepState state = StepStateJson.read(step, pointer);
+      checkOnce(begun.add(state.corner() + " " + state.surface()), pointer);
       steps.add(step);
     }
     return new Parts(
@@ -149,6 +154,19 @@ public final class BookJson {
 
   private static int versionOf(JsonNode layout) {
     return layout.path("marvek").path("layoutVersion").asInt(1);
+  }
+
+  private static void checkOnce(boolean first, String pointer) {
+    if (!first) {
+      throw BadFileException.atPointer(pointer, "the same stands in the list twice.");
+    }
+  }
+
+  private static void checkIssued(Integer revision, int revisions, String pointer) {
+    if (revision != null && (revision < 1 || revision > revisions)) {
+      throw BadFileException.atPointer(
+          pointer + "/revision", "there is no revision " + revision + " in this book.");
+    }
   }
 
   private static void checkSchema(JsonPlace top) {
@@ -184,9 +202,7 @@ public final class BookJson {
     if (place.has("parent") && !(place.integer("parent") < number && place.integer("parent") > 0)) {
       throw place.at("parent").error("must be the number of an earlier revision.");
     }
-    try {
-      Instant.parse(place.text("createdAt"));
-    } catch (DateTimeException e) {
+    if (place.moment("createdAt") == null) {
       throw place.at("createdAt").error("a time such as 2026-05-01T09:00:00Z is expected.");
     }
     ConditionsJson.read(place.node().get("conditions"), place.at("conditions").pointer());
@@ -207,14 +223,20 @@ public final class BookJson {
 
   private static List<JsonNode> learned(JsonNode tree) {
     List<JsonNode> answers = new ArrayList<>();
-    tree.path("learned").forEach(answers::add);
+    Set<String> questions = new HashSet<>();
+    for (JsonNode answer : tree.path("learned")) {
+      checkOnce(questions.add(answer.path("question").asText()), "/learned/" + answers.size());
+      answers.add(answer);
+    }
     return answers;
   }
 
   private static List<JsonNode> leadDays(JsonNode tree, int sessions) {
     List<JsonNode> days = new ArrayList<>();
+    Set<Integer> led = new HashSet<>();
     for (JsonNode day : tree.path("leadDays")) {
       String pointer = "/leadDays/" + days.size();
+      checkOnce(led.add(day.path("session").asInt()), pointer);
       checkSession(new JsonPlace(day, pointer), sessions);
       within(pointer + "/day", () -> LeadDayJson.read(day.path("day")));
       days.add(day);

@@ -1,6 +1,5 @@
 package marvek.formats;
 
-import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
@@ -84,14 +83,8 @@ final class CircuitFeatures {
   }
 
   private static Instant notedAt(JsonPlace p) {
-    if (!p.has("notedAt")) {
-      return null;
-    }
-    try {
-      return OffsetDateTime.parse(p.text("notedAt")).toInstant();
-    } catch (DateTimeException e) {
-      throw p.at("notedAt").error("a time such as 2026-05-01T16:30:00Z is expected.");
-    }
+    OffsetDateTime at = p.moment("notedAt");
+    return at == null ? null : at.toInstant();
   }
 
   private void readKerb(JsonPlace p, Extent extent) {

@@ -331,14 +331,7 @@ public final class CircuitGeoJson {
   }
 
   private static LocalDate date(JsonPlace own) {
-    if (!own.has("validFrom")) {
-      return null;
-    }
-    try {
-      return LocalDate.parse(own.text("validFrom"));
-    } catch (DateTimeException e) {
-      throw own.at("validFrom").error("a date such as 2026-05-01 is expected.");
-    }
+    return own.day("validFrom");
   }
 
   private String timeZone(JsonPlace own) {

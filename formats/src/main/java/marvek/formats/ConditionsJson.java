@@ -3,7 +3,6 @@ package marvek.formats;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import java.time.DateTimeException;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -69,14 +68,7 @@ public final class ConditionsJson {
   }
 
   private static LocalDateTime at(JsonPlace place) {
-    if (!place.has("at")) {
-      return null;
-    }
-    try {
-      return LocalDateTime.parse(place.text("at"));
-    } catch (DateTimeException e) {
-      throw place.at("at").error("date and hour at the circuit such as 2026-05-01T16:30 expected.");
-    }
+    return place.dayAndHour("at");
   }
 
   /**

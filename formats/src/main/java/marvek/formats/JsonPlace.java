@@ -1,14 +1,25 @@
 package marvek.formats;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.OffsetDateTime;
+import java.time.temporal.ChronoField;
+import java.time.temporal.Temporal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.Function;
 
 /**
  * A JSON value together with its pointer, so that what is wrong with it can be said with its place.
  */
 record JsonPlace(JsonNode node, String pointer) {
+  /** Calendars, clocks and the sun are reckoned with within these. */
+  private static final int FIRST_YEAR = 1900;
+
+  private static final int LAST_YEAR = 2200;
 
   static JsonPlace top(JsonNode node) {
     return new JsonPlace(node, "");
@@ -91,6 +102,42 @@ record JsonPlace(JsonNode node, String pointer) {
 
   String text(String name, String otherwise) {
     return has(name) ? text(name) : otherwise;
+  }
+
+  /** A day such as 2026-05-01; null where there is none. */
+  LocalDate day(String name) {
+    return temporal(name, LocalDate::parse, "a day such as 2026-05-01 is expected.");
+  }
+
+  /** A day and an hour at the circuit; null where there is none. */
+  LocalDateTime dayAndHour(String name) {
+    return temporal(
+        name,
+        LocalDateTime::parse,
+        "a day and an hour at the circuit such as 2026-05-01T16:30 are expected.");
+  }
+
+  /** A moment with its offset from UTC; null where there is none. */
+  OffsetDateTime moment(String name) {
+    return temporal(
+        name, OffsetDateTime::parse, "a time such as 2026-05-01T16:30:00Z is expected.");
+  }
+
+  private <T extends Temporal> T temporal(
+      String name, Function<CharSequence, T> parser, String expected) {
+    if (!has(name)) {
+      return null;
+    }
+    try {
+      T value = parser.apply(text(name));
+      int year = value.get(ChronoField.YEAR);
+      if (year < FIRST_YEAR || year > LAST_YEAR) {
+        throw at(name).error("the year " + year + " is not one of these centuries.");
+      }
+      return value;
+    } catch (DateTimeException e) {
+      throw at(name).error(expected + " Found \"" + shortened(text(name)) + "\".");
+    }
   }
 
   boolean bool(String name, boolean otherwise) {

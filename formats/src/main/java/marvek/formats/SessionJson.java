@@ -3,8 +3,6 @@ package marvek.formats;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import java.time.DateTimeException;
-import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -62,10 +60,14 @@ public final class SessionJson {
   /** Reads a list of decisions; a missing node gives an empty one. */
   public static List<Decision> decisions(JsonNode node, String pointer) {
     List<Decision> decisions = new ArrayList<>();
-    if (node == null || node.isMissingNode() || node.isNull()) {
+    if (node == null || node.isMissingNode()) {
       return decisions;
     }
-    for (JsonPlace d : new JsonPlace(node, pointer + "/decisions").elements()) {
+    JsonPlace list = new JsonPlace(node, pointer + "/decisions");
+    if (!node.isArray()) {
+      throw list.error("a list of decisions is expected.");
+    }
+    for (JsonPlace d : list.elements()) {
       decisions.add(
           new Decision(
               d.integer("corner"),
@@ -81,26 +83,16 @@ public final class SessionJson {
   }
 
   private static LocalDateTime hour(JsonPlace p, String name) {
-    String text = p.text(name, "");
-    try {
-      return LocalDateTime.parse(text);
-    } catch (DateTimeException e) {
-      throw p.at(name)
-          .error("a day and an hour at the circuit such as 2026-05-01T16:30 are expected.");
+    LocalDateTime hour = p.dayAndHour(name);
+    if (hour == null) {
+      throw p.at(name).error("a day and an hour such as 2026-05-01T16:30 are expected.");
     }
+    return hour;
   }
 
   private static TyreSet tyres(JsonPlace p) {
-    String since = p.text("inUseSince", null);
-    try {
-      return new TyreSet(
-          p.text("name"),
-          p.integer("laps"),
-          p.integer("goodLaps"),
-          since == null ? null : LocalDate.parse(since));
-    } catch (DateTimeException e) {
-      throw p.at("inUseSince").error("\"" + since + "\" is no date; write it as 2026-05-01.");
-    }
+    return new TyreSet(
+        p.text("name"), p.integer("laps"), p.integer("goodLaps"), p.day("inUseSince"));
   }
 
   private static ForecastHour forecast(JsonPlace p) {

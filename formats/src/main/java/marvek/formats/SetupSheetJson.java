@@ -2,7 +2,6 @@ package marvek.formats;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import java.time.DateTimeException;
 import java.time.LocalDate;
 import marvek.core.InvalidValueException;
 import marvek.core.car.SetupSheet;
@@ -50,12 +49,7 @@ public final class SetupSheetJson {
   }
 
   private static LocalDate date(JsonPlace p) {
-    String text = p.text("date", null);
-    try {
-      return text == null ? null : LocalDate.parse(text);
-    } catch (DateTimeException e) {
-      throw p.at("date").error("\"" + text + "\" is no date; write it as 2026-05-01.");
-    }
+    return p.day("date");
   }
 
   /** Writes a sheet in a fixed order. */

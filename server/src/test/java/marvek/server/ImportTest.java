@@ -142,9 +142,10 @@ class ImportTest {
   @Test
   void filesBeyondTheLimitAreRefused() {
     String before = stored();
-    Scripts.Answer answer = scripts.upload(CIRCUITS, "big.csv", new byte[65 * 1024 * 1024]);
+    Scripts.Answer answer =
+        scripts.upload("/api/cars/import", "big.car.json", new byte[1100 * 1024]);
     assertThat(answer.status().value()).isEqualTo(413);
-    assertThat(answer.body().path("detail").asText()).contains("64 MB");
+    assertThat(answer.body().path("detail").asText()).contains("1 MB");
     assertThat(stored()).isEqualTo(before);
   }
 

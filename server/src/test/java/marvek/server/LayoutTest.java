@@ -67,7 +67,7 @@ class LayoutTest {
 
   private JsonNode keep(String circuit, String reason) {
     Scripts.Answer answer =
-        scripts.post("/api/circuits/" + circuit + "/versions", Map.of("reason", reason));
+        scripts.post("/api/circuits/" + circuit + "/versions", Map.of("reason", reason), "*");
     assertThat(answer.status().value()).as(answer.body().toString()).isEqualTo(201);
     return answer.body();
   }

@@ -30,11 +30,13 @@ class LeadTest {
     lead = "/api/sessions/" + scripts.get(book + "/sessions").body().at("/0/id").asText() + "/lead";
   }
 
-  private Scripts.Answer change(ObjectNode day, JsonNode seenAt) {
+  /**
+   * @param from the answer that this was made from
+   */
+  private Scripts.Answer change(ObjectNode day, JsonNode from) {
     ObjectNode body = day.objectNode();
     body.set("day", day);
-    body.set("seenAt", seenAt);
-    return scripts.put(lead, body);
+    return scripts.put(lead, body, Scripts.seen(from));
   }
 
   /** Four drivers, each two laps behind the leader. */
@@ -48,14 +50,14 @@ class LeadTest {
           .put("name", name)
           .put("vehicle", "");
     }
-    Scripts.Answer answer = change(day, fresh.path("changedAt"));
+    Scripts.Answer answer = change(day, fresh);
     assertThat(answer.status().value()).as("%s", answer.body()).isEqualTo(200);
     return answer.body();
   }
 
   private JsonNode onLap(JsonNode now, int lap) {
     ObjectNode day = now.path("day").deepCopy();
-    return change(day.put("lap", lap), now.path("changedAt")).body();
+    return change(day.put("lap", lap), now).body();
   }
 
   private JsonNode say(String driver, int corner, String words) {
@@ -76,12 +78,12 @@ class LeadTest {
     JsonNode third = onLap(day, 3);
     ObjectNode without = third.path("day").deepCopy();
     ((com.fasterxml.jackson.databind.node.ArrayNode) without.get("drivers")).remove(1);
-    Scripts.Answer lost = change(without, third.path("changedAt"));
+    Scripts.Answer lost = change(without, third);
     assertThat(lost.status().value()).isEqualTo(409);
     assertThat(lost.body().path("detail").asText()).contains("remarks would be lost");
     ObjectNode gone = third.path("day").deepCopy();
     ((ObjectNode) gone.at("/drivers/1")).put("goneFromLap", 4);
-    JsonNode then = change(gone, third.path("changedAt")).body();
+    JsonNode then = change(gone, third).body();
     assertThat(then.at("/turns/1/order/0").asText()).isEqualTo("ben");
     assertThat(then.at("/turns/2/fromLap").asInt()).isEqualTo(4);
     assertThat(then.at("/turns/2/order").toString()).isEqualTo("[\"cleo\",\"dov\",\"ada\"]");
@@ -118,8 +120,9 @@ class LeadTest {
   void whatSomebodyElseChangedIsNotOverwritten() {
     JsonNode day = begun();
     onLap(day, 2);
-    Scripts.Answer late = change(day.path("day").deepCopy(), day.path("changedAt"));
-    assertThat(late.status().value()).isEqualTo(409);
+    Scripts.Answer late = change(day.path("day").deepCopy(), day);
+    assertThat(late.status().value()).isEqualTo(412);
+    assertThat(late.body().at("/theirs/lap").asInt()).isEqualTo(2);
     assertThat(scripts.get(lead).body().at("/day/lap").asInt()).isEqualTo(2);
   }
 
@@ -127,12 +130,12 @@ class LeadTest {
   void whatCannotBeIsRefusedAndNothingIsKept() {
     JsonNode now = begun();
     ObjectNode slow = now.path("day").deepCopy();
-    Scripts.Answer pace = change(slow.put("paceShare", 0.1), now.path("changedAt"));
+    Scripts.Answer pace = change(slow.put("paceShare", 0.1), now);
     assertThat(pace.status().is4xxClientError()).isTrue();
     assertThat(pace.body().path("detail").asText()).contains("paceShare");
     ObjectNode twice = now.path("day").deepCopy();
     twice.withArray("drivers").addObject().put("key", "ada").put("name", "Ada again");
-    assertThat(change(twice, now.path("changedAt")).status().is4xxClientError()).isTrue();
+    assertThat(change(twice, now).status().is4xxClientError()).isTrue();
     Scripts.Answer nobody =
         scripts.post(
             lead + "/remarks",
@@ -163,7 +166,7 @@ class LeadTest {
     String file = scripts.upload(session + "/laps", "ada.csv", laps).body().path("id").asText();
     ObjectNode day = now.path("day").deepCopy();
     day.withArray("files").addObject().put("driver", "ada").put("file", file);
-    JsonNode read = change(day, now.path("changedAt")).body();
+    JsonNode read = change(day, now).body();
     assertThat(read.path("findings").findValuesAsText("rule")).contains("braked-early");
     assertThat(read.path("findings").findValuesAsText("driver")).containsOnly("ada");
     int corner = read.at("/findings/0/corner").asInt();

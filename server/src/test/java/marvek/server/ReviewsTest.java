@@ -109,7 +109,7 @@ class ReviewsTest {
     scripts.put("/api/circuits/" + circuit + "/draft", edits);
     JsonNode version =
         scripts
-            .post("/api/circuits/" + circuit + "/versions", Map.of("reason", "kerb taken out"))
+            .post("/api/circuits/" + circuit + "/versions", Map.of("reason", "kerb taken out"), "*")
             .body();
     Scripts.Answer moved =
         scripts.post(other + "/layout", Map.of("circuitId", version.path("id").asText()));

@@ -41,7 +41,27 @@ public record Scripts(TestRestTemplate http) {
   }
 
   public Answer post(String path, Object body) {
-    return answer(http.postForEntity(path, json(body), byte[].class));
+    return post(path, body, null);
+  }
+
+  /**
+   * @param seen the ETag of the answer that this was made from
+   */
+  public Answer post(String path, Object body, String seen) {
+    return send(HttpMethod.POST, path, body, seen);
+  }
+
+  private Answer send(HttpMethod method, String path, Object body, String seen) {
+    HttpHeaders headers = new HttpHeaders();
+    if (seen != null) {
+      headers.set(HttpHeaders.IF_MATCH, seen);
+    }
+    return answer(http.exchange(path, method, new HttpEntity<>(json(body), headers), byte[].class));
+  }
+
+  /** As it stands in the ETag of an answer with this body. */
+  public static String seen(JsonNode body) {
+    return "\"" + body.path("edition").asLong() + "\"";
   }
 
   /** A text is JSON as it would be typed. */
@@ -87,12 +107,21 @@ public record Scripts(TestRestTemplate http) {
     throw new AssertionError("the job did not end");
   }
 
+  /** Whatever is stored now. */
   public Answer put(String path, Object body) {
-    return answer(http.exchange(path, HttpMethod.PUT, new HttpEntity<>(json(body)), byte[].class));
+    return put(path, body, "*");
   }
 
+  /**
+   * @param seen the ETag of the answer that this was made from
+   */
+  public Answer put(String path, Object body, String seen) {
+    return send(HttpMethod.PUT, path, body, seen);
+  }
+
+  /** Whatever is stored now. */
   public Answer delete(String path) {
-    return answer(http.exchange(path, HttpMethod.DELETE, HttpEntity.EMPTY, byte[].class));
+    return send(HttpMethod.DELETE, path, null, "*");
   }
 
   public Answer upload(String path, String fileName, byte[] content) {

@@ -200,11 +200,11 @@ class WalkTest {
   void finishingMakesTheNextLayoutVersion() {
     String walk = begin().path("id").asText();
     JsonNode nothing =
-        scripts.post("/api/walks/" + walk + "/finish", Map.of("reason", "walk")).body();
+        scripts.post("/api/walks/" + walk + "/finish", Map.of("reason", "walk"), "*").body();
     assertThat(nothing.path("version").asInt()).isEqualTo(3);
     assertThat(
             scripts
-                .post("/api/walks/" + walk + "/finish", Map.of("reason", "walk"))
+                .post("/api/walks/" + walk + "/finish", Map.of("reason", "walk"), "*")
                 .status()
                 .value())
         .isEqualTo(409);
@@ -217,7 +217,8 @@ class WalkTest {
         scripts
             .post(
                 "/api/walks/" + second + "/finish",
-                Map.of("reason", "June walk", "validFrom", "2026-06-06"))
+                Map.of("reason", "June walk", "validFrom", "2026-06-06"),
+                "*")
             .body();
     assertThat(done.path("version").asInt()).isEqualTo(4);
     assertThat(done.get("changes")).hasSize(1);

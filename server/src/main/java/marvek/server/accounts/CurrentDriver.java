@@ -3,7 +3,6 @@ package marvek.server.accounts;
 import java.time.Instant;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.annotation.Transactional;
 
 /** The driver on whose behalf a request runs: until there are accounts, the only one there is. */
 @Component
@@ -16,7 +15,6 @@ public class CurrentDriver {
   }
 
   /** Id of the driver; made on first use. */
-  @Transactional
   public UUID id() {
     if (known == null) {
       known = firstOrNew();

@@ -2,6 +2,7 @@ package marvek.server.books;
 
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
+import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.UUID;
 
@@ -9,6 +10,10 @@ import java.util.UUID;
 @Entity
 class Book {
   @Id private UUID id;
+
+  /** Null until it is stored for the first time. */
+  @Version private Long edition;
+
   private UUID driverId;
   private UUID circuitId;
   private UUID carId;

@@ -2,7 +2,7 @@ package marvek.server.books;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import java.time.Instant;
+import java.time.OffsetDateTime;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -133,7 +133,7 @@ public class BookFiles {
         bookId,
         document.path("number").asInt(),
         parent.isInt() ? parent.asInt() : null,
-        Instant.parse(document.path("createdAt").asText()),
+        OffsetDateTime.parse(document.path("createdAt").asText()).toInstant(),
         circuitId,
         JsonFiles.write(document));
   }

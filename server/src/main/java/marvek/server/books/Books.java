@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.UUID;
+import marvek.core.InvalidValueException;
 import marvek.core.Require;
 import marvek.core.circuit.Circuit;
 import marvek.core.conditions.Conditions;
@@ -142,7 +143,19 @@ public class Books {
   }
 
   private Reference.Basis basis(Book book, Draft draft) {
-    return bases.get(book.circuitId(), book.carId(), draft);
+    Reference.Basis basis = bases.get(book.circuitId(), book.carId(), draft);
+    checkCorners(basis, draft);
+    return basis;
+  }
+
+  private static void checkCorners(Reference.Basis basis, Draft draft) {
+    for (int i = 0; i < draft.own().size(); i++) {
+      int corner = draft.own().get(i).corner();
+      if (basis.corners().stream().noneMatch(c -> c.number() == corner)) {
+        throw new InvalidValueException(
+            "ownValues", i, "are of corner " + corner + ", which this circuit does not have");
+      }
+    }
   }
 
   /** The driver's books, oldest first. */
@@ -275,22 +288,24 @@ public class Books {
         draft.conditions());
   }
 
+  /** A revision that is computed but not stored yet. */
+  public record Next(
+      UUID bookId, UUID circuitId, RevisionJson.Header header, ObjectNode document) {}
+
   /**
-   * Keeps a draft as the next revision.
+   * Computes the revision that a draft would become.
    *
    * @param parent number of the revision it was made from
-   * @throws ConflictException if that is not the newest any more
    */
-  public RevisionLine keep(UUID bookId, int parent, String reason, Draft draft, Instant at) {
+  public Next next(UUID bookId, int parent, String reason, Draft draft, Instant at) {
     Require.text("reason", reason, 500);
     Book book = book(bookId);
     revisionOf(bookId, parent);
     Reference.Basis basis = basis(book, draft);
     Reference reference = Reference.on(basis, draft.conditions(), draft.own());
-    int number = parent + 1;
     RevisionJson.Header header =
         new RevisionJson.Header(
-            number,
+            parent + 1,
             parent,
             at.truncatedTo(ChronoUnit.SECONDS),
             reason.strip(),
@@ -301,11 +316,26 @@ public class Books {
             circuits.facts(book.circuitId()).version());
     ObjectNode document =
         RevisionJson.write(header, reference, bases.stakes(basis, draft.conditions()));
+    return new Next(bookId, book.circuitId(), header, document);
+  }
+
+  /**
+   * Stores a computed revision, in the transaction of its caller if there is one.
+   *
+   * @throws ConflictException if its parent is not the newest any more
+   */
+  public RevisionLine keep(Next next) {
     try {
-      return transaction.execute(status -> store(bookId, header, book.circuitId(), document));
+      return transaction.execute(
+          status -> store(next.bookId(), next.header(), next.circuitId(), next.document()));
     } catch (DataIntegrityViolationException e) {
-      throw newerExists(parent);
+      throw newerExists(next.header().parent());
     }
+  }
+
+  /** Keeps a draft as the next revision; see {@link #next} and {@link #keep(Next)}. */
+  public RevisionLine keep(UUID bookId, int parent, String reason, Draft draft, Instant at) {
+    return keep(next(bookId, parent, reason, draft, at));
   }
 
   private RevisionLine store(

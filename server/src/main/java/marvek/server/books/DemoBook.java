@@ -23,6 +23,7 @@ import marvek.server.cars.Cars;
 import marvek.server.cars.SetupSheets;
 import marvek.server.circuits.Circuits;
 import marvek.server.circuits.LayoutVersions;
+import marvek.server.editions.Edition;
 import marvek.server.jobs.StartReport;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
@@ -175,8 +176,8 @@ class DemoBook implements ApplicationRunner {
             now.hazards(),
             now.corners(),
             List.of());
-    layouts.keepDraft(circuitId, CircuitEditsJson.write(edits));
-    layouts.keep(circuitId, "Track walk in June", WALKED, true);
+    layouts.keepDraft(circuitId, CircuitEditsJson.write(edits), Edition.ANY);
+    layouts.keep(circuitId, "Track walk in June", WALKED, true, Edition.ANY);
   }
 
   private static Mark asFound(Mark mark) {

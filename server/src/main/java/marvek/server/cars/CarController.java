@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.UUID;
 import marvek.formats.CarJson;
 import marvek.formats.JsonFiles;
+import marvek.server.editions.Edition;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -18,6 +19,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestPart;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
@@ -78,14 +80,20 @@ class CarController {
 
   @PutMapping("/api/cars/{id}/sheets/{sheet}")
   SetupSheets.Kept changeSheet(
-      @PathVariable UUID id, @PathVariable UUID sheet, @RequestBody JsonNode document) {
-    return sheets.change(id, sheet, document);
+      @PathVariable UUID id,
+      @PathVariable UUID sheet,
+      @RequestHeader(HttpHeaders.IF_MATCH) Edition seen,
+      @RequestBody JsonNode document) {
+    return sheets.change(id, sheet, document, seen);
   }
 
   @DeleteMapping("/api/cars/{id}/sheets/{sheet}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void removeSheet(@PathVariable UUID id, @PathVariable UUID sheet) {
-    sheets.remove(id, sheet);
+  void removeSheet(
+      @PathVariable UUID id,
+      @PathVariable UUID sheet,
+      @RequestHeader(HttpHeaders.IF_MATCH) Edition seen) {
+    sheets.remove(id, sheet, seen);
   }
 
   @GetMapping(path = "/api/schemas/car.schema.json", produces = "application/schema+json")

@@ -11,7 +11,6 @@ import marvek.formats.JsonFiles;
 import marvek.server.accounts.CurrentDriver;
 import marvek.server.problems.NotFoundException;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** Takes cars in and gives them out. */
 @Service
@@ -34,13 +33,11 @@ public class Cars {
   public record Loaded(UUID id, Vehicle vehicle, JsonNode document) {}
 
   /** Takes in a car JSON. */
-  @Transactional
   public ImportAnswer importFile(byte[] bytes) {
     return importTree(JsonFiles.parse(bytes));
   }
 
   /** Takes in a parsed car JSON. */
-  @Transactional
   public ImportAnswer importTree(JsonNode tree) {
     Imported<Vehicle> imported = CarJson.read(tree);
     StoredCar stored =
@@ -49,7 +46,6 @@ public class Cars {
   }
 
   /** The driver's cars, oldest first. */
-  @Transactional(readOnly = true)
   public List<Summary> list() {
     return repository.findByDriverIdOrderByCreatedAt(driver.id()).stream()
         .map(c -> new Summary(c.id(), c.name()))
@@ -61,7 +57,6 @@ public class Cars {
    *
    * @throws NotFoundException if there is none of that id
    */
-  @Transactional(readOnly = true)
   public Loaded load(UUID id) {
     StoredCar stored =
         repository

@@ -8,26 +8,29 @@ import marvek.core.Require;
 import marvek.core.car.SetupSheet;
 import marvek.formats.JsonFiles;
 import marvek.formats.SetupSheetJson;
+import marvek.server.editions.Edited;
+import marvek.server.editions.Edition;
 import marvek.server.problems.NotFoundException;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** Keeps the setup sheets of cars. Revisions hold copies, so that a sheet may change and go. */
 @Service
 public class SetupSheets {
   private final SheetRepository repository;
   private final Cars cars;
+  private final TransactionTemplate transaction;
 
-  SetupSheets(SheetRepository repository, Cars cars) {
+  SetupSheets(SheetRepository repository, Cars cars, TransactionTemplate transaction) {
     this.repository = repository;
     this.cars = cars;
+    this.transaction = transaction;
   }
 
   /** A kept sheet. */
-  public record Kept(UUID id, JsonNode sheet) {}
+  public record Kept(UUID id, long edition, JsonNode sheet) implements Edited {}
 
   /** The sheets of a car, oldest first. */
-  @Transactional(readOnly = true)
   public List<Kept> of(UUID carId) {
     cars.load(carId);
     return repository.findByCarIdOrderByCreatedAtAscIdAsc(carId).stream()
@@ -36,7 +39,6 @@ public class SetupSheets {
   }
 
   /** Keeps a new sheet of a car. */
-  @Transactional
   public Kept add(UUID carId, JsonNode document) {
     cars.load(carId);
     SetupSheet sheet = checked(document);
@@ -46,18 +48,26 @@ public class SetupSheets {
   }
 
   /** Puts other values in the place of a sheet's. */
-  @Transactional
-  public Kept change(UUID carId, UUID id, JsonNode document) {
-    StoredSheet stored = stored(carId, id);
+  public Kept change(UUID carId, UUID id, JsonNode document, Edition seen) {
     SetupSheet sheet = checked(document);
-    stored.becomes(sheet.name(), JsonFiles.write(SetupSheetJson.write(sheet)));
-    return kept(repository.save(stored));
+    return kept(
+        transaction.execute(
+            status -> {
+              StoredSheet stored = unchanged(carId, id, seen);
+              stored.becomes(sheet.name(), JsonFiles.write(SetupSheetJson.write(sheet)));
+              return repository.saveAndFlush(stored);
+            }));
   }
 
   /** Takes a sheet out of the list; revisions keep their copies. */
-  @Transactional
-  public void remove(UUID carId, UUID id) {
-    repository.delete(stored(carId, id));
+  public void remove(UUID carId, UUID id, Edition seen) {
+    transaction.executeWithoutResult(status -> repository.delete(unchanged(carId, id, seen)));
+  }
+
+  private StoredSheet unchanged(UUID carId, UUID id, Edition seen) {
+    StoredSheet stored = stored(carId, id);
+    seen.check(stored.edition(), () -> kept(stored));
+    return stored;
   }
 
   private static SetupSheet checked(JsonNode document) {
@@ -74,6 +84,8 @@ public class SetupSheets {
 
   private static Kept kept(StoredSheet stored) {
     return new Kept(
-        stored.id(), JsonFiles.parse(stored.document().getBytes(StandardCharsets.UTF_8)));
+        stored.id(),
+        stored.edition(),
+        JsonFiles.parse(stored.document().getBytes(StandardCharsets.UTF_8)));
   }
 }

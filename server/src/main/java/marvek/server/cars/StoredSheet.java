@@ -4,14 +4,20 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.UUID;
+import marvek.server.editions.Edition;
 
 /** A setup sheet of a car as it is kept. */
 @Entity
 @Table(name = "setup_sheet")
 class StoredSheet {
   @Id private UUID id;
+
+  /** Null until it is stored for the first time. */
+  @Version private Long edition;
+
   private UUID carId;
   private String name;
 
@@ -46,5 +52,9 @@ class StoredSheet {
   void becomes(String otherName, String otherDocument) {
     name = otherName;
     document = otherDocument;
+  }
+
+  long edition() {
+    return edition == null ? Edition.NONE : edition;
   }
 }

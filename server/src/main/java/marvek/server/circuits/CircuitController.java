@@ -10,6 +10,7 @@ import java.util.UUID;
 import marvek.formats.CircuitImport;
 import marvek.formats.ImportSettings;
 import marvek.formats.JsonFiles;
+import marvek.server.editions.Edition;
 import org.springframework.format.annotation.DateTimeFormat;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -22,6 +23,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RequestPart;
@@ -97,20 +99,26 @@ class CircuitController {
   }
 
   @PutMapping("/{id}/draft")
-  LayoutVersions.DraftAnswer keepDraft(@PathVariable UUID id, @RequestBody JsonNode edits) {
-    return versions.keepDraft(id, edits);
+  LayoutVersions.DraftAnswer keepDraft(
+      @PathVariable UUID id,
+      @RequestHeader(HttpHeaders.IF_MATCH) Edition seen,
+      @RequestBody JsonNode edits) {
+    return versions.keepDraft(id, edits, seen);
   }
 
   @DeleteMapping("/{id}/draft")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void discardDraft(@PathVariable UUID id) {
-    versions.discardDraft(id);
+  void discardDraft(@PathVariable UUID id, @RequestHeader(HttpHeaders.IF_MATCH) Edition seen) {
+    versions.discardDraft(id, seen);
   }
 
   @PostMapping("/{id}/versions")
   @ResponseStatus(HttpStatus.CREATED)
-  LayoutVersions.Kept keep(@PathVariable UUID id, @RequestBody KeepBody body) {
-    return versions.keep(id, body.reason(), body.validFrom(), false);
+  LayoutVersions.Kept keep(
+      @PathVariable UUID id,
+      @RequestHeader(HttpHeaders.IF_MATCH) Edition seen,
+      @RequestBody KeepBody body) {
+    return versions.keep(id, body.reason(), body.validFrom(), false, seen);
   }
 
   @GetMapping("/{id}/light")

@@ -12,10 +12,12 @@ import marvek.core.circuit.LayoutChange;
 import marvek.core.circuit.Road;
 import marvek.core.corner.Corner;
 import marvek.core.page.MarkChooser;
+import marvek.server.editions.Edited;
 
 /**
  * A layout version as the circuit screen needs it.
  *
+ * @param edition of the version with its draft
  * @param inUse whether a book uses it, so that edits become a new version
  * @param edits what is kept by hand, see {@link marvek.core.circuit.CircuitEdits}
  * @param draft edits that are not kept yet, or null
@@ -23,6 +25,7 @@ import marvek.core.page.MarkChooser;
  */
 record CircuitView(
     UUID id,
+    long edition,
     String name,
     String layout,
     int version,
@@ -37,7 +40,8 @@ record CircuitView(
     double largestMove_m,
     List<Corner> corners,
     List<MarkChooser.Board> untrueBoards,
-    RoadColumns road) {
+    RoadColumns road)
+    implements Edited {
 
   /** A line of a circuit's history. */
   record VersionLine(

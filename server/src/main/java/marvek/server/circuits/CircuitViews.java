@@ -15,7 +15,6 @@ import marvek.formats.CircuitEditsJson;
 import marvek.formats.GpxWriter;
 import marvek.formats.JsonFiles;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** Shows circuits and gives them out as files. */
 @Service
@@ -33,7 +32,6 @@ class CircuitViews {
     this.use = use;
   }
 
-  @Transactional(readOnly = true)
   public CircuitView view(UUID id) {
     StoredCircuit stored = circuits.stored(id);
     Circuit circuit = CornerFinder.withCornersDrawn(circuits.load(id).circuit());
@@ -41,6 +39,7 @@ class CircuitViews {
     List<Corner> corners = CornerFinder.find(circuit, road);
     return new CircuitView(
         id,
+        stored.edition(),
         circuit.name(),
         circuit.layout(),
         stored.version(),

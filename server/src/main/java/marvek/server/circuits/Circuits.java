@@ -18,7 +18,6 @@ import marvek.server.accounts.CurrentDriver;
 import marvek.server.problems.NotFoundException;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** Takes circuits in and gives them out. */
 @Service
@@ -69,13 +68,11 @@ public class Circuits {
    *
    * @param fileName name of the file, for one without a name of its own
    */
-  @Transactional
   public ImportAnswer importFile(byte[] bytes, String fileName, ImportSettings settings) {
     return store(CircuitImport.read(bytes, fileName, settings));
   }
 
   /** Takes in a parsed circuit GeoJSON. */
-  @Transactional
   public ImportAnswer importGeoJson(JsonNode tree) {
     return importFile(
         JsonFiles.write(tree).getBytes(StandardCharsets.UTF_8), null, ImportSettings.NONE);
@@ -93,7 +90,6 @@ public class Circuits {
   }
 
   /** Takes a further version of a place that came with a book. */
-  @Transactional
   public UUID importEarlierVersion(UUID newest, JsonNode tree) {
     StoredCircuit place = stored(newest);
     Circuit circuit = CircuitGeoJson.read(tree).value();
@@ -104,7 +100,6 @@ public class Circuits {
   }
 
   /** The newest version of each of the driver's places, oldest place first. */
-  @Transactional(readOnly = true)
   public List<Summary> list() {
     Map<UUID, StoredCircuit> newest = new LinkedHashMap<>();
     for (StoredCircuit c : repository.findByDriverIdOrderByCreatedAt(driver.id())) {
@@ -127,7 +122,6 @@ public class Circuits {
    *
    * @throws NotFoundException if there is none of that id
    */
-  @Transactional(readOnly = true)
   public Loaded load(UUID id) {
     StoredCircuit stored = stored(id);
     synchronized (ready) {
@@ -156,7 +150,6 @@ public class Circuits {
    *
    * @throws NotFoundException if there is none of that id
    */
-  @Transactional(readOnly = true)
   public Facts facts(UUID id) {
     StoredCircuit stored = stored(id);
     StoredCircuit newest = newestOf(stored.placeId());
@@ -170,7 +163,6 @@ public class Circuits {
   }
 
   /** First day for which a version holds, or null. */
-  @Transactional(readOnly = true)
   public LocalDate validFrom(UUID id) {
     return stored(id).validFrom();
   }

@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
@@ -21,10 +22,13 @@ import marvek.formats.CircuitImport;
 import marvek.formats.ImportSettings;
 import marvek.formats.JsonFiles;
 import marvek.formats.LocalPlane;
+import marvek.server.editions.Edited;
+import marvek.server.editions.Edition;
+import marvek.server.editions.StaleException;
 import marvek.server.problems.ConflictException;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Edits of a circuit: kept as a draft while they go on, then as a layout version. A version that no
@@ -36,20 +40,23 @@ public class LayoutVersions {
   private final Circuits circuits;
   private final CircuitUse use;
   private final ApplicationEventPublisher events;
+  private final TransactionTemplate transaction;
 
   LayoutVersions(
       CircuitRepository repository,
       Circuits circuits,
       CircuitUse use,
-      ApplicationEventPublisher events) {
+      ApplicationEventPublisher events,
+      TransactionTemplate transaction) {
     this.repository = repository;
     this.circuits = circuits;
     this.use = use;
     this.events = events;
+    this.transaction = transaction;
   }
 
   /** Answer to edits: what they change against the version. */
-  public record DraftAnswer(List<LayoutChange> changes) {}
+  public record DraftAnswer(List<LayoutChange> changes, long edition) implements Edited {}
 
   /** Answer to a version kept. */
   public record Kept(UUID id, int version, List<LayoutChange> changes) {}
@@ -57,37 +64,50 @@ public class LayoutVersions {
   /**
    * Keeps edits as the draft of the newest version.
    *
+   * @param seen the edition of the version that these edits were made from
+   * @throws StaleException if somebody changed it since
    * @throws ConflictException if the version is not the newest any more
    */
-  @Transactional
-  public DraftAnswer keepDraft(UUID id, JsonNode edits) {
-    StoredCircuit stored = newest(id);
+  public DraftAnswer keepDraft(UUID id, JsonNode edits, Edition seen) {
+    newest(id);
     CircuitEdits read = CircuitEditsJson.read(edits);
     List<LayoutChange> changes = changes(id, read);
     // Edits that were all taken back are no draft.
     boolean same = read.equals(CircuitEdits.of(base(id)));
-    stored.keepDraft(same ? null : JsonFiles.write(CircuitEditsJson.write(read)));
-    repository.save(stored);
-    return new DraftAnswer(changes);
+    return new DraftAnswer(
+        changes, storeDraft(id, same ? null : JsonFiles.write(CircuitEditsJson.write(read)), seen));
   }
 
   /** Throws the draft away. */
-  @Transactional
-  public void discardDraft(UUID id) {
-    StoredCircuit stored = circuits.stored(id);
-    stored.keepDraft(null);
-    repository.save(stored);
+  public void discardDraft(UUID id, Edition seen) {
+    storeDraft(id, null, seen);
+  }
+
+  private long storeDraft(UUID id, String draft, Edition seen) {
+    return transaction.execute(
+        status -> {
+          StoredCircuit stored = unchanged(draft == null ? circuits.stored(id) : newest(id), seen);
+          stored.keepDraft(draft);
+          return repository.saveAndFlush(stored).edition();
+        });
+  }
+
+  private static StoredCircuit unchanged(StoredCircuit stored, Edition seen) {
+    seen.check(stored.edition(), () -> stored.draft() == null ? Map.of() : parsed(stored.draft()));
+    return stored;
+  }
+
+  private static JsonNode parsed(String document) {
+    return JsonFiles.parse(document.getBytes(StandardCharsets.UTF_8));
   }
 
   /** The draft of a version, or null. */
-  @Transactional(readOnly = true)
   public JsonNode draft(UUID id) {
     String draft = circuits.stored(id).draft();
-    return draft == null ? null : JsonFiles.parse(draft.getBytes(StandardCharsets.UTF_8));
+    return draft == null ? null : parsed(draft);
   }
 
   /** What a version's draft changes; empty without one. */
-  @Transactional(readOnly = true)
   public List<LayoutChange> draftChanges(UUID id) {
     JsonNode draft = draft(id);
     return draft == null ? List.of() : changes(id, CircuitEditsJson.read(draft));
@@ -107,17 +127,17 @@ public class LayoutVersions {
    * Makes the draft a layout version.
    *
    * @param asNext whether it becomes the next version even if nothing uses the present one
+   * @param seen the edition of the version with the draft that was looked at
    * @throws InvalidValueException if there is nothing to keep
    */
-  @Transactional
-  public Kept keep(UUID id, String reason, LocalDate validFrom, boolean asNext) {
+  public Kept keep(UUID id, String reason, LocalDate validFrom, boolean asNext, Edition seen) {
     StoredCircuit stored = newest(id);
-    JsonNode draft = draft(id);
-    if (draft == null) {
+    seen.check(stored.edition(), () -> draft(id));
+    if (stored.draft() == null) {
       throw new InvalidValueException("draft", "is empty: nothing was changed on this circuit");
     }
     Circuit before = base(id);
-    Circuit edited = CircuitEditsJson.read(draft).on(before);
+    Circuit edited = CircuitEditsJson.read(parsed(stored.draft())).on(before);
     List<LayoutChange> changes = LayoutChanges.between(before, edited);
     return asNext || use.isUsed(id)
         ? next(stored, edited, reason, validFrom, changes)
@@ -128,7 +148,6 @@ public class LayoutVersions {
    * Takes a file as the next layout version. What stood along the road stays at its places where
    * the file has only a line.
    */
-  @Transactional
   public Kept importNext(
       UUID id, byte[] bytes, String fileName, ImportSettings settings, String reason) {
     StoredCircuit stored = newest(id);
@@ -163,25 +182,33 @@ public class LayoutVersions {
     Require.text("reason", reason, 500);
     Circuit circuit = dated(edited, validFrom).asVersion(stored.version() + 1);
     StoredCircuit next =
-        repository.save(
-            new StoredCircuit(
-                stored,
-                circuit,
-                CornerFinder.find(circuit, circuit.road()).size(),
-                document(circuit),
-                reason.strip(),
-                JsonFiles.write(JsonFiles.MAPPER.valueToTree(changes))));
-    stored.keepDraft(null);
-    repository.save(stored);
-    return new Kept(next.id(), next.version(), changes);
+        new StoredCircuit(
+            stored,
+            circuit,
+            CornerFinder.find(circuit, circuit.road()).size(),
+            document(circuit),
+            reason.strip(),
+            JsonFiles.write(JsonFiles.MAPPER.valueToTree(changes)));
+    return transaction.execute(
+        status -> {
+          // Of two that are kept at once the database refuses the second.
+          repository.saveAndFlush(next);
+          stored.keepDraft(null);
+          repository.saveAndFlush(stored);
+          return new Kept(next.id(), next.version(), changes);
+        });
   }
 
   private Kept inPlace(StoredCircuit stored, Circuit edited, List<LayoutChange> changes) {
-    stored.hold(edited, CornerFinder.find(edited, edited.road()).size(), document(edited));
-    stored.keepDraft(null);
-    repository.save(stored);
-    events.publishEvent(new CircuitChanged(stored.id()));
-    return new Kept(stored.id(), stored.version(), changes);
+    int corners = CornerFinder.find(edited, edited.road()).size();
+    return transaction.execute(
+        status -> {
+          stored.hold(edited, corners, document(edited));
+          stored.keepDraft(null);
+          repository.saveAndFlush(stored);
+          events.publishEvent(new CircuitChanged(stored.id()));
+          return new Kept(stored.id(), stored.version(), changes);
+        });
   }
 
   private static String document(Circuit circuit) {

@@ -4,16 +4,22 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import jakarta.persistence.Version;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.UUID;
 import marvek.core.circuit.Circuit;
+import marvek.server.editions.Edition;
 
 /** A layout version as it is kept: its document, and what lists need of it. */
 @Entity
 @Table(name = "circuit")
 class StoredCircuit {
   @Id private UUID id;
+
+  /** Null until it is stored for the first time. */
+  @Version private Long edition;
+
   private UUID driverId;
   private UUID placeId;
   private int version;
@@ -133,5 +139,9 @@ class StoredCircuit {
 
   Instant createdAt() {
     return createdAt;
+  }
+
+  long edition() {
+    return edition == null ? Edition.NONE : edition;
   }
 }

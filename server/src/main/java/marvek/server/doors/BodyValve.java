@@ -38,9 +38,10 @@ final class BodyValve extends ValveBase {
         getNext().invoke(request, response);
       }
     } finally {
-      if (!request.isAsync()) {
-        paced.finish();
-        // The server would read what is left of it at the sender's pace.
+      if (!request.isAsync() && !paced.finish()) {
+        // The server would read the rest at the sender's pace. Told first, so that the status
+        // stays.
+        response.flushBuffer();
         coyote.action(ActionCode.DISABLE_SWALLOW_INPUT, null);
       }
       paced.leavePlace();

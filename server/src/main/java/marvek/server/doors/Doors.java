@@ -14,6 +14,7 @@ import org.springframework.stereotype.Component;
 class Doors implements WebServerFactoryCustomizer<TomcatServletWebServerFactory> {
   private static final int MOST_CONNECTIONS = 1000;
   private static final int BETWEEN_READS_MS = 10_000;
+  private static final int BETWEEN_REQUESTS_MS = 30_000;
 
   private final ScheduledExecutorService watch =
       Executors.newSingleThreadScheduledExecutor(
@@ -35,6 +36,7 @@ class Doors implements WebServerFactoryCustomizer<TomcatServletWebServerFactory>
     WatchedProtocol protocol = (WatchedProtocol) connector.getProtocolHandler();
     protocol.setMaxConnections(MOST_CONNECTIONS);
     protocol.setConnectionTimeout(BETWEEN_READS_MS);
+    protocol.setKeepAliveTimeout(BETWEEN_REQUESTS_MS);
     SlowHeads heads = new SlowHeads(protocol.connections());
     watch.scheduleWithFixedDelay(heads::hangUp, 1, 1, TimeUnit.SECONDS);
   }

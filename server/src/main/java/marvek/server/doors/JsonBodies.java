@@ -50,7 +50,6 @@ class JsonBodies {
         .configure(StreamReadFeature.STRICT_DUPLICATE_DETECTION.mappedFeature(), true);
     mapper.enable(
         DeserializationFeature.FAIL_ON_TRAILING_TOKENS,
-        DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES,
         DeserializationFeature.FAIL_ON_NUMBERS_FOR_ENUMS);
     mapper.setDefaultSetterInfo(JsonSetter.Value.forContentNulls(Nulls.FAIL));
     SimpleModule module = new SimpleModule("marvek-bodies");

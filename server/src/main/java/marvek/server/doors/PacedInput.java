@@ -28,6 +28,7 @@ final class PacedInput implements InputBuffer {
   private long taken;
   private boolean waits;
   private boolean ended;
+  private boolean whole;
 
   PacedInput(InputBuffer inner, long limit, Semaphore waiting) {
     this.inner = inner;
@@ -49,6 +50,7 @@ final class PacedInput implements InputBuffer {
     takePlace();
     int read = inner.doRead(handler);
     if (read < 0) {
+      whole = true;
       ended = true;
       leavePlace();
       return read;
@@ -66,9 +68,9 @@ final class PacedInput implements InputBuffer {
 
   /**
    * Takes what nobody read, as long as it is little and comes at a pace, so that its sender sees
-   * the answer and not a broken line.
+   * the answer and not a broken line; whether all of it came.
    */
-  void finish() {
+  boolean finish() {
     ByteBuffer[] unread = {ByteBuffer.allocate(0)};
     ApplicationBufferHandler away =
         new ApplicationBufferHandler() {
@@ -93,8 +95,9 @@ final class PacedInput implements InputBuffer {
         doRead(away);
       }
     } catch (IOException e) {
-      // Too slow, too much or gone: then it is broken off.
+      return false;
     }
+    return whole;
   }
 
   /** What is here already is not waited for. */

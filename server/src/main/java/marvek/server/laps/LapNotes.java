@@ -17,7 +17,6 @@ import marvek.server.books.Books;
 import marvek.server.problems.NotFoundException;
 import marvek.server.sessions.Sessions;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /**
  * What somebody says of laps: remarks of the driver and the coach by corner and lap, and findings
@@ -107,7 +106,6 @@ class LapNotes implements BookAttachment {
         .orElse(null);
   }
 
-  @Transactional
   Remark say(UUID sessionId, Integer corner, String lap, Author author, String words) {
     sessions.get(sessionId);
     Require.text("words", words, LONGEST);
@@ -122,7 +120,6 @@ class LapNotes implements BookAttachment {
     return remark(repository.save(new StoredNote(sessionId, d)));
   }
 
-  @Transactional
   Dismissed dismiss(UUID sessionId, int corner, String rule, String reason, Set<String> laps) {
     sessions.get(sessionId);
     Require.text("reason", reason, LONGEST);
@@ -135,7 +132,6 @@ class LapNotes implements BookAttachment {
   }
 
   /** Takes a remark or a dismissal back. */
-  @Transactional
   void remove(UUID id) {
     repository.delete(
         repository

@@ -10,6 +10,7 @@ import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import marvek.core.InvalidValueException;
+import marvek.core.PlainText;
 import marvek.core.laps.RecordedLap;
 import marvek.formats.LapPreview;
 import marvek.server.books.Books;
@@ -17,7 +18,7 @@ import marvek.server.problems.ConflictException;
 import marvek.server.problems.NotFoundException;
 import marvek.server.sessions.Sessions;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** Keeps files of laps, and what was said of them. */
 @Service
@@ -29,6 +30,7 @@ class Laps {
   private final LapBytesRepository bytes;
   private final HeaderRepository headers;
   private final Sessions sessions;
+  private final TransactionTemplate transaction;
   private final Map<FileOn, ReadLaps> read =
       new LinkedHashMap<>(16, 0.75f, true) {
         private static final long serialVersionUID = 1L;
@@ -43,11 +45,13 @@ class Laps {
       LapFileRepository repository,
       LapBytesRepository bytes,
       HeaderRepository headers,
-      Sessions sessions) {
+      Sessions sessions,
+      TransactionTemplate transaction) {
     this.repository = repository;
     this.bytes = bytes;
     this.headers = headers;
     this.sessions = sessions;
+    this.transaction = transaction;
   }
 
   /** A file read on a revision's road: another revision may lie on another layout. */
@@ -92,7 +96,6 @@ class Laps {
    *
    * @param mapping of headers that do not say what they are; remembered for the next such file
    */
-  @Transactional
   KeptFile add(
       UUID sessionId,
       Books.Computed computed,
@@ -105,21 +108,31 @@ class Laps {
     Map<String, String> all = new TreeMap<>(remembered(plain));
     all.putAll(mapping);
     ReadLaps laps = ReadLaps.of(content, all, computed.circuit(), SessionLaps.road(computed));
-    String kept = name == null || name.isBlank() ? "laps.csv" : name;
     StoredLapFile stored =
-        repository.save(
-            new StoredLapFile(
-                sessionId,
-                kept.substring(0, Math.min(kept.length(), LONGEST_NAME)),
-                digest,
-                content.length,
-                all));
-    bytes.save(new StoredLapBytes(stored.id(), content));
-    if (!mapping.isEmpty()) {
-      headers.save(new StoredHeader(headerDigest(plain), all));
-    }
+        transaction.execute(
+            status -> {
+              checkNew(sessionId, digest);
+              StoredLapFile file =
+                  repository.saveAndFlush(
+                      new StoredLapFile(sessionId, named(name), digest, content.length, all));
+              bytes.save(new StoredLapBytes(file.id(), content));
+              if (!mapping.isEmpty()) {
+                headers.save(new StoredHeader(headerDigest(plain), all));
+              }
+              return file;
+            });
     remember(on(stored, computed), laps);
     return new KeptFile(stored, laps);
+  }
+
+  private static String named(String name) {
+    String text = name == null ? "" : PlainText.of(name).strip();
+    return text.isEmpty()
+        ? "laps.csv"
+        : text.substring(
+            0,
+            text.offsetByCodePoints(
+                0, Math.min(text.codePointCount(0, text.length()), LONGEST_NAME)));
   }
 
   /** A file counts once in a book: twice it would weigh double in its history. */
@@ -192,11 +205,9 @@ class Laps {
    * @param kind null takes it back
    * @throws InvalidValueException if the lap was not recorded from line to line
    */
-  @Transactional
   void say(UUID id, int number, RecordedLap.Kind kind, Books.Computed computed) {
-    StoredLapFile stored = file(id);
     RecordedLap lap =
-        readLaps(stored, computed).laps().stream()
+        readLaps(file(id), computed).laps().stream()
             .filter(l -> l.number() == number)
             .findFirst()
             .orElseThrow(() -> new NotFoundException("The file has no lap " + number + "."));
@@ -204,8 +215,12 @@ class Laps {
       throw new InvalidValueException(
           "lap", "(" + number + ") was not recorded from line to line: it has no time");
     }
-    stored.say(number, kind);
-    repository.save(stored);
+    transaction.executeWithoutResult(
+        status -> {
+          StoredLapFile stored = file(id);
+          stored.say(number, kind);
+          repository.saveAndFlush(stored);
+        });
   }
 
   /** From now on the step plans know of these files' laps. */
@@ -215,12 +230,15 @@ class Laps {
   }
 
   /** More samples of a file that a logger is still writing. */
-  @Transactional
   void grow(UUID id, byte[] content) {
-    StoredLapFile stored = file(id);
-    stored.grow(content.length, digest(content));
-    repository.save(stored);
-    bytes.save(new StoredLapBytes(id, content));
+    String digest = digest(content);
+    transaction.executeWithoutResult(
+        status -> {
+          StoredLapFile stored = file(id);
+          stored.grow(content.length, digest);
+          repository.saveAndFlush(stored);
+          bytes.save(new StoredLapBytes(id, content));
+        });
   }
 
   private ReadLaps readLaps(StoredLapFile stored, Books.Computed computed) {

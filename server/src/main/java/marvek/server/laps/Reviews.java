@@ -26,7 +26,7 @@ import marvek.server.problems.ConflictException;
 import marvek.server.sessions.Sessions;
 import marvek.server.sessions.StepBoard;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * What the laps of a session say should be written otherwise, and the revision that comes of it.
@@ -38,13 +38,21 @@ class Reviews {
   private final Sessions sessions;
   private final Books books;
   private final StepBoard steps;
+  private final TransactionTemplate transaction;
 
-  Reviews(Debriefs debriefs, Laps laps, Sessions sessions, Books books, StepBoard steps) {
+  Reviews(
+      Debriefs debriefs,
+      Laps laps,
+      Sessions sessions,
+      Books books,
+      StepBoard steps,
+      TransactionTemplate transaction) {
     this.debriefs = debriefs;
     this.laps = laps;
     this.sessions = sessions;
     this.books = books;
     this.steps = steps;
+    this.transaction = transaction;
   }
 
   /**
@@ -199,7 +207,6 @@ class Reviews {
   }
 
   /** Moves the step plans by the laps, once for each file. */
-  @Transactional
   public List<Moved> noteSteps(UUID sessionId) {
     Work work = work(sessionId);
     List<StoredLapFile> files = work.read().files().stream().map(Laps.KeptFile::stored).toList();
@@ -208,8 +215,11 @@ class Reviews {
           "The step board knows of these laps already. Move it by hand there where it is wrong.");
     }
     List<Moved> moved = moved(work);
-    moved.forEach(m -> steps.keep(work.session().bookId(), m.outcome().after()));
-    laps.stepsNoted(files);
+    transaction.executeWithoutResult(
+        status -> {
+          moved.forEach(m -> steps.keep(work.session().bookId(), m.outcome().after()));
+          laps.stepsNoted(files);
+        });
     return moved;
   }
 

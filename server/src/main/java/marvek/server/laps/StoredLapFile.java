@@ -6,6 +6,7 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import jakarta.persistence.Version;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.Map;
@@ -19,6 +20,10 @@ import marvek.formats.JsonFiles;
 @Table(name = "lap_file")
 class StoredLapFile {
   @Id private UUID id;
+
+  /** Null until it is stored for the first time. */
+  @Version private Long edition;
+
   private UUID sessionId;
   private String name;
   private String digest;

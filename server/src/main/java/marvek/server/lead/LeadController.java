@@ -2,7 +2,6 @@ package marvek.server.lead;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import java.nio.charset.StandardCharsets;
-import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -14,6 +13,8 @@ import marvek.core.lead.Member;
 import marvek.core.lead.Rotation;
 import marvek.formats.LeadDayJson;
 import marvek.server.books.Books;
+import marvek.server.editions.Edited;
+import marvek.server.editions.Edition;
 import marvek.server.laps.LapsOfDriver;
 import marvek.server.printing.Pdf;
 import org.springframework.http.ContentDisposition;
@@ -27,6 +28,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -49,6 +51,7 @@ class LeadController {
    * @param own whether the driver says it himself
    */
   record RemarkView(
+      long edition,
       UUID id,
       String driver,
       int corner,
@@ -61,6 +64,7 @@ class LeadController {
     static RemarkView of(StoredGroupRemark stored) {
       GroupRemark r = stored.remark();
       return new RemarkView(
+          stored.edition(),
           stored.id(),
           r.driver(),
           r.corner(),
@@ -90,19 +94,20 @@ class LeadController {
   /**
    * A led day.
    *
-   * @param changedAt to be sent back with the next change; null before the first
+   * @param edition to be sent back with the next change
    */
   record LeadView(
       JsonNode day,
-      Instant changedAt,
+      long edition,
       List<TurnView> turns,
       List<RemarkView> remarks,
       List<LapsOfDriver.File> files,
-      List<FoundView> findings) {
+      List<FoundView> findings)
+      implements Edited {
     static LeadView of(LeadDays.Led led) {
       return new LeadView(
           LeadDayJson.write(led.day()),
-          led.changedAt(),
+          led.edition(),
           led.day().turns().stream().map(TurnView::of).toList(),
           led.remarks().stream().map(RemarkView::of).toList(),
           led.files(),
@@ -118,16 +123,19 @@ class LeadController {
     return LeadView.of(days.led(id));
   }
 
-  /** Another state of the day, made from the one that was read at a moment. */
-  record DayBody(JsonNode day, Instant seenAt) {}
+  /** Another state of the day. */
+  record DayBody(JsonNode day) {}
 
   @PutMapping("/api/sessions/{id}/lead")
-  LeadView change(@PathVariable UUID id, @RequestBody DayBody body) {
+  LeadView change(
+      @PathVariable UUID id,
+      @RequestHeader(HttpHeaders.IF_MATCH) Edition seen,
+      @RequestBody DayBody body) {
     if (body.day() == null) {
       throw new InvalidValueException("day", "is missing");
     }
     LeadDay day = LeadDayJson.read(body.day());
-    return LeadView.of(days.change(id, day, body.seenAt()));
+    return LeadView.of(days.change(id, day, seen));
   }
 
   /** Something said to a driver, or by himself; corner 0 is the lap as a whole. */
@@ -144,10 +152,13 @@ class LeadController {
   record SeenBody(String state) {}
 
   @PutMapping("/api/lead-remarks/{id}")
-  RemarkView see(@PathVariable UUID id, @RequestBody SeenBody body) {
+  RemarkView see(
+      @PathVariable UUID id,
+      @RequestHeader(HttpHeaders.IF_MATCH) Edition seen,
+      @RequestBody SeenBody body) {
     for (GroupRemark.State state : GroupRemark.State.values()) {
       if (state.name().toLowerCase(Locale.ROOT).replace('_', '-').equals(body.state())) {
-        return RemarkView.of(days.see(id, state));
+        return RemarkView.of(days.see(id, state, seen));
       }
     }
     throw new InvalidValueException(

@@ -3,7 +3,6 @@ package marvek.server.lead;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -20,12 +19,14 @@ import marvek.formats.JsonFiles;
 import marvek.formats.LeadDayJson;
 import marvek.server.books.BookAttachment;
 import marvek.server.books.Books;
+import marvek.server.editions.Edition;
+import marvek.server.editions.StaleException;
 import marvek.server.laps.LapsOfDriver;
 import marvek.server.problems.ConflictException;
 import marvek.server.problems.NotFoundException;
 import marvek.server.sessions.Sessions;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** Keeps led days with their remarks; they go along in the book's file. */
 @Service
@@ -37,35 +38,37 @@ class LeadDays implements BookAttachment {
   private final Sessions sessions;
   private final Books books;
   private final LapsOfDriver laps;
+  private final TransactionTemplate transaction;
 
   LeadDays(
       LeadDayRepository days,
       GroupRemarkRepository remarks,
       Sessions sessions,
       Books books,
-      LapsOfDriver laps) {
+      LapsOfDriver laps,
+      TransactionTemplate transaction) {
     this.days = days;
     this.remarks = remarks;
     this.sessions = sessions;
     this.books = books;
     this.laps = laps;
+    this.transaction = transaction;
   }
 
   /**
    * A day with what was said on it.
    *
-   * @param changedAt null for one that nobody has touched yet
+   * @param edition of the day
    * @param said by driver what his laps say
    */
   record Led(
       Sessions.Kept session,
       LeadDay day,
-      Instant changedAt,
+      long edition,
       List<StoredGroupRemark> remarks,
       List<LapsOfDriver.File> files,
       Map<String, LapsOfDriver.Said> said) {}
 
-  @Transactional(readOnly = true)
   Led led(UUID sessionId) {
     Sessions.Kept session = sessions.get(sessionId);
     StoredLeadDay stored = days.findById(sessionId).orElse(null);
@@ -76,7 +79,7 @@ class LeadDays implements BookAttachment {
     return new Led(
         session,
         day,
-        stored == null ? null : stored.changedAt(),
+        stored == null ? Edition.NONE : stored.edition(),
         remarks.findBySessionIdOrderByCreatedAtAscIdAsc(sessionId),
         laps.files(sessionId),
         said);
@@ -89,25 +92,23 @@ class LeadDays implements BookAttachment {
   /**
    * Puts another state of the day in the place of the one that was seen.
    *
-   * @param seenAt when it was read that this is made from; null for the first
-   * @throws ConflictException if somebody changed it since, or a driver with remarks is left out
+   * @param seen the edition that this is made from
+   * @throws StaleException if somebody changed it since
+   * @throws ConflictException if a driver with remarks is left out
    */
-  @Transactional
-  Led change(UUID sessionId, LeadDay day, Instant seenAt) {
+  Led change(UUID sessionId, LeadDay day, Edition seen) {
     sessions.get(sessionId);
-    StoredLeadDay stored = days.findById(sessionId).orElse(null);
-    if (stored != null && (seenAt == null || stored.changedAt().isAfter(seenAt))) {
-      throw new ConflictException(
-          "The day was changed meanwhile, in another window or by somebody else. Nothing of theirs"
-              + " was overwritten: load it again.");
-    }
-    checkNobodyIsLost(sessionId, day);
-    if (stored == null) {
-      days.save(new StoredLeadDay(sessionId, day));
-    } else {
-      stored.becomes(day);
-      days.save(stored);
-    }
+    transaction.executeWithoutResult(
+        status -> {
+          StoredLeadDay stored = days.findById(sessionId).orElse(null);
+          seen.check(
+              stored == null ? Edition.NONE : stored.edition(),
+              () -> LeadDayJson.write(dayOf(sessionId)));
+          checkNobodyIsLost(sessionId, day);
+          StoredLeadDay next = stored == null ? new StoredLeadDay(sessionId, day) : stored;
+          next.becomes(day);
+          days.saveAndFlush(next);
+        });
     return led(sessionId);
   }
 
@@ -123,7 +124,6 @@ class LeadDays implements BookAttachment {
   }
 
   /** Keeps what is said to a driver, or by himself, on the lap that is driven now. */
-  @Transactional
   StoredGroupRemark say(
       UUID sessionId, String driver, int corner, String words, boolean good, boolean own) {
     sessions.get(sessionId);
@@ -140,14 +140,16 @@ class LeadDays implements BookAttachment {
   }
 
   /** Closes a remark as taken or not on the lap that is driven now, or opens it again. */
-  @Transactional
-  StoredGroupRemark see(UUID id, GroupRemark.State state) {
-    StoredGroupRemark stored = remark(id);
-    stored.becomes(stored.remark().seen(state, dayOf(stored.sessionId()).lap()));
-    return remarks.save(stored);
+  StoredGroupRemark see(UUID id, GroupRemark.State state, Edition seen) {
+    return transaction.execute(
+        status -> {
+          StoredGroupRemark stored = remark(id);
+          seen.check(stored.edition(), () -> StoredGroupRemark.written(stored.remark()));
+          stored.becomes(stored.remark().seen(state, dayOf(stored.sessionId()).lap()));
+          return remarks.saveAndFlush(stored);
+        });
   }
 
-  @Transactional
   void takeBack(UUID id) {
     remarks.delete(remark(id));
   }
@@ -159,7 +161,6 @@ class LeadDays implements BookAttachment {
   }
 
   /** A driver's day on one page. */
-  @Transactional(readOnly = true)
   DriverSheet sheet(Led led, String driver) {
     if (!led.day().has(driver)) {
       throw new NotFoundException("There is no driver " + driver + " in this group.");

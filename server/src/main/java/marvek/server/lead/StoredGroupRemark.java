@@ -6,18 +6,24 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import jakarta.persistence.Version;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.UUID;
 import marvek.core.lead.GroupRemark;
 import marvek.formats.JsonFiles;
+import marvek.server.editions.Edition;
 
 /** A remark as it is kept: one row each, so that two touches at once lose nothing. */
 @Entity
 @Table(name = "group_remark")
 class StoredGroupRemark {
   @Id private UUID id;
+
+  /** Null until it is stored for the first time. */
+  @Version private Long edition;
+
   private UUID sessionId;
 
   @Column(columnDefinition = "text")
@@ -68,5 +74,9 @@ class StoredGroupRemark {
 
   GroupRemark remark() {
     return read(JsonFiles.parse(document.getBytes(StandardCharsets.UTF_8)));
+  }
+
+  long edition() {
+    return edition == null ? Edition.NONE : edition;
   }
 }

@@ -4,6 +4,7 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import jakarta.persistence.Version;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -11,12 +12,16 @@ import java.util.UUID;
 import marvek.core.lead.LeadDay;
 import marvek.formats.JsonFiles;
 import marvek.formats.LeadDayJson;
+import marvek.server.editions.Edition;
 
 /** The led day of a session. */
 @Entity
 @Table(name = "lead_day")
 class StoredLeadDay {
   @Id private UUID sessionId;
+
+  /** Null until it is stored for the first time. */
+  @Version private Long edition;
 
   @Column(columnDefinition = "text")
   private String document;
@@ -41,5 +46,9 @@ class StoredLeadDay {
 
   Instant changedAt() {
     return changedAt;
+  }
+
+  long edition() {
+    return edition == null ? Edition.NONE : edition;
   }
 }

@@ -49,7 +49,8 @@ record CardContent(
 
   /** "Revision 3, 1 May 2026". */
   String numberAndDay() {
-    Instant created = Instant.parse(revision.path("createdAt").asText());
+    Instant created =
+        java.time.OffsetDateTime.parse(revision.path("createdAt").asText()).toInstant();
     return "Revision " + number() + ", " + DAY.format(created);
   }
 

@@ -6,6 +6,7 @@ import java.util.stream.Collectors;
 import marvek.core.InvalidValueException;
 import marvek.core.PlainText;
 import marvek.formats.BadFileException;
+import marvek.server.editions.StaleException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessResourceFailureException;
@@ -18,6 +19,8 @@ import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.web.bind.MissingRequestHeaderException;
+import org.springframework.web.bind.ServletRequestBindingException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
@@ -71,6 +74,11 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
   @ExceptionHandler
   ProblemDetail wrongType(MethodArgumentTypeMismatchException e) {
+    for (Throwable cause = e.getCause(); cause != null; cause = cause.getCause()) {
+      if (cause instanceof InvalidValueException invalid) {
+        return invalidValue(invalid);
+      }
+    }
     return problem(
         HttpStatus.NOT_FOUND,
         "not-found",
@@ -85,10 +93,10 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
   /** The second of two equal things at once, which the database saw where no look-up could. */
   @ExceptionHandler
-  ProblemDetail twice(DataIntegrityViolationException e) {
+  ProblemDetail twice(DataIntegrityViolationException e, WebRequest request) {
     LOG.info("Refused by the database: {}", e.getMostSpecificCause().getMessage());
     return problem(
-        HttpStatus.CONFLICT,
+        lost(request),
         "conflict",
         "Changed meanwhile",
         "The same was stored, or what it belongs to was removed, at this very moment. Load it again.");
@@ -96,12 +104,19 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
   /** What was to be changed has been changed or removed since it was read in this request. */
   @ExceptionHandler
-  ProblemDetail overtaken(OptimisticLockingFailureException e) {
+  ProblemDetail overtaken(OptimisticLockingFailureException e, WebRequest request) {
     return problem(
-        HttpStatus.CONFLICT,
+        lost(request),
         "conflict",
         "Changed meanwhile",
         "Somebody else changed or removed this at the same moment. Nothing was stored: load it again.");
+  }
+
+  /** Of two at the very same moment the second is stale too. */
+  private static HttpStatus lost(WebRequest request) {
+    return request.getHeader(HttpHeaders.IF_MATCH) == null
+        ? HttpStatus.CONFLICT
+        : HttpStatus.PRECONDITION_FAILED;
   }
 
   @ExceptionHandler
@@ -124,6 +139,32 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                 "busy",
                 what,
                 "Nothing was stored. What you typed is still here: try again in a moment."));
+  }
+
+  /** Theirs goes along, to be shown beside what was to be stored. */
+  @ExceptionHandler
+  ProblemDetail stale(StaleException e) {
+    ProblemDetail problem =
+        problem(HttpStatus.PRECONDITION_FAILED, "stale", "Changed meanwhile", e.getMessage());
+    problem.setProperty("theirs", e.theirs());
+    return problem;
+  }
+
+  @Override
+  protected ResponseEntity<Object> handleServletRequestBindingException(
+      ServletRequestBindingException e, HttpHeaders headers, HttpStatusCode code, WebRequest r) {
+    if (e instanceof MissingRequestHeaderException missing
+        && missing.getHeaderName().equals(HttpHeaders.IF_MATCH)) {
+      ProblemDetail problem =
+          problem(
+              HttpStatus.PRECONDITION_REQUIRED,
+              "edition-missing",
+              "Say which state this was made from",
+              "Send the ETag of the answer that you changed as If-Match, so that nobody's change is"
+                  + " lost; * takes any.");
+      return new ResponseEntity<>(problem, headers, HttpStatus.PRECONDITION_REQUIRED);
+    }
+    return super.handleServletRequestBindingException(e, headers, code, r);
   }
 
   @ExceptionHandler

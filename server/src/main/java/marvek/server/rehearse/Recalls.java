@@ -21,7 +21,7 @@ import marvek.core.rehearse.Round;
 import marvek.server.books.BookAttachment;
 import marvek.server.books.Books;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Asks what a book's newest pages answer, and keeps how far it is learned; that goes along in the
@@ -36,6 +36,7 @@ class Recalls implements BookAttachment {
 
   private final RecallRepository repository;
   private final Books books;
+  private final TransactionTemplate transaction;
 
   /** A basis is told apart as the object that it is: it is computed once for each road and car. */
   private record OnRoad(Reference.Basis basis, Conditions conditions) {
@@ -60,9 +61,10 @@ class Recalls implements BookAttachment {
         }
       };
 
-  Recalls(RecallRepository repository, Books books) {
+  Recalls(RecallRepository repository, Books books, TransactionTemplate transaction) {
     this.repository = repository;
     this.books = books;
+    this.transaction = transaction;
   }
 
   /**
@@ -74,7 +76,6 @@ class Recalls implements BookAttachment {
    */
   record RoundOf(int revision, List<Round.Asked> asked, int known, int all, LocalDate next) {}
 
-  @Transactional(readOnly = true)
   RoundOf round(UUID bookId, Round.Order order, boolean ahead) {
     int revision = books.newestNumber(books.get(bookId).id());
     List<Question> questions = questions(bookId, revision);
@@ -111,7 +112,6 @@ class Recalls implements BookAttachment {
    * @param quality 0 (nothing came) to 5 (at once and right)
    * @throws InvalidValueException if the newest pages do not ask that
    */
-  @Transactional
   Repetition answer(UUID bookId, int corner, Question.Kind kind, int quality) {
     int revision = books.newestNumber(books.get(bookId).id());
     Question question =
@@ -122,6 +122,10 @@ class Recalls implements BookAttachment {
                 () ->
                     new InvalidValueException(
                         "question", "(" + kind + " of corner " + corner + ") has no answer"));
+    return transaction.execute(status -> keep(bookId, question, quality));
+  }
+
+  private Repetition keep(UUID bookId, Question question, int quality) {
     StoredRecall stored =
         repository
             .findByBookIdAndQuestion(bookId, question.key())
@@ -130,7 +134,7 @@ class Recalls implements BookAttachment {
         stored.answers() == 0 ? Repetition.fresh(today()) : stored.learned().repetition();
     Repetition after = before.after(quality, today());
     stored.becomes(question.answer(), after, quality >= RIGHT);
-    repository.save(stored);
+    repository.saveAndFlush(stored);
     return after;
   }
 

@@ -9,7 +9,6 @@ import marvek.core.rehearse.RunThrough;
 import marvek.server.books.Books;
 import marvek.server.problems.NotFoundException;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** Scores and keeps run-throughs of a book's newest pages. */
 @Service
@@ -43,7 +42,6 @@ class Runs {
    * @param revision that was driven
    * @param speedShare 0.5 to 1 of the page's speeds
    */
-  @Transactional
   StoredRun keep(
       UUID bookId,
       int revision,

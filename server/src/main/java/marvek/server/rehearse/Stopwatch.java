@@ -7,7 +7,6 @@ import marvek.core.rehearse.ImaginedLap;
 import marvek.server.books.Books;
 import marvek.server.problems.NotFoundException;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** Keeps laps that were driven in the head. */
 @Service
@@ -35,7 +34,6 @@ class Stopwatch {
     return repository.findByBookIdOrderByCreatedAtAscIdAsc(books.get(bookId).id());
   }
 
-  @Transactional
   StoredImaginedLap keep(UUID bookId, List<Double> tapsS) {
     if (tapsS == null || tapsS.size() > MOST_TAPS || tapsS.contains(null)) {
       throw new InvalidValueException(

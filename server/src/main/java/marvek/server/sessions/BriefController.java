@@ -10,12 +10,16 @@ import marvek.formats.ConditionsJson;
 import marvek.formats.OwnValuesJson;
 import marvek.formats.SessionJson;
 import marvek.formats.SetupSheetJson;
+import marvek.server.editions.Edited;
+import marvek.server.editions.Edition;
 import marvek.server.units.DriverUnits;
+import org.springframework.http.HttpHeaders;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -54,6 +58,7 @@ class BriefController {
    */
   record PreparedView(
       int parent,
+      long edition,
       double parentLap_s,
       double lap_s,
       JsonNode parentConditions,
@@ -63,10 +68,12 @@ class BriefController {
       List<OpenPointView> openPoints,
       String line,
       JsonNode ownValues,
-      JsonNode setup) {
+      JsonNode setup)
+      implements Edited {
     static PreparedView of(Preparations.Prepared p) {
       return new PreparedView(
           p.parent(),
+          p.edition(),
           p.parentLapS(),
           p.lapS(),
           ConditionsJson.write(p.parentConditions()),
@@ -90,13 +97,19 @@ class BriefController {
   }
 
   @PutMapping("/api/sessions/{id}/decisions")
-  PreparedView decide(@PathVariable UUID id, @RequestBody JsonNode decisions) {
-    return PreparedView.of(preparations.decide(id, SessionJson.decisions(decisions, "")));
+  PreparedView decide(
+      @PathVariable UUID id,
+      @RequestHeader(HttpHeaders.IF_MATCH) Edition seen,
+      @RequestBody JsonNode decisions) {
+    return PreparedView.of(preparations.decide(id, SessionJson.decisions(decisions, ""), seen));
   }
 
   @PostMapping("/api/sessions/{id}/issue")
-  Sessions.Kept issue(@PathVariable UUID id, @RequestBody IssueBody body) {
-    return preparations.issue(id, body.reason());
+  Sessions.Kept issue(
+      @PathVariable UUID id,
+      @RequestHeader(HttpHeaders.IF_MATCH) Edition seen,
+      @RequestBody IssueBody body) {
+    return preparations.issue(id, body.reason(), seen);
   }
 
   @GetMapping("/api/sessions/{id}/brief")
@@ -114,8 +127,9 @@ class BriefController {
       @PathVariable UUID id,
       @PathVariable int number,
       @PathVariable int corner,
+      @RequestHeader(HttpHeaders.IF_MATCH) Edition seen,
       @RequestBody WordBody body) {
-    return board.note(id, number, corner, StepBoard.Word.named(body.word()));
+    return board.note(id, number, corner, StepBoard.Word.named(body.word()), seen);
   }
 
   static String spelled(Enum<?> constant) {

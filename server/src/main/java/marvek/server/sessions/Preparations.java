@@ -19,7 +19,9 @@ import marvek.core.review.StepPlan;
 import marvek.core.review.StepState;
 import marvek.server.books.Books;
 import marvek.server.books.Draft;
+import marvek.server.editions.Edition;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Makes a book ready for a session: what changes on its pages, and the revision that comes of it.
@@ -30,23 +32,32 @@ class Preparations {
   private final Steps steps;
   private final StepPlans plans;
   private final Books books;
+  private final TransactionTemplate transaction;
 
-  Preparations(Sessions sessions, Steps steps, StepPlans plans, Books books) {
+  Preparations(
+      Sessions sessions,
+      Steps steps,
+      StepPlans plans,
+      Books books,
+      TransactionTemplate transaction) {
     this.sessions = sessions;
     this.steps = steps;
     this.plans = plans;
     this.books = books;
+    this.transaction = transaction;
   }
 
   /**
    * What a session changes.
    *
    * @param parent the newest revision, which the changes are told against
+   * @param edition of the session that this was made from
    * @param lapS of the revision that would be issued now
    * @param draft what that revision would be computed from
    */
   record Prepared(
       int parent,
+      long edition,
       double parentLapS,
       double lapS,
       Conditions parentConditions,
@@ -68,6 +79,7 @@ class Preparations {
     Reference then = Reference.on(basis(work), draft.conditions(), draft.own());
     return new Prepared(
         work.parent(),
+        work.read().stored().edition(),
         work.base().reference().lap().timeS(),
         then.lap().timeS(),
         work.base().conditions(),
@@ -79,28 +91,32 @@ class Preparations {
   }
 
   /** Keeps what the driver says of the changes so far. */
-  Prepared decide(UUID sessionId, List<Decision> decisions) {
+  Prepared decide(UUID sessionId, List<Decision> decisions, Edition seen) {
     Work work = work(sessions.read(sessionId));
     // Refuses what does not change before anything is kept.
     Reference.on(basis(work), work.model().conditions(), work.preparation().decided(decisions));
-    sessions.decide(work.read(), decisions);
+    sessions.decide(work.read(), decisions, seen);
     return prepare(sessionId);
   }
 
-  /** Keeps the revision for a session; what is not decided counts as accepted. */
-  Sessions.Kept issue(UUID sessionId, String reason) {
+  /**
+   * Keeps the revision for a session; what is not decided counts as accepted. Revision and session
+   * are stored both or neither.
+   */
+  Sessions.Kept issue(UUID sessionId, String reason, Edition seen) {
     Work work = work(sessions.read(sessionId));
     List<Decision> decisions =
         stillOf(work.preparation().changes(), work.read().file().decisions());
     String given = reason == null || reason.isBlank() ? reason(work.read().session()) : reason;
-    Books.RevisionLine kept =
-        books.keep(
+    Books.Next next =
+        books.next(
             work.read().book().id(),
             work.parent(),
             given,
             withOwn(work.model(), work.preparation().decided(decisions)),
             Instant.now());
-    return sessions.issued(work.read(), kept.number());
+    return transaction.execute(
+        status -> sessions.issued(work.read(), books.keep(next).number(), seen));
   }
 
   private static String reason(Session session) {

@@ -2,7 +2,6 @@ package marvek.server.sessions;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
-import java.time.Instant;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.UUID;
@@ -10,6 +9,8 @@ import marvek.core.InvalidValueException;
 import marvek.core.Require;
 import marvek.formats.SessionJson;
 import marvek.server.books.Books;
+import marvek.server.editions.Edition;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -17,6 +18,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
@@ -71,15 +73,15 @@ class SessionController {
   @PutMapping("/api/sessions/{id}")
   Sessions.Kept change(
       @PathVariable UUID id,
-      @RequestParam(required = false) Instant seenAt,
+      @RequestHeader(HttpHeaders.IF_MATCH) Edition seen,
       @RequestBody JsonNode session) {
-    return sessions.change(id, session, seenAt);
+    return sessions.change(id, session, seen);
   }
 
   @DeleteMapping("/api/sessions/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void remove(@PathVariable UUID id) {
-    sessions.remove(id);
+  void remove(@PathVariable UUID id, @RequestHeader(HttpHeaders.IF_MATCH) Edition seen) {
+    sessions.remove(id, seen);
   }
 
   @GetMapping("/api/books/{id}/weather")

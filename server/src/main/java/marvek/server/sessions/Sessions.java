@@ -27,10 +27,12 @@ import marvek.formats.SessionJson;
 import marvek.server.books.BookAttachment;
 import marvek.server.books.Books;
 import marvek.server.circuits.Circuits;
-import marvek.server.problems.ConflictException;
+import marvek.server.editions.Edited;
+import marvek.server.editions.Edition;
+import marvek.server.editions.StaleException;
 import marvek.server.problems.NotFoundException;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** Keeps the sessions of books. */
 @Service
@@ -44,11 +46,17 @@ public class Sessions implements BookAttachment {
   private final SessionRepository repository;
   private final Books books;
   private final Circuits circuits;
+  private final TransactionTemplate transaction;
 
-  Sessions(SessionRepository repository, Books books, Circuits circuits) {
+  Sessions(
+      SessionRepository repository,
+      Books books,
+      Circuits circuits,
+      TransactionTemplate transaction) {
     this.repository = repository;
     this.books = books;
     this.circuits = circuits;
+    this.transaction = transaction;
   }
 
   /**
@@ -66,7 +74,9 @@ public class Sessions implements BookAttachment {
       Instant begins,
       boolean comesTwice,
       Instant changedAt,
-      JsonNode session) {
+      long edition,
+      JsonNode session)
+      implements Edited {
     /** What it is called where there is no room for more: "Practice of 2026-05-09". */
     public String name() {
       String kind = session.path("kind").asText("session");
@@ -90,7 +100,6 @@ public class Sessions implements BookAttachment {
   }
 
   /** The sessions of a book in the order they begin. */
-  @Transactional(readOnly = true)
   public List<Kept> of(Books.BookView book) {
     return repository.findByBookIdOrderByCreatedAtAscIdAsc(book.id()).stream()
         .map(stored -> kept(read(stored, book)))
@@ -121,7 +130,6 @@ public class Sessions implements BookAttachment {
    * The session that laps are from which come without one: the last that has begun within a day and
    * a half, or else a new one of now on the newest revision.
    */
-  @Transactional
   public Kept forLapsOf(UUID bookId, Instant now) {
     Books.BookView book = books.get(bookId);
     return of(book).stream()
@@ -164,7 +172,6 @@ public class Sessions implements BookAttachment {
   }
 
   /** The sessions of all books in the order they begin. */
-  @Transactional(readOnly = true)
   public List<Kept> all() {
     return books.list().stream()
         .flatMap(book -> of(book).stream())
@@ -173,13 +180,11 @@ public class Sessions implements BookAttachment {
   }
 
   /** One session. */
-  @Transactional(readOnly = true)
   public Kept get(UUID id) {
     return kept(read(id));
   }
 
   /** Keeps a new session of a book. */
-  @Transactional
   public Kept plan(UUID bookId, JsonNode document) {
     Books.BookView book = books.get(bookId);
     Session session = checked(sent(document), book);
@@ -188,7 +193,6 @@ public class Sessions implements BookAttachment {
   }
 
   /** The session after another one, begun from what that one left. */
-  @Transactional
   public Kept planNext(UUID id) {
     Read before = read(id);
     Session next = checked(before.session().next(), before.book());
@@ -200,38 +204,51 @@ public class Sessions implements BookAttachment {
   /**
    * Puts other values in the place of a session's; its decisions and revision stay.
    *
-   * @param seenAt when the values were read that these are made from, or null for any
-   * @throws ConflictException if somebody changed it since
+   * @param seen the edition that these are made from
+   * @throws StaleException if somebody changed it since
    */
-  @Transactional
-  public Kept change(UUID id, JsonNode document, Instant seenAt) {
-    Read read = read(id);
-    if (seenAt != null && read.stored().changedAt().isAfter(seenAt)) {
-      throw new ConflictException(
-          "The session was changed meanwhile, in another window or by somebody else. What you typed"
-              + " is still here: load the session again to see theirs.");
-    }
-    Session session = checked(sent(document), read.book());
-    return store(read, file -> file.with(session));
+  public Kept change(UUID id, JsonNode document, Edition seen) {
+    Books.BookView book = read(id).book();
+    Session session = checked(sent(document), book);
+    return store(id, book, seen, file -> file.with(session));
   }
 
   /** Takes a session out; the revision that was issued for it stays. */
-  @Transactional
+  public void remove(UUID id, Edition seen) {
+    Books.BookView book = read(id).book();
+    transaction.executeWithoutResult(status -> repository.delete(unchanged(id, book, seen)));
+  }
+
+  /** Takes out one that Marvek made by itself. */
   public void remove(UUID id) {
-    repository.delete(read(id).stored());
+    remove(id, Edition.ANY);
   }
 
-  Kept decide(Read read, List<Decision> decisions) {
-    return store(read, file -> file.withDecisions(decisions));
+  Kept decide(Read read, List<Decision> decisions, Edition seen) {
+    return store(read.stored().id(), read.book(), seen, file -> file.withDecisions(decisions));
   }
 
-  Kept issued(Read read, int revision) {
-    return store(read, file -> file.issued(revision));
+  Kept issued(Read read, int revision, Edition seen) {
+    return store(read.stored().id(), read.book(), seen, file -> file.issued(revision));
   }
 
-  private Kept store(Read read, UnaryOperator<SessionFile> change) {
-    read.stored().becomes(written(change.apply(read.file())));
-    return kept(read(repository.saveAndFlush(read.stored()), read.book()));
+  /** Looks and writes in one transaction; what had to be computed has been before. */
+  private Kept store(
+      UUID id, Books.BookView book, Edition seen, UnaryOperator<SessionFile> change) {
+    StoredSession stored =
+        transaction.execute(
+            status -> {
+              StoredSession now = unchanged(id, book, seen);
+              now.becomes(written(change.apply(read(now, book).file())));
+              return repository.saveAndFlush(now);
+            });
+    return kept(read(stored, book));
+  }
+
+  private StoredSession unchanged(UUID id, Books.BookView book, Edition seen) {
+    StoredSession now = stored(id);
+    seen.check(now.edition(), () -> kept(read(now, book)));
+    return now;
   }
 
   /**
@@ -240,11 +257,14 @@ public class Sessions implements BookAttachment {
    * @throws NotFoundException if there is none
    */
   Read read(UUID id) {
-    StoredSession stored =
-        repository
-            .findById(id)
-            .orElseThrow(() -> new NotFoundException("There is no session " + id + "."));
+    StoredSession stored = stored(id);
     return read(stored, books.get(stored.bookId()));
+  }
+
+  private StoredSession stored(UUID id) {
+    return repository
+        .findById(id)
+        .orElseThrow(() -> new NotFoundException("There is no session " + id + "."));
   }
 
   private Read read(StoredSession stored, Books.BookView book) {
@@ -299,6 +319,7 @@ public class Sessions implements BookAttachment {
         read.session().begins(read.zone()).toInstant(),
         read.session().comesTwice(read.zone()),
         read.stored().changedAt(),
+        read.stored().edition(),
         SessionJson.write(read.file()));
   }
 

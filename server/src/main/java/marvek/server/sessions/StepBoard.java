@@ -3,6 +3,7 @@ package marvek.server.sessions;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import marvek.core.InvalidValueException;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
@@ -14,6 +15,7 @@ import marvek.core.page.Reference;
 import marvek.core.review.StepPlan;
 import marvek.core.review.StepState;
 import marvek.server.books.Books;
+import marvek.server.editions.Edition;
 import org.springframework.stereotype.Service;
 
 /** The step plans of a revision with how far each has come. */
@@ -39,9 +41,11 @@ public class StepBoard {
    * @param sure whether the driver calls the page known
    * @param step index of the present step
    * @param now_m station of it
-   * @param nowText the same through a mark
+   * @param now the same through a mark
+   * @param edition of what is kept of it
    */
   record StepView(
+      long edition,
       int corner,
       String name,
       double safe_m,
@@ -94,16 +98,29 @@ public class StepBoard {
 
   List<StepView> of(UUID bookId, Books.Computed computed) {
     Surface surface = computed.conditions().surface();
-    Map<Integer, StepState> states = steps.on(bookId, surface);
+    Map<Integer, Steps.Kept> kept = steps.keptOn(bookId, surface);
     MarkChooser marks =
         Reference.marks(computed.basis(), computed.conditions(), computed.reference().modelLap());
-    return plansOf(computed, states).stream()
-        .map(plan -> view(computed, plan, states.get(plan.corner()), marks))
+    return plansOf(computed, statesOf(kept)).stream()
+        .map(plan -> view(computed, plan, keptOf(kept, plan.corner()), marks))
         .toList();
   }
 
-  /** Notes a lap of a corner and answers with the whole board. */
-  List<StepView> note(UUID bookId, int revision, int corner, Word word) {
+  private static Map<Integer, StepState> statesOf(Map<Integer, Steps.Kept> kept) {
+    return kept.entrySet().stream()
+        .collect(Collectors.toMap(Map.Entry::getKey, e -> e.getValue().state()));
+  }
+
+  private static Steps.Kept keptOf(Map<Integer, Steps.Kept> kept, int corner) {
+    return kept.getOrDefault(corner, Steps.Kept.NONE);
+  }
+
+  /**
+   * Notes a lap of a corner and answers with the whole board.
+   *
+   * @param seen the edition of that corner's state: the same lap told twice counts once
+   */
+  List<StepView> note(UUID bookId, int revision, int corner, Word word, Edition seen) {
     Books.Computed computed = books.recompute(bookId, revision);
     Surface surface = computed.conditions().surface();
     Map<Integer, StepState> states = steps.on(bookId, surface);
@@ -119,10 +136,10 @@ public class StepBoard {
     StepState before =
         states.containsKey(corner) ? states.get(corner) : StepState.begin(plan, surface);
     switch (word) {
-      case BEGIN -> steps.keep(bookId, StepState.begin(plan, surface));
-      case MADE -> steps.keep(bookId, before.made(plan, road));
-      case MISSED -> steps.keep(bookId, before.missed(plan, road));
-      case FORGET -> steps.forget(bookId, corner, surface);
+      case BEGIN -> steps.keep(bookId, StepState.begin(plan, surface), seen);
+      case MADE -> steps.keep(bookId, before.made(plan, road), seen);
+      case MISSED -> steps.keep(bookId, before.missed(plan, road), seen);
+      case FORGET -> steps.forget(bookId, corner, surface, seen);
     }
     return of(bookId, computed);
   }
@@ -147,7 +164,8 @@ public class StepBoard {
   }
 
   private static StepView view(
-      Books.Computed computed, StepPlan plan, StepState state, MarkChooser marks) {
+      Books.Computed computed, StepPlan plan, Steps.Kept kept, MarkChooser marks) {
+    StepState state = kept.state();
     Road road = computed.basis().path().road();
     CornerPage page =
         computed.reference().pages().stream()
@@ -159,6 +177,7 @@ public class StepBoard {
     double now = plan.stepsM().get(step);
     Side outside = page.direction() == Side.LEFT ? Side.RIGHT : Side.LEFT;
     return new StepView(
+        kept.edition(),
         plan.corner(),
         page.name(),
         plan.safeM(),

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -12,44 +13,77 @@ import marvek.core.review.StepState;
 import marvek.formats.JsonFiles;
 import marvek.formats.StepStateJson;
 import marvek.server.books.BookAttachment;
+import marvek.server.editions.Edition;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** Keeps how far the brake points of books are worked up to. */
 @Service
 class Steps implements BookAttachment {
   private final StepRepository repository;
+  private final TransactionTemplate transaction;
 
-  Steps(StepRepository repository) {
+  Steps(StepRepository repository, TransactionTemplate transaction) {
     this.repository = repository;
+    this.transaction = transaction;
+  }
+
+  /**
+   * A state with its edition.
+   *
+   * @param state null where nothing is begun
+   */
+  record Kept(StepState state, long edition) {
+    static final Kept NONE = new Kept(null, Edition.NONE);
   }
 
   /** All states of a book on a surface, by corner. */
-  @Transactional(readOnly = true)
   public Map<Integer, StepState> on(UUID bookId, Surface surface) {
+    return keptOn(bookId, surface).entrySet().stream()
+        .collect(Collectors.toMap(Map.Entry::getKey, e -> e.getValue().state()));
+  }
+
+  /** The same with their editions. */
+  Map<Integer, Kept> keptOn(UUID bookId, Surface surface) {
     return repository.findByBookIdOrderByCornerAscSurfaceAsc(bookId).stream()
-        .map(Steps::state)
-        .filter(state -> state.surface() == surface)
-        .collect(Collectors.toMap(StepState::corner, Function.identity()));
+        .map(stored -> new Kept(state(stored), stored.edition()))
+        .filter(kept -> kept.state().surface() == surface)
+        .collect(Collectors.toMap(kept -> kept.state().corner(), Function.identity()));
   }
 
   /** Keeps a state in the place of the one before. */
-  @Transactional
   public void keep(UUID bookId, StepState state) {
-    StoredStep stored =
-        repository
-            .findByBookIdAndCornerAndSurface(bookId, state.corner(), state.surface().name())
-            .orElseGet(() -> new StoredStep(bookId, state));
-    stored.becomes(state);
-    repository.save(stored);
+    keep(bookId, state, Edition.ANY);
+  }
+
+  /**
+   * Keeps a state that was made from the one before.
+   *
+   * @param seen the edition of that
+   */
+  void keep(UUID bookId, StepState state, Edition seen) {
+    transaction.executeWithoutResult(
+        status -> {
+          StoredStep stored =
+              unchanged(bookId, state.corner(), state.surface(), seen)
+                  .orElseGet(() -> new StoredStep(bookId, state));
+          stored.becomes(state);
+          repository.saveAndFlush(stored);
+        });
   }
 
   /** Forgets a state: the plan begins again. */
-  @Transactional
-  public void forget(UUID bookId, int corner, Surface surface) {
-    repository
-        .findByBookIdAndCornerAndSurface(bookId, corner, surface.name())
-        .ifPresent(repository::delete);
+  void forget(UUID bookId, int corner, Surface surface, Edition seen) {
+    transaction.executeWithoutResult(
+        status -> unchanged(bookId, corner, surface, seen).ifPresent(repository::delete));
+  }
+
+  private Optional<StoredStep> unchanged(UUID bookId, int corner, Surface surface, Edition seen) {
+    Optional<StoredStep> stored =
+        repository.findByBookIdAndCornerAndSurface(bookId, corner, surface.name());
+    long now = stored.map(StoredStep::edition).orElse(Edition.NONE);
+    seen.check(now, () -> stored.map(Steps::tree).orElse(null));
+    return stored;
   }
 
   private static StepState state(StoredStep stored) {

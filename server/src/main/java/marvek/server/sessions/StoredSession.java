@@ -4,15 +4,21 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import jakarta.persistence.Version;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.UUID;
+import marvek.server.editions.Edition;
 
 /** A session of a book as it is kept. */
 @Entity
 @Table(name = "session")
 class StoredSession {
   @Id private UUID id;
+
+  /** Null until it is stored for the first time. */
+  @Version private Long edition;
+
   private UUID bookId;
 
   @Column(columnDefinition = "text")
@@ -56,5 +62,9 @@ class StoredSession {
   /** As fine as the database keeps it, so that what was answered is what is read back. */
   private static Instant now() {
     return Instant.now().truncatedTo(ChronoUnit.MICROS);
+  }
+
+  long edition() {
+    return edition == null ? Edition.NONE : edition;
   }
 }

@@ -4,17 +4,23 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.UUID;
 import marvek.core.review.StepState;
 import marvek.formats.JsonFiles;
 import marvek.formats.StepStateJson;
+import marvek.server.editions.Edition;
 
 /** How far a brake point is worked up to on a surface. */
 @Entity
 @Table(name = "step_state")
 class StoredStep {
   @Id private UUID id;
+
+  /** Null until it is stored for the first time. */
+  @Version private Long edition;
+
   private UUID bookId;
   private int corner;
   private String surface;
@@ -41,5 +47,9 @@ class StoredStep {
 
   final void becomes(StepState state) {
     document = JsonFiles.write(StepStateJson.write(state));
+  }
+
+  long edition() {
+    return edition == null ? Edition.NONE : edition;
   }
 }

@@ -2,13 +2,19 @@ package marvek.server.walks;
 
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
+import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.UUID;
+import marvek.server.editions.Edition;
 
 /** A walk round a layout version; open until it is finished. */
 @Entity
 class Walk {
   @Id private UUID id;
+
+  /** Null until it is stored for the first time. */
+  @Version private Long edition;
+
   private UUID driverId;
   private UUID circuitId;
   private Instant begunAt;
@@ -52,5 +58,9 @@ class Walk {
   /** Layout version that came of it, or null. */
   UUID resultId() {
     return resultId;
+  }
+
+  long edition() {
+    return edition == null ? Edition.NONE : edition;
   }
 }

@@ -3,6 +3,8 @@ package marvek.server.walks;
 import java.io.IOException;
 import java.time.LocalDate;
 import java.util.UUID;
+import marvek.server.editions.Edition;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -11,6 +13,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RequestPart;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -76,7 +79,10 @@ class WalkController {
   }
 
   @PostMapping("/api/walks/{id}/finish")
-  Walks.Finished finish(@PathVariable UUID id, @RequestBody FinishBody body) {
-    return walks.finish(id, body.reason(), body.validFrom());
+  Walks.Finished finish(
+      @PathVariable UUID id,
+      @RequestHeader(HttpHeaders.IF_MATCH) Edition seen,
+      @RequestBody FinishBody body) {
+    return walks.finish(id, body.reason(), body.validFrom(), seen);
   }
 }

@@ -22,16 +22,23 @@ import marvek.server.books.Books;
 import marvek.server.books.LayoutMoves;
 import marvek.server.circuits.Circuits;
 import marvek.server.circuits.LayoutVersions;
+import marvek.server.editions.Edited;
+import marvek.server.editions.Edition;
 import marvek.server.problems.ConflictException;
 import marvek.server.problems.NotFoundException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** Walks round a circuit: begun, noted down, finished into a layout version. */
 @Service
 class Walks {
   /** A waypoint farther from the road than this is of another place. */
   private static final double FARTHEST_M = 120;
+
+  private static final Logger LOG = LoggerFactory.getLogger(Walks.class);
 
   private final WalkRepository walks;
   private final WalkTickRepository ticks;
@@ -41,6 +48,7 @@ class Walks {
   private final Books books;
   private final LayoutMoves moves;
   private final CurrentDriver driver;
+  private final TransactionTemplate transaction;
 
   Walks(
       WalkRepository walks,
@@ -50,7 +58,8 @@ class Walks {
       LayoutVersions versions,
       Books books,
       LayoutMoves moves,
-      CurrentDriver driver) {
+      CurrentDriver driver,
+      TransactionTemplate transaction) {
     this.walks = walks;
     this.ticks = ticks;
     this.notes = notes;
@@ -59,6 +68,7 @@ class Walks {
     this.books = books;
     this.moves = moves;
     this.driver = driver;
+    this.transaction = transaction;
   }
 
   record NoteView(
@@ -85,22 +95,24 @@ class Walks {
 
   /**
    * @param id the open walk, or null while none is open
+   * @param edition of the open walk
    * @param ticked keys of the items that were looked at
    */
   record WalkView(
       UUID id,
+      long edition,
       Instant begunAt,
       List<Checklist.Item> list,
       Set<String> ticked,
       List<NoteView> notes,
-      List<LayoutChange> changes) {}
+      List<LayoutChange> changes)
+      implements Edited {}
 
   /**
    * @param circuitId the layout version that came of the walk, the old one where nothing changed
    */
   record Finished(UUID circuitId, int version, List<LayoutChange> changes) {}
 
-  @Transactional(readOnly = true)
   public WalkView view(UUID circuitId) {
     Circuit circuit = circuits.load(circuitId).circuit();
     List<UUID> here = books.booksAt(circuitId);
@@ -110,14 +122,20 @@ class Walks {
         Checklist.of(circuit, here.stream().map(books::newest).toList(), checks);
     Walk walk = openOn(circuitId);
     if (walk == null) {
-      return new WalkView(null, null, list, Set.of(), List.of(), List.of());
+      return new WalkView(null, Edition.NONE, null, list, Set.of(), List.of(), List.of());
     }
     Set<String> ticked = new HashSet<>();
     ticks.findByWalkId(walk.id()).forEach(t -> ticked.add(t.item()));
     List<NoteView> seen =
         notes.findByWalkIdOrderByStationM(walk.id()).stream().map(NoteView::of).toList();
     return new WalkView(
-        walk.id(), walk.begunAt(), list, ticked, seen, versions.draftChanges(circuitId));
+        walk.id(),
+        walk.edition(),
+        walk.begunAt(),
+        list,
+        ticked,
+        seen,
+        versions.draftChanges(circuitId));
   }
 
   private Walk openOn(UUID circuitId) {
@@ -127,7 +145,6 @@ class Walks {
   }
 
   /** Begins a walk, or goes on with the one that is open. */
-  @Transactional
   public WalkView begin(UUID circuitId) {
     circuits.load(circuitId);
     Circuits.Facts facts = circuits.facts(circuitId);
@@ -136,7 +153,12 @@ class Walks {
           "Layout version " + facts.newestVersion() + " is newer: walk that one.");
     }
     if (openOn(circuitId) == null) {
-      walks.saveAndFlush(new Walk(driver.id(), circuitId));
+      try {
+        walks.saveAndFlush(new Walk(driver.id(), circuitId));
+      } catch (DataIntegrityViolationException e) {
+        // Begun at this very moment in another window: that one goes on.
+        LOG.debug("walk on {} is open already", circuitId);
+      }
     }
     return view(circuitId);
   }
@@ -152,15 +174,17 @@ class Walks {
     return walk;
   }
 
-  @Transactional
   public WalkView tick(UUID walkId, String item, boolean done) {
     Walk walk = open(walkId);
     Require.text("item", item, 120);
-    ticks.deleteByWalkIdAndItem(walk.id(), item);
-    ticks.flush();
-    if (done) {
-      ticks.saveAndFlush(new WalkTick(walk.id(), item));
-    }
+    transaction.executeWithoutResult(
+        status -> {
+          ticks.deleteByWalkIdAndItem(walk.id(), item);
+          ticks.flush();
+          if (done) {
+            ticks.saveAndFlush(new WalkTick(walk.id(), item));
+          }
+        });
     return view(walk.circuitId());
   }
 
@@ -171,13 +195,12 @@ class Walks {
    * @param photo PNG or JPEG, or null
    * @param keepPlace whether the place that the photo tells is kept with the note
    */
-  @Transactional
   public WalkView note(
       UUID walkId, Double stationM, String side, String words, byte[] photo, boolean keepPlace) {
     Walk walk = open(walkId);
     Photo picture = photo == null ? null : Photo.read(photo);
     String text = words == null ? "" : words.strip();
-    if (picture == null) {
+    if (picture == null || !text.isEmpty()) {
       Require.text("words", text, 2000);
     }
     Road road = circuits.load(walk.circuitId()).circuit().road();
@@ -227,7 +250,6 @@ class Walks {
     return place.stationM();
   }
 
-  @Transactional
   public WalkView dropNote(UUID walkId, UUID noteId) {
     Walk walk = open(walkId);
     notes.delete(noteOf(walk, noteId));
@@ -242,7 +264,6 @@ class Walks {
         .orElseThrow(() -> new NotFoundException("There is no note " + noteId + "."));
   }
 
-  @Transactional(readOnly = true)
   public byte[] photo(UUID walkId, UUID noteId) {
     Walk walk =
         walks
@@ -256,7 +277,6 @@ class Walks {
   }
 
   /** Waypoints of a telephone as notes, each at the station that it was taken by. */
-  @Transactional
   public WalkView waypoints(UUID walkId, byte[] gpx) {
     Walk walk = open(walkId);
     Circuit circuit = circuits.load(walk.circuitId()).circuit();
@@ -300,19 +320,29 @@ class Walks {
     return new WalkNote(walk.id(), place.stationM(), side, text, null, null, null);
   }
 
-  /** Ends a walk: what was changed on it becomes the next layout version. */
-  @Transactional
-  public Finished finish(UUID walkId, String reason, LocalDate validFrom) {
-    Walk walk = open(walkId);
-    UUID circuit = walk.circuitId();
-    if (versions.draft(circuit) == null) {
-      walk.finish(Instant.now(), null);
-      walks.save(walk);
-      return new Finished(circuit, circuits.facts(circuit).version(), List.of());
-    }
-    LayoutVersions.Kept kept = versions.keep(circuit, reason, validFrom, true);
-    walk.finish(Instant.now(), kept.id());
-    walks.save(walk);
-    return new Finished(kept.id(), kept.version(), kept.changes());
+  /**
+   * Ends a walk: what was changed on it becomes the next layout version.
+   *
+   * @param seen the edition of the walk: ended twice at once it would become two versions
+   */
+  public Finished finish(UUID walkId, String reason, LocalDate validFrom, Edition seen) {
+    return transaction.execute(
+        status -> {
+          Walk walk = open(walkId);
+          seen.check(walk.edition(), () -> view(walk.circuitId()));
+          UUID circuit = walk.circuitId();
+          if (versions.draft(circuit) == null) {
+            ended(walk, null);
+            return new Finished(circuit, circuits.facts(circuit).version(), List.of());
+          }
+          LayoutVersions.Kept kept = versions.keep(circuit, reason, validFrom, true, Edition.ANY);
+          ended(walk, kept.id());
+          return new Finished(kept.id(), kept.version(), kept.changes());
+        });
+  }
+
+  private void ended(Walk walk, UUID result) {
+    walk.finish(Instant.now(), result);
+    walks.saveAndFlush(walk);
   }
 }

@@ -1,0 +1,176 @@
+<script lang="ts">
+  import Printer from '@lucide/svelte/icons/printer';
+  import type { Snippet } from 'svelte';
+  import { navigate, route } from '../router';
+  import Header from '../ui/Header.svelte';
+  import { controlKey, hasOwnKeys, plainKey } from '../ui/keys';
+  import Keys from '../ui/Keys.svelte';
+  import Problem from '../ui/Problem.svelte';
+  import { preferences } from '../units/preferences.svelte';
+  import { BookState, provideBook } from './book-state.svelte';
+  import DraftBar from './DraftBar.svelte';
+  import OtherDrafts from './OtherDrafts.svelte';
+  import CardMenu from '../session/CardMenu.svelte';
+  import Tabs from './Tabs.svelte';
+
+  interface Props {
+    /** Book that is opened; the room is made anew for another one. */
+    id: string;
+    children: Snippet;
+  }
+  const { id, children }: Props = $props();
+
+  // svelte-ignore state_referenced_locally
+  const book = new BookState(id);
+  provideBook(book);
+  book.open();
+
+  let keysShown = $state(false);
+  let keeping = $state(false);
+  const number = $derived(Number(route.params.number) || 0);
+  const corners = $derived(book.view?.revision.pages.map((page) => page.corner) ?? []);
+  const cardUrl = $derived(
+    `/api/books/${book.id}/revisions/${book.base?.revision.number}/card.pdf` +
+      `?speed=${encodeURIComponent(preferences.speed)}&length=${preferences.length}`,
+  );
+
+  function turn(step: number) {
+    if (corners.length === 0) return;
+    const at = corners.indexOf(number);
+    const next =
+      at < 0 ? (step > 0 ? 0 : corners.length - 1) : (at + step + corners.length) % corners.length;
+    goTo(corners[next]);
+  }
+
+  function goTo(corner: number) {
+    if (corners.includes(corner)) {
+      navigate('/books/:id/corner/:number', { params: { id: book.id, number: String(corner) } });
+    }
+  }
+
+  const plain: Record<string, () => void> = {
+    ArrowRight: () => turn(1),
+    ArrowLeft: () => turn(-1),
+    b: () => navigate('/books/:id', { params: { id: book.id } }),
+    c: () => navigate('/books/:id/compare', { params: { id: book.id } }),
+    v: () => navigate('/books/:id/car', { params: { id: book.id } }),
+    o: () => navigate('/books/:id/calls', { params: { id: book.id } }),
+    s: () => navigate('/books/:id/sessions', { params: { id: book.id } }),
+    h: () => navigate('/books/:id/rehearse', { params: { id: book.id } }),
+    p: () => window.open(cardUrl, '_blank'),
+    t: () => preferences.toggleTheme(),
+    '?': () => (keysShown = true),
+  };
+  const withControl: Record<string, () => void> = {
+    z: () => book.undo(),
+    y: () => book.redo(),
+    s: () => {
+      // What stands typed in a field counts once the field is left.
+      (document.activeElement as HTMLElement | null)?.blur();
+      keeping = book.changes > 0;
+    },
+  };
+
+  function onkeydown(event: KeyboardEvent) {
+    const control = controlKey(event);
+    const key = plainKey(event);
+    // What is typed is undone by its field; keeping is asked for from there too.
+    const typing = hasOwnKeys(event.target) && control !== 's';
+    const action = control ? !typing && withControl[control] : key && plain[key];
+    if (action) {
+      event.preventDefault();
+      action();
+    } else if (key && /^[1-9]$/.test(key)) {
+      goTo(Number(key));
+    }
+  }
+</script>
+
+<svelte:window {onkeydown} />
+<Header>
+  {#if book.book && book.base}
+    <a class="link" href="/circuits/{book.book.circuitId}"
+      >{book.book.circuit}{book.book.layout ? `, ${book.book.layout}` : ''}</a
+    >
+    · <a class="link" href="/books/{book.id}/car">{book.book.car}</a>
+  {/if}
+  {#snippet actions()}
+    {#if book.book && book.base}
+      <label class="figures">
+        <span class="sr-only">Revision</span>
+        <select
+          class="select text-base h-10 w-32"
+          value={book.base.revision.number}
+          disabled={book.changes > 0}
+          title={book.changes > 0 ? 'Keep or discard the draft first' : undefined}
+          onchange={(e) => book.open(Number(e.currentTarget.value))}
+        >
+          {#each book.book.revisions as line (line.number)}
+            <option value={line.number}>revision {line.number}</option>
+          {/each}
+        </select>
+      </label>
+      <a class="btn btn-ghost px-2" href="/books/{book.id}/sessions">Sessions</a>
+      <a class="btn btn-ghost px-2" href="/books/{book.id}/rehearse">Rehearse</a>
+      <a class="btn btn-ghost px-2" href="/books/{book.id}/car">Car</a>
+      <a class="btn btn-ghost px-2" href="/books/{book.id}/compare">Compare</a>
+      <CardMenu bookId={book.id} revision={book.base.revision.number}>
+        <Printer size={18} /> Card
+      </CardMenu>
+      <details class="dropdown dropdown-end">
+        <summary class="btn btn-ghost">Export</summary>
+        <ul
+          class="dropdown-content border-base-content bg-base-100 rounded-box z-20 w-64 border-2 p-2"
+        >
+          <li>
+            <a
+              class="btn btn-ghost w-full justify-start"
+              href="/api/books/{book.id}/export"
+              download>The whole book, JSON</a
+            >
+          </li>
+          <li>
+            <a
+              class="btn btn-ghost w-full justify-start"
+              href="/api/books/{book.id}/revisions/{book.base.revision.number}/points.gpx"
+              download>Action points, GPX</a
+            >
+          </li>
+          <li>
+            <a class="btn btn-ghost w-full justify-start" href="/books/{book.id}/calls"
+              >The lap spoken, call-outs</a
+            >
+          </li>
+        </ul>
+      </details>
+    {/if}
+    <button class="btn btn-ghost w-10 px-0" onclick={() => (keysShown = true)} aria-label="Keys"
+      >?</button
+    >
+  {/snippet}
+</Header>
+
+{#if book.problem}
+  <div class="px-4 pb-2">
+    <Problem problem={book.problem} onclose={() => (book.problem = undefined)} />
+  </div>
+{/if}
+{#if book.view}
+  <div class="flex">
+    <main class="min-w-0 grow pl-4" aria-busy={book.computing}>
+      <OtherDrafts />
+      {#key `${route.params.session} ${route.params.other}`}{@render children()}{/key}
+    </main>
+    <Tabs
+      id={book.id}
+      pages={book.view.revision.pages}
+      current={/\/(compare|car|calls|steps|rehearse.*|beside\/.*|sessions.*)$/.test(route.pathname)
+        ? -1
+        : number}
+    />
+  </div>
+  <DraftBar bind:keeping />
+{:else if !book.problem}
+  <p class="p-8 text-lg" role="status">Computing the lap …</p>
+{/if}
+{#if keysShown}<Keys onclose={() => (keysShown = false)} />{/if}
