@@ -1,7 +1,7 @@
 import { mount } from 'svelte';
 import './app.css';
 import App from './App.svelte';
-import { takeWindowId } from './book/window-id';
+import { takeWindowId } from './ui/window-id';
 
 // Nothing is stored before it is known whose it is.
 await takeWindowId();

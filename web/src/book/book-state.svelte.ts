@@ -17,7 +17,7 @@ import {
   type History,
 } from './draft';
 import { DraftStore, type StoredDraft } from './draft-store';
-import { openWindows, windowId } from './window-id';
+import { openWindows, windowId } from '../ui/window-id';
 
 const KEY = Symbol('book');
 

@@ -1,5 +1,6 @@
 import { getContext, setContext } from 'svelte';
 import { api, Failed } from '../api/client';
+import { openWindows, windowId } from '../ui/window-id';
 import type { KeptSession, Session } from '../api/sessions';
 import type { Conditions, Problem } from '../api/types';
 import { FIELD_WORDS, fieldWords } from './words';
@@ -29,8 +30,13 @@ export class SessionState {
     this.id = id;
   }
 
+  /** What is typed and not kept yet, a window each. */
   private get draftKey() {
-    return `marvek.session.${this.id}`;
+    return `${this.draftsOf}${windowId()}`;
+  }
+
+  private get draftsOf() {
+    return `marvek.session.${this.id}.`;
   }
 
   async open() {
@@ -38,21 +44,33 @@ export class SessionState {
     try {
       this.kept = await api.session(this.id);
       this.now = this.kept.session;
-      this.resume();
+      await this.resume();
     } catch (e) {
       this.fail(e);
     }
   }
 
-  /** What could not be kept outlives a reload. */
-  private resume() {
-    const typed = localStorage.getItem(this.draftKey);
+  /**
+   * What could not be kept outlives a reload and its window. When the session was changed since, both
+   * are shown.
+   */
+  private async resume() {
+    const key = await this.keyOfTyped();
+    const typed = key && readTyped(localStorage.getItem(key));
+    if (key) localStorage.removeItem(key);
     if (!typed) return;
-    try {
-      this.change({ ...this.now!, ...(JSON.parse(typed) as Session) });
-    } catch {
-      localStorage.removeItem(this.draftKey);
-    }
+    if (typed.edition === this.kept!.edition) return this.change(typed.session);
+    this.now = typed.session;
+    this.theirs = this.kept;
+  }
+
+  /** Of this window, or else of one that is closed. */
+  private async keyOfTyped(): Promise<string | undefined> {
+    if (localStorage.getItem(this.draftKey)) return this.draftKey;
+    const open = await openWindows();
+    return Object.keys(localStorage).find(
+      (key) => key.startsWith(this.draftsOf) && !open.has(key.slice(this.draftsOf.length)),
+    );
   }
 
   set(part: Partial<Session>) {
@@ -65,7 +83,8 @@ export class SessionState {
 
   private change(next: Session) {
     this.now = next;
-    localStorage.setItem(this.draftKey, JSON.stringify(next));
+    const typed = { edition: this.kept!.edition, session: next };
+    localStorage.setItem(this.draftKey, JSON.stringify(typed));
     const turn = ++this.turn;
     this.keeping = true;
     // One after the other: each is made from what the one before has kept.
@@ -128,6 +147,22 @@ export class SessionState {
   fail(e: unknown) {
     if (!(e instanceof Failed)) throw e;
     this.problem = e.problem;
+  }
+}
+
+interface Typed {
+  /** Of the session that it was typed into. */
+  edition: number;
+  session: Session;
+}
+
+/** Nothing of what cannot be read any more. */
+function readTyped(kept: string | null): Typed | undefined {
+  try {
+    const typed = JSON.parse(kept ?? '') as Typed;
+    return typed.session ? typed : undefined;
+  } catch {
+    return undefined;
   }
 }
 

@@ -12,6 +12,7 @@ import org.openqa.selenium.Keys;
 import org.openqa.selenium.OutputType;
 import org.openqa.selenium.TimeoutException;
 import org.openqa.selenium.WebElement;
+import org.openqa.selenium.WindowType;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
 import org.openqa.selenium.chrome.ChromeOptions;
@@ -23,6 +24,9 @@ import org.springframework.util.FileSystemUtils;
 
 /** Headless Chromium of 1280×800 with a fresh profile, and the gestures of a driver. */
 final class Browser implements AutoCloseable {
+  /** Leads to this machine and is none of Marvek's names. */
+  static final String FOREIGN_NAME = "elsewhere.test";
+
   private static final Duration PATIENCE = Duration.ofSeconds(20);
 
   private final String root;
@@ -47,6 +51,8 @@ final class Browser implements AutoCloseable {
         "--disable-background-networking",
         "--disable-component-update",
         "--disable-sync",
+        // A name of somebody else's that leads to this machine.
+        "--host-resolver-rules=MAP " + FOREIGN_NAME + " 127.0.0.1",
         "--user-data-dir=" + profile);
     ChromeDriverService service =
         new ChromeDriverService.Builder()
@@ -70,6 +76,69 @@ final class Browser implements AutoCloseable {
     } catch (TimeoutException e) {
       driver.get(root + path);
     }
+  }
+
+  /** Opens a page of somebody else's. */
+  void openElsewhere(String url) {
+    driver.get(url);
+  }
+
+  /** Follows a link of the screen, as a click does: the page is not loaded anew. */
+  void follow(String css) {
+    seePresent(css);
+    driver.executeScript("document.querySelector(arguments[0]).click()", css);
+  }
+
+  /** Opens another window of the same browser and goes on in it; the name of the one before. */
+  String anotherWindow() {
+    String before = driver.getWindowHandle();
+    driver.switchTo().newWindow(WindowType.TAB);
+    return before;
+  }
+
+  String nameOfWindow() {
+    return driver.getWindowHandle();
+  }
+
+  void waitForTitle(String title) {
+    until().until(ExpectedConditions.titleIs(title));
+  }
+
+  void intoFrame(String id) {
+    driver.switchTo().frame(id);
+  }
+
+  void back() {
+    driver.navigate().back();
+  }
+
+  void forward() {
+    driver.navigate().forward();
+  }
+
+  /** Goes to a path as a link would: the page is not loaded anew. */
+  void goTo(String path) {
+    driver.executeScript(
+        "const a = document.createElement('a'); a.href = arguments[0];"
+            + "document.body.append(a); a.click(); a.remove();",
+        path);
+  }
+
+  void seeValue(String css, String value) {
+    until().until(ExpectedConditions.attributeToBe(By.cssSelector(css), "value", value));
+  }
+
+  /** Waits until something says another thing than it did. */
+  void seeOther(String css, String text) {
+    until()
+        .until(
+            d ->
+                d.findElements(By.cssSelector(css)).stream()
+                    .anyMatch(e -> !e.getText().equals(text)));
+  }
+
+  void toWindow(String name) {
+    driver.switchTo().window(name);
   }
 
   /** Opens the first screen and waits until the lap is there. */

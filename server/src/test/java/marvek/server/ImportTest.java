@@ -2,11 +2,14 @@ package marvek.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.Consumer;
 import marvek.formats.JsonFiles;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -115,6 +118,59 @@ class ImportTest {
     assertThat(answer.body().path("pointer").asText()).isEqualTo("/gearbox/ratios");
     assertThat(answer.body().path("type").asText()).isEqualTo("urn:marvek:problem:bad-file");
     assertThat(stored()).isEqualTo(before);
+  }
+
+  /** Each was stored once, and the book could not be opened afterwards. */
+  @Test
+  void aBookThatContradictsItselfIsRefusedWithItsPointer() {
+    refusedAt(
+        "/steps/1",
+        book ->
+            twice(
+                book.withArray("steps"),
+                "{'corner': 1, 'surface': 'dry',"
+                    + " 'safe_m': 100, 'target_m': 120, 'inARow': 0, 'misses': 0, 'proven': false}"));
+    refusedAt("/learned/1", book -> twice(book.putArray("learned"), "{'question': '1 gear'}"));
+    refusedAt(
+        "/sessions/0/revision", book -> ((ObjectNode) book.at("/sessions/0")).put("revision", 9));
+    refusedAt(
+        "/revisions/1/parent", book -> ((ObjectNode) book.at("/revisions/1")).put("parent", 7));
+    refusedAt(
+        "/sessions/0/startsAt",
+        book -> ((ObjectNode) book.at("/sessions/0")).put("startsAt", "9999-12-31T10:00"));
+    refusedAt("/name", book -> book.put("name", "a\u0000b"));
+  }
+
+  private static void twice(ArrayNode list, String entry) {
+    list.removeAll();
+    JsonNode node = JsonFiles.parse(entry.replace('\'', '"').getBytes(StandardCharsets.UTF_8));
+    list.add(node).add(node);
+  }
+
+  private void refusedAt(String pointer, Consumer<ObjectNode> change) {
+    String id = scripts.get("/api/books").body().get(0).path("id").asText();
+    ObjectNode book =
+        (ObjectNode) JsonFiles.parse(scripts.download("/api/books/" + id + "/export"));
+    change.accept(book);
+    String before = stored();
+    Scripts.Answer answer =
+        scripts.upload("/api/books/import", "b.book.json", JsonFiles.write(book));
+    assertThat(answer.status().value()).as(pointer).isEqualTo(422);
+    assertThat(answer.body().path("pointer").asText()).isEqualTo(pointer);
+    assertThat(stored()).isEqualTo(before);
+  }
+
+  @Test
+  void valuesForACornerThatIsNotThereAreRefused() {
+    String book = "/api/books/" + scripts.copyOfTheDemo();
+    String body =
+        "{'parent': 2, 'reason': 'x', 'ownValues': [{'corner': 99, 'brake.at_m': 300}]}"
+            .replace('\'', '"');
+    assertThat(scripts.post(book + "/try", body).status().value()).isEqualTo(422);
+    Scripts.Answer kept = scripts.post(book + "/revisions", body);
+    assertThat(kept.status().value()).isEqualTo(422);
+    assertThat(kept.body().path("detail").asText()).contains("corner 99");
+    assertThat(scripts.get(book).body().path("revisions")).hasSize(2);
   }
 
   @Test

@@ -125,7 +125,7 @@ class JsonBodies {
     }
   }
 
-  private static void day(TemporalAccessor day) {
+  static void day(TemporalAccessor day) {
     int year = Year.from(day).getValue();
     if (year < FIRST_YEAR || year > LAST_YEAR) {
       throw new IllegalArgumentException("the year " + year + " is not one of these centuries");

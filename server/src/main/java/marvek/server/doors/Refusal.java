@@ -15,6 +15,9 @@ record Refusal(HttpStatus status, String type, String title, String detail) {
   void answer(HttpServletResponse response) throws IOException {
     response.setStatus(status.value());
     response.setHeader("Connection", "close");
+    if (status == HttpStatus.SERVICE_UNAVAILABLE) {
+      response.setHeader("Retry-After", "3");
+    }
     response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
     byte[] body =
         BODY.formatted(type, title, status.value(), detail).getBytes(StandardCharsets.UTF_8);

@@ -59,7 +59,7 @@ class LapController {
       boolean remembered,
       List<String> choices) {}
 
-  @PostMapping("/api/laps/preview")
+  @PostMapping(path = "/api/laps/preview", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   PreviewView preview(
       @RequestPart("file") MultipartFile file, @RequestParam(required = false) String mapping)
       throws IOException {
@@ -71,7 +71,7 @@ class LapController {
         LapPreview.choices());
   }
 
-  @PostMapping("/api/sessions/{id}/laps")
+  @PostMapping(path = "/api/sessions/{id}/laps", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
   LapViews.FileView add(
       @PathVariable UUID id,
@@ -103,7 +103,7 @@ class LapController {
   record ImportedLaps(UUID id, UUID session, List<ImportedLap> laps, List<String> warnings) {}
 
   /** The promise to scripts: laps of a book; without a session they are taken for the last one. */
-  @PostMapping("/api/books/{id}/laps/import")
+  @PostMapping(path = "/api/books/{id}/laps/import", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
   ImportedLaps importLaps(
       @PathVariable UUID id,

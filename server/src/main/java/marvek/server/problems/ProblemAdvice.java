@@ -26,6 +26,7 @@ import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.multipart.support.MissingServletRequestPartException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 
@@ -84,6 +85,18 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         "not-found",
         "Not found",
         "\"" + e.getValue() + "\" is not a " + e.getName() + " of this server.");
+  }
+
+  /** Cut off, with a name that no file can have, or no form at all. */
+  @ExceptionHandler
+  ProblemDetail badForm(MultipartException e) {
+    LOG.info("A form could not be read: {}", e.getMessage());
+    return problem(
+        HttpStatus.BAD_REQUEST,
+        "bad-form",
+        "The file did not come whole",
+        "The form with the file cannot be read. Send it again, under a plain file name. Nothing was"
+            + " stored.");
   }
 
   @ExceptionHandler
