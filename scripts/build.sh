@@ -32,7 +32,8 @@ run_test() {
   need_build browser
   local status=0
   mkdir -p "$tools"
-  in_home "${maven[@]}" verify "$@" 2>&1 | tee "$tools/test.log" | fetches_counted || status=$?
+  # Modules that do not need each other run side by side.
+  in_home "${maven[@]}" -T 2 verify "$@" 2>&1 | tee "$tools/test.log" | fetches_counted || status=$?
   # A test that fails quotes what explain looks for.
   if [ "$status" != 0 ] && ! grep -q "There are test failures" "$tools/test.log"; then explain "$tools/test.log"; fi
   return "$status"

@@ -90,8 +90,11 @@ start_server() {
   local sharing=-XX:SharedArchiveFile=$archive
   if [ ! -f "$archive" ]; then rm -f "$archive.new"; sharing=-XX:ArchiveClassesAtExit=$archive.new; fi
   port=$(choose_port) || exit 1
+  # The largest files need some 1.5 GB while they are understood.
+  local memory; memory=$(awk '/^MemTotal/ {print int($2 / 2048)}' /proc/meminfo)
+  if [ "$memory" -gt 2048 ]; then memory=2048; fi
   MARVEK_PORT=$port MARVEK_DB_URL=jdbc:postgresql://127.0.0.1:$database/marvek MARVEK_DB_USER=marvek \
-    MARVEK_DB_PASSWORD=$password "$JAVA_HOME/bin/java" -Xmx1g "$sharing" "-Dpdfbox.fontcache=$data" -jar "$jar" > "$data/server.log" 2>&1 8>&- &
+    MARVEK_DB_PASSWORD=$password "$JAVA_HOME/bin/java" "-Xmx${memory}m" "$sharing" "-Dpdfbox.fontcache=$data" -jar "$jar" > "$data/server.log" 2>&1 8>&- &
   server=$!
   echo "$server" > "$data/server.pid"
   local began=$SECONDS next=5

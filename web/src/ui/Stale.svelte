@@ -36,7 +36,7 @@
     </thead>
     <tbody>
       {#each found.slice(0, SHOWN) as d, i (i)}
-        <tr class="border-base-300 border-b align-top">
+        <tr class="border-base-300 border-b align-baseline">
           <th scope="row" class="py-1 pr-2 text-left font-normal">{d.where}</th>
           <td class="pr-2 wrap-anywhere">{d.theirs}</td>
           <td class="wrap-anywhere">{d.mine}</td>

@@ -23,10 +23,13 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import marvek.formats.JsonFiles;
+import marvek.server.Scripts;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.springframework.boot.test.web.client.TestRestTemplate;
+import org.springframework.boot.web.client.RestTemplateBuilder;
 
 /**
  * The server and the database are killed at random moments while people write: whatever was
@@ -60,7 +63,38 @@ class KillsTest {
       port = free.getLocalPort();
     }
     startServer();
-    session = get("/api/sessions").at("/0/id").asText();
+    session = plannedSession();
+  }
+
+  /** A book with one session, and nothing else: the demo would take longer than all the kills. */
+  private String plannedSession() throws Exception {
+    Scripts scripts =
+        new Scripts(
+            new TestRestTemplate(new RestTemplateBuilder().rootUri("http://127.0.0.1:" + port)));
+    String circuit =
+        scripts
+            .upload(
+                "/api/circuits/import",
+                "a.circuit.geojson",
+                Scripts.demo("harrowfen-park.circuit.geojson"))
+            .body()
+            .path("id")
+            .asText();
+    String car =
+        scripts
+            .upload("/api/cars/import", "a.car.json", Scripts.demo("teal-coupe.car.json"))
+            .body()
+            .path("id")
+            .asText();
+    String book = scripts.newBook(circuit, car, "Killed");
+    String plan =
+        "{'event': 'Kills', 'kind': 'practice', 'startsAt': '2026-06-13T10:20', 'length_min': 25,"
+            + " 'purpose': 'practice', 'tyres': {'name': 'A', 'laps': 1, 'goodLaps': 60},"
+            + " 'conditions': {'surface': 'dry', 'gripUsed': 0.92}}";
+    Scripts.Answer planned =
+        scripts.post("/api/books/" + book + "/sessions", plan.replace('\'', '"'));
+    assertThat(planned.status().value()).as("%s", planned.body()).isEqualTo(201);
+    return planned.body().path("id").asText();
   }
 
   @AfterEach

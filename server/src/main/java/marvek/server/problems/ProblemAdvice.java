@@ -9,7 +9,6 @@ import marvek.formats.BadFileException;
 import marvek.server.editions.StaleException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpHeaders;
@@ -18,7 +17,6 @@ import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
-import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.web.bind.MissingRequestHeaderException;
 import org.springframework.web.bind.ServletRequestBindingException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
@@ -132,18 +130,13 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         : HttpStatus.PRECONDITION_FAILED;
   }
 
-  @ExceptionHandler
-  ResponseEntity<ProblemDetail> noDatabase(DataAccessResourceFailureException e) {
-    return busy("The database does not answer", e);
-  }
-
-  @ExceptionHandler
-  ResponseEntity<ProblemDetail> noConnection(CannotCreateTransactionException e) {
-    return busy("The database does not answer", e);
+  private static boolean isOutOfMemory(Throwable failure) {
+    return failure instanceof OutOfMemoryError
+        || (failure.getCause() != null && isOutOfMemory(failure.getCause()));
   }
 
   private static ResponseEntity<ProblemDetail> busy(String what, Exception e) {
-    LOG.warn("{}: {}", what, e.getMessage());
+    LOG.warn("{}", what, e);
     return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
         .header(HttpHeaders.RETRY_AFTER, "3")
         .body(
@@ -181,13 +174,22 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
   }
 
   @ExceptionHandler
-  ProblemDetail unexpected(Exception e) {
+  ResponseEntity<ProblemDetail> unexpected(Exception e) {
+    if (DatabaseAway.isCauseOf(e)) {
+      return busy("The database does not answer", e);
+    }
+    if (isOutOfMemory(e)) {
+      return busy("That is more than the memory holds at once", e);
+    }
     LOG.error("Request failed", e);
-    return problem(
-        HttpStatus.INTERNAL_SERVER_ERROR,
-        "internal",
-        "Marvek failed",
-        "Something went wrong inside Marvek; nothing was stored. The server's log has the details.");
+    return ResponseEntity.internalServerError()
+        .body(
+            problem(
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                "internal",
+                "Marvek failed",
+                "Something went wrong inside Marvek; nothing was stored. The server's log has the"
+                    + " details."));
   }
 
   @Override
