@@ -43,7 +43,11 @@ class JsonFilesTest {
   }
 
   @ParameterizedTest
-  @CsvSource({"{'a': 1} x, not JSON", "{'a': 1, in the middle", "'{''a'': 1, ''a'': 2}', not JSON"})
+  @CsvSource({
+    "{'a': 1} and more, not JSON",
+    "{'a': 1, in the middle",
+    "'{''a'': 1, ''a'': 2}', not JSON"
+  })
   void brokenJsonSaysSo(String text, String why) {
     assertThatThrownBy(() -> parse(text.replace('\'', '"')))
         .isInstanceOf(BadFileException.class)

@@ -61,7 +61,7 @@ class SessionJsonTest {
           "2026-06-07T14:05","length  | "next Sunday","length       | /startsAt             | 2026-05-01T16:30
           "windFrom_deg":220.0,"humid | "windFrom_deg":400.0,"humid | /conditions/windFrom_deg | between 0.0 and 360.0
           "laps":11                   | "laps":-3                   | /tyres/laps           | between 0.0 and 2000.0
-          "2026-04-18"                | "18 April"                  | /tyres/inUseSince     | write it as 2026-05-01
+          "2026-04-18"                | "18 April"                  | /tyres/inUseSince     | such as 2026-05-01
           "kind":"race"               | "kind":"parade"             | /kind                 | parade
           "length_min":25             | "length_min":0              | /length_min           | between 1.0 and 1500.0
           "field":"brake.at_m"        | "field":"colour"            | /field                | colour
