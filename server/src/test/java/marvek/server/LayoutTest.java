@@ -333,7 +333,7 @@ class LayoutTest {
     assertThat(none.status().value()).isEqualTo(422);
     assertThat(none.body().path("detail").asText()).contains("no place on the earth");
     assertThat(scripts.get("/api/circuits/" + nowhere + "/light?at=noon").status().value())
-        .isEqualTo(404);
+        .isEqualTo(422);
   }
 
   @Test

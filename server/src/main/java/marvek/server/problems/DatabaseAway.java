@@ -21,11 +21,16 @@ final class DatabaseAway {
         cause != null && depth < 20;
         cause = cause.getCause(), depth++) {
       if (cause instanceof SQLTransientConnectionException
-          || (cause instanceof SQLException sql && isAway(sql.getSQLState()))) {
+          || (cause instanceof SQLException sql && (isAway(sql.getSQLState()) || isClosed(sql)))) {
         return true;
       }
     }
     return false;
+  }
+
+  /** The pool's own word, without a state, for a connection that it has given up meanwhile. */
+  private static boolean isClosed(SQLException failure) {
+    return failure.getSQLState() == null && "Connection is closed".equals(failure.getMessage());
   }
 
   private static boolean isAway(String state) {
