@@ -3,11 +3,7 @@ import { controlKey, plainKey, tabFor } from './keys';
 
 const HELD = ['ctrlKey', 'metaKey', 'altKey', 'shiftKey'] as const;
 
-function press(
-  key: string,
-  held: Partial<Record<(typeof HELD)[number], boolean>> = {},
-  own = false,
-) {
+function press(key: string, held: Partial<Record<(typeof HELD)[number], boolean>> = {}, own = '') {
   return {
     key,
     defaultPrevented: false,
@@ -16,7 +12,7 @@ function press(
     altKey: false,
     shiftKey: false,
     ...held,
-    target: { closest: () => (own ? {} : null) },
+    target: { closest: (css: string) => (own && css.includes(own) ? {} : null) },
   } as unknown as KeyboardEvent;
 }
 
@@ -29,7 +25,9 @@ describe('shortcuts', () => {
   });
 
   it('are not taken from where keys are typed or choose', () => {
-    expect(plainKey(press('a', {}, true))).toBeUndefined();
+    expect(plainKey(press('a', {}, 'input'))).toBeUndefined();
+    expect(plainKey(press('ArrowRight', {}, 'tablist'))).toBeUndefined();
+    expect(plainKey(press('c', {}, 'tablist'))).toBe('c');
   });
 
   it('with Ctrl are taken with that alone', () => {

@@ -1,6 +1,8 @@
 /** Where keys mean what is typed or chosen there, and no shortcut. */
-const OWN_KEYS =
-  'input, select, textarea, dialog, [contenteditable], [role=tablist], [role=slider], [role=menu]';
+const OWN_KEYS = 'input, select, textarea, dialog, [contenteditable], [role=slider], [role=menu]';
+
+/** Keys that choose among tabs, and nothing else there. */
+const TAB_KEYS = /^(Arrow(Left|Right|Up|Down)|Home|End)$/;
 
 /**
  * The key of an event as a shortcut without a modifier; undefined when a modifier is held, when it
@@ -10,6 +12,7 @@ const OWN_KEYS =
 export function plainKey(event: KeyboardEvent): string | undefined {
   if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey) return undefined;
   if (event.shiftKey && !/^[^\p{L}\p{N}]$/u.test(event.key)) return undefined;
+  if (TAB_KEYS.test(event.key) && isWithin(event.target, '[role=tablist]')) return undefined;
   return hasOwnKeys(event.target) ? undefined : event.key;
 }
 
@@ -21,8 +24,11 @@ export function controlKey(event: KeyboardEvent): string | undefined {
 
 /** Whether the place where an event came from takes keys itself. */
 export function hasOwnKeys(target: EventTarget | null): boolean {
-  return !!(target as Element | null)?.closest?.(OWN_KEYS);
+  return isWithin(target, OWN_KEYS);
 }
+
+const isWithin = (target: EventTarget | null, css: string) =>
+  !!(target as Element | null)?.closest?.(css);
 
 /** Index of the tab that a key leads to, or undefined; the pattern of the ARIA practices. */
 export function tabFor(key: string, at: number, count: number): number | undefined {

@@ -20,8 +20,11 @@ import java.util.Random;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import marvek.formats.JsonFiles;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.client.TestRestTemplate;
 import org.springframework.boot.test.web.server.LocalServerPort;
@@ -32,6 +35,7 @@ import org.springframework.boot.test.web.server.LocalServerPort;
  */
 @ServerTest
 class MutationsTest {
+  private static final Logger LOG = LoggerFactory.getLogger(MutationsTest.class);
   private static final int EACH = Integer.getInteger("mutations", 200);
   private static final long SEED = Long.getLong("seed", 20261128L);
 
@@ -71,6 +75,8 @@ class MutationsTest {
       HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).build();
   private final Random random = new Random(SEED);
   private final List<String> failures = new ArrayList<>();
+  private long slowestMs;
+  private String slowest;
   private Scripts scripts;
   private String book;
   private String session;
@@ -122,9 +128,23 @@ class MutationsTest {
     return text.substring(0, Math.min(400, text.length()));
   }
 
+  /** For who runs thousands of them and wants to know. */
+  @AfterEach
+  void tellTheSlowest() {
+    if (slowest != null) {
+      LOG.info("slowest of {} answers: {} ms, {}", EACH, slowestMs, cut(slowest));
+    }
+  }
+
   private void ask(HttpRequest.Builder request, String what) throws Exception {
+    long began = System.nanoTime();
     HttpResponse<String> answer =
         client.send(request.build(), HttpResponse.BodyHandlers.ofString());
+    long took = (System.nanoTime() - began) / 1_000_000;
+    if (took > slowestMs) {
+      slowestMs = took;
+      slowest = what;
+    }
     int status = answer.statusCode();
     String body = answer.body();
     if (status >= 500 && status != 503) {

@@ -80,6 +80,10 @@ public record Scripts(TestRestTemplate http) {
     String demo = get("/api/books").body().at("/0/id").asText();
     ObjectNode file = (ObjectNode) JsonFiles.parse(download("/api/books/" + demo + "/export"));
     file.remove(List.of(without));
+    // As it came, whatever a test before has kept in it.
+    while (file.withArray("revisions").size() > 2) {
+      file.withArray("revisions").remove(2);
+    }
     return upload("/api/books/import", "copy.book.json", JsonFiles.writeFile(file))
         .body()
         .path("id")
