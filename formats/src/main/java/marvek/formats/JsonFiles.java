@@ -11,12 +11,17 @@ import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.json.JsonMapper;
+import java.io.BufferedInputStream;
+import java.io.ByteArrayInputStream;
+import java.io.CharConversionException;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
 
 /** JSON as this project reads and writes it: strict, UTF-8, keys in the order they were put. */
 public final class JsonFiles {
@@ -28,6 +33,8 @@ public final class JsonFiles {
 
   private static final String NOT_UTF_8 =
       "The file is not UTF-8 text: save it as UTF-8 and try again.";
+
+  private static final byte[] BYTE_ORDER_MARK = {(byte) 0xEF, (byte) 0xBB, (byte) 0xBF};
 
   private static final int LONGEST_TEXT = 1_000_000;
   private static final int LONGEST_NUMBER = 100;
@@ -58,14 +65,28 @@ public final class JsonFiles {
   private JsonFiles() {}
 
   /**
-   * Parses a file.
+   * Parses a file that is in memory.
    *
    * @throws BadFileException with line and column where it is not JSON
    */
   public static JsonNode parse(byte[] bytes) {
-    int start = startsWithMark(bytes) ? 3 : 0;
     try {
-      JsonNode tree = MAPPER.readTree(bytes, start, bytes.length - start);
+      return parse(new ByteArrayInputStream(bytes));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /**
+   * Parses a file while it is read.
+   *
+   * @throws BadFileException with line and column where it is not JSON
+   * @throws IOException if it cannot be read
+   */
+  public static JsonNode parse(InputStream file) throws IOException {
+    FileEnd read = new FileEnd(withoutMark(new BufferedInputStream(file)));
+    try {
+      JsonNode tree = MAPPER.readTree(read);
       if (tree.isMissingNode()) {
         throw BadFileException.whole("The file is empty.");
       }
@@ -74,24 +95,29 @@ public final class JsonFiles {
     } catch (StreamConstraintsException e) {
       throw BadFileException.whole(
           "The file is deeper, longer or fuller than any that Marvek writes (" + bound(e) + ").");
-    } catch (JsonProcessingException e) {
-      throw notJson(e, text(bytes));
-    } catch (IOException e) {
+    } catch (CharConversionException e) {
       throw BadFileException.whole(NOT_UTF_8);
+    } catch (JsonProcessingException e) {
+      throw notJson(e, read);
     }
   }
 
-  private static boolean startsWithMark(byte[] bytes) {
-    return bytes.length >= 3
-        && bytes[0] == (byte) 0xEF
-        && bytes[1] == (byte) 0xBB
-        && bytes[2] == (byte) 0xBF;
+  private static InputStream withoutMark(InputStream file) throws IOException {
+    file.mark(BYTE_ORDER_MARK.length);
+    if (!Arrays.equals(file.readNBytes(BYTE_ORDER_MARK.length), BYTE_ORDER_MARK)) {
+      file.reset();
+    }
+    return file;
   }
 
-  private static BadFileException notJson(JsonProcessingException e, String text) {
+  private static BadFileException notJson(JsonProcessingException e, FileEnd read)
+      throws IOException {
+    if (e.getOriginalMessage().startsWith("Invalid UTF-8")) {
+      return BadFileException.whole(NOT_UTF_8);
+    }
     JsonLocation at = e.getLocation();
     String detail =
-        endsTooSoon(e, text)
+        endsTooSoon(e, read)
             ? "the file ends here in the middle of its JSON. It may have been cut off:"
                 + " export or copy it again."
             : "this is not JSON (" + plainly(e.getOriginalMessage()) + "). Export it again.";
@@ -106,11 +132,9 @@ public final class JsonFiles {
   }
 
   /** Whether the parser stumbled over the end of the file, be it in the middle of a number. */
-  private static boolean endsTooSoon(JsonProcessingException e, String text) {
+  private static boolean endsTooSoon(JsonProcessingException e, FileEnd read) throws IOException {
     boolean atTheEnd =
-        e.getLocation() != null
-            && e.getLocation().getByteOffset()
-                >= text.stripTrailing().getBytes(StandardCharsets.UTF_8).length - 1;
+        e.getLocation() != null && e.getLocation().getByteOffset() >= read.lastTextAt();
     return atTheEnd || e.getOriginalMessage().startsWith("Unexpected end-of-input");
   }
 

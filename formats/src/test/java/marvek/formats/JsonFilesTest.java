@@ -3,6 +3,7 @@ package marvek.formats;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import com.fasterxml.jackson.databind.JsonNode;
 import java.nio.charset.StandardCharsets;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -10,7 +11,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** JSON from outside stays within what a machine can hold and a database can keep. */
 class JsonFilesTest {
-  private static Object parse(String text) {
+  private static JsonNode parse(String text) {
     return JsonFiles.parse(text.getBytes(StandardCharsets.UTF_8));
   }
 
@@ -60,6 +61,11 @@ class JsonFilesTest {
     byte[] wide = "{\"name\": 1}".getBytes(StandardCharsets.UTF_16);
     assertThatThrownBy(() -> JsonFiles.parse(latin)).hasMessageContaining("UTF-8");
     assertThatThrownBy(() -> JsonFiles.parse(wide)).hasMessageContaining("UTF-8");
+  }
+
+  @Test
+  void aByteOrderMarkIsNoText() {
+    assertThat(parse("\uFEFF{'a': 1}".replace('\'', '"')).path("a").asInt()).isEqualTo(1);
   }
 
   private static void assertRefused(String text, String pointer, String why) {

@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.io.IOException;
+import java.io.InputStream;
 import java.net.URI;
 import java.time.Instant;
 import java.util.List;
@@ -168,7 +169,9 @@ class BookController {
   @PostMapping(path = "/api/books/import", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
   Imported importFile(@RequestPart("file") MultipartFile file) throws IOException {
-    return new Imported(files.importFile(file.getBytes()));
+    try (InputStream read = file.getInputStream()) {
+      return new Imported(files.importFile(read));
+    }
   }
 
   @GetMapping(path = "/api/schemas/book.schema.json", produces = "application/schema+json")

@@ -2,8 +2,11 @@ package marvek.server.books;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.io.InputStream;
 import java.time.OffsetDateTime;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -13,6 +16,7 @@ import marvek.server.accounts.CurrentDriver;
 import marvek.server.cars.Cars;
 import marvek.server.cars.SetupSheets;
 import marvek.server.circuits.Circuits;
+import marvek.server.circuits.ReadyCircuit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -87,31 +91,44 @@ public class BookFiles {
   }
 
   /** Takes a whole book in, its circuit and car with it; all or nothing. */
-  public UUID importFile(byte[] bytes) {
-    BookJson.Parts parts = BookJson.read(JsonFiles.parse(bytes));
-    return transaction.execute(
-        status -> {
-          UUID circuit = circuits.importGeoJson(parts.circuit()).id();
-          Map<Integer, UUID> layouts = new HashMap<>();
-          for (JsonNode earlier : parts.earlierLayouts()) {
-            layouts.put(
-                earlier.path("marvek").path("layoutVersion").asInt(1),
-                circuits.importEarlierVersion(circuit, earlier));
-          }
-          UUID car = cars.importTree(parts.car()).id();
-          parts.setupSheets().forEach(sheet -> sheets.add(car, sheet));
-          Book book = stored.save(new Book(driver.id(), circuit, car, parts.name()));
-          for (ObjectNode document : parts.revisions()) {
-            int layout = document.path("layoutVersion").asInt(0);
-            revisions.save(revision(book.id(), document, layouts.getOrDefault(layout, circuit)));
-          }
-          parts.sessions().forEach(session -> attach(SESSIONS, book.id(), session));
-          parts.steps().forEach(step -> attach(STEPS, book.id(), step));
-          parts.debriefNotes().forEach(note -> attach(DEBRIEF_NOTES, book.id(), note));
-          parts.leadDays().forEach(day -> attach(LEAD_DAYS, book.id(), day));
-          parts.learned().forEach(answer -> attach(LEARNED, book.id(), answer));
-          return book.id();
-        });
+  public UUID importFile(InputStream file) throws IOException {
+    BookJson.Parts parts = BookJson.read(JsonFiles.parse(file));
+    ReadyCircuit circuit = circuits.ready(parts.circuit());
+    Map<Integer, ReadyCircuit> earlier = new LinkedHashMap<>();
+    for (JsonNode layout : parts.earlierLayouts()) {
+      earlier.put(
+          layout.path("marvek").path("layoutVersion").asInt(1), circuits.readyEarlier(layout));
+    }
+    Cars.Ready car = cars.ready(parts.car());
+    List<String> documents = parts.revisions().stream().map(JsonFiles::write).toList();
+    return transaction.execute(status -> store(parts, circuit, earlier, car, documents));
+  }
+
+  private UUID store(
+      BookJson.Parts parts,
+      ReadyCircuit circuit,
+      Map<Integer, ReadyCircuit> earlier,
+      Cars.Ready car,
+      List<String> documents) {
+    UUID place = circuits.store(circuit);
+    Map<Integer, UUID> layouts = new HashMap<>();
+    earlier.forEach(
+        (version, layout) -> layouts.put(version, circuits.storeEarlier(place, layout)));
+    UUID carId = cars.store(car);
+    parts.setupSheets().forEach(sheet -> sheets.add(carId, sheet));
+    UUID book = stored.save(new Book(driver.id(), place, carId, parts.name())).id();
+    for (int i = 0; i < documents.size(); i++) {
+      ObjectNode document = parts.revisions().get(i);
+      int layout = document.path("layoutVersion").asInt(0);
+      revisions.save(
+          revision(book, document, documents.get(i), layouts.getOrDefault(layout, place)));
+    }
+    parts.sessions().forEach(session -> attach(SESSIONS, book, session));
+    parts.steps().forEach(step -> attach(STEPS, book, step));
+    parts.debriefNotes().forEach(note -> attach(DEBRIEF_NOTES, book, note));
+    parts.leadDays().forEach(day -> attach(LEAD_DAYS, book, day));
+    parts.learned().forEach(answer -> attach(LEARNED, book, answer));
+    return book;
   }
 
   private List<JsonNode> attached(String member, UUID bookId) {
@@ -127,7 +144,8 @@ public class BookFiles {
         .forEach(attachment -> attachment.add(bookId, document));
   }
 
-  private static Revision revision(UUID bookId, ObjectNode document, UUID circuitId) {
+  private static Revision revision(
+      UUID bookId, ObjectNode document, String written, UUID circuitId) {
     JsonNode parent = document.path("parent");
     return new Revision(
         bookId,
@@ -135,6 +153,6 @@ public class BookFiles {
         parent.isInt() ? parent.asInt() : null,
         OffsetDateTime.parse(document.path("createdAt").asText()).toInstant(),
         circuitId,
-        JsonFiles.write(document));
+        written);
   }
 }

@@ -34,15 +34,22 @@ public class Cars {
 
   /** Takes in a car JSON. */
   public ImportAnswer importFile(byte[] bytes) {
-    return importTree(JsonFiles.parse(bytes));
+    Ready read = ready(JsonFiles.parse(bytes));
+    return new ImportAnswer(store(read), read.name, read.warnings);
   }
 
-  /** Takes in a parsed car JSON. */
-  public ImportAnswer importTree(JsonNode tree) {
-    Imported<Vehicle> imported = CarJson.read(tree);
-    StoredCar stored =
-        repository.save(new StoredCar(driver.id(), imported.value().name(), JsonFiles.write(tree)));
-    return new ImportAnswer(stored.id(), stored.name(), imported.warnings());
+  /** A car read and not stored yet. */
+  public record Ready(String name, String document, List<String> warnings) {}
+
+  /** Reads a parsed car JSON. */
+  public Ready ready(JsonNode tree) {
+    Imported<Vehicle> read = CarJson.read(tree);
+    return new Ready(read.value().name(), JsonFiles.write(tree), read.warnings());
+  }
+
+  /** Stores a car that was read. */
+  public UUID store(Ready read) {
+    return repository.save(new StoredCar(driver.id(), read.name, read.document)).id();
   }
 
   /** The driver's cars, oldest first. */

@@ -9,7 +9,6 @@ import java.util.Map;
 import java.util.UUID;
 import marvek.core.Require;
 import marvek.core.circuit.Circuit;
-import marvek.core.corner.CornerFinder;
 import marvek.formats.CircuitGeoJson;
 import marvek.formats.CircuitImport;
 import marvek.formats.ImportSettings;
@@ -69,34 +68,30 @@ public class Circuits {
    * @param fileName name of the file, for one without a name of its own
    */
   public ImportAnswer importFile(byte[] bytes, String fileName, ImportSettings settings) {
-    return store(CircuitImport.read(bytes, fileName, settings));
-  }
-
-  /** Takes in a parsed circuit GeoJSON. */
-  public ImportAnswer importGeoJson(JsonNode tree) {
-    return importFile(
-        JsonFiles.write(tree).getBytes(StandardCharsets.UTF_8), null, ImportSettings.NONE);
-  }
-
-  private ImportAnswer store(CircuitImport.Understood understood) {
-    Circuit circuit = understood.circuit();
-    int corners = CornerFinder.find(circuit, understood.road()).size();
-    StoredCircuit stored =
-        repository.save(
-            new StoredCircuit(
-                driver.id(), circuit, corners, JsonFiles.write(understood.document())));
+    ReadyCircuit read = ReadyCircuit.of(CircuitImport.read(bytes, fileName, settings));
     return new ImportAnswer(
-        stored.id(), stored.name(), stored.lengthM(), corners, understood.warnings());
+        store(read), read.circuit().name(), read.lengthM(), read.corners(), read.warnings());
   }
 
-  /** Takes a further version of a place that came with a book. */
-  public UUID importEarlierVersion(UUID newest, JsonNode tree) {
-    StoredCircuit place = stored(newest);
-    Circuit circuit = CircuitGeoJson.read(tree).value();
-    int corners = CornerFinder.find(circuit, circuit.road()).size();
-    return repository
-        .save(new StoredCircuit(place, circuit, corners, JsonFiles.write(tree), "", "[]"))
-        .id();
+  /** Reads the circuit of a book. */
+  public ReadyCircuit ready(JsonNode tree) {
+    byte[] bytes = JsonFiles.write(tree).getBytes(StandardCharsets.UTF_8);
+    return ReadyCircuit.of(CircuitImport.read(bytes, null, ImportSettings.NONE));
+  }
+
+  /** Reads a further version of a place that comes with a book. */
+  public ReadyCircuit readyEarlier(JsonNode tree) {
+    return ReadyCircuit.of(CircuitGeoJson.read(tree).value(), tree);
+  }
+
+  /** Stores a circuit as the first version of a new place. */
+  public UUID store(ReadyCircuit read) {
+    return repository.save(new StoredCircuit(driver.id(), read)).id();
+  }
+
+  /** Stores a further version of a place that came with a book. */
+  public UUID storeEarlier(UUID newest, ReadyCircuit read) {
+    return repository.save(new StoredCircuit(stored(newest), read, "", "[]")).id();
   }
 
   /** The newest version of each of the driver's places, oldest place first. */

@@ -1,7 +1,6 @@
 package marvek.server.circuits;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.List;
@@ -17,7 +16,6 @@ import marvek.core.corner.CornerFinder;
 import marvek.core.page.ResurveyedCircuit;
 import marvek.core.page.StationMap;
 import marvek.formats.CircuitEditsJson;
-import marvek.formats.CircuitGeoJsonWriter;
 import marvek.formats.CircuitImport;
 import marvek.formats.ImportSettings;
 import marvek.formats.JsonFiles;
@@ -124,6 +122,14 @@ public class LayoutVersions {
   }
 
   /**
+   * A layout version worked out and not stored yet.
+   *
+   * @param next the version that is added, or null where the present one is changed in place
+   */
+  public record Ready(
+      StoredCircuit stored, ReadyCircuit read, StoredCircuit next, List<LayoutChange> changes) {}
+
+  /**
    * Makes the draft a layout version.
    *
    * @param asNext whether it becomes the next version even if nothing uses the present one
@@ -131,6 +137,17 @@ public class LayoutVersions {
    * @throws InvalidValueException if there is nothing to keep
    */
   public Kept keep(UUID id, String reason, LocalDate validFrom, boolean asNext, Edition seen) {
+    return store(ready(id, reason, validFrom, asNext, seen));
+  }
+
+  /**
+   * Works out the layout version that a draft becomes.
+   *
+   * @param asNext whether it becomes the next version even if nothing uses the present one
+   * @param seen the edition of the version with the draft that was looked at
+   * @throws InvalidValueException if there is nothing to keep
+   */
+  public Ready ready(UUID id, String reason, LocalDate validFrom, boolean asNext, Edition seen) {
     StoredCircuit stored = newest(id);
     seen.check(stored.edition(), () -> draft(id));
     if (stored.draft() == null) {
@@ -141,7 +158,7 @@ public class LayoutVersions {
     List<LayoutChange> changes = LayoutChanges.between(before, edited);
     return asNext || use.isUsed(id)
         ? next(stored, edited, reason, validFrom, changes)
-        : inPlace(stored, edited, changes);
+        : new Ready(stored, ReadyCircuit.of(edited), null, changes);
   }
 
   /**
@@ -160,7 +177,7 @@ public class LayoutVersions {
     Circuit after =
         read.marks().isEmpty() && read.kerbs().isEmpty() ? resurveyed(before, read) : read;
     List<LayoutChange> changes = LayoutChanges.between(before, after);
-    return next(stored, after, reason, null, changes);
+    return store(next(stored, after, reason, null, changes));
   }
 
   private static Circuit resurveyed(Circuit before, Circuit read) {
@@ -173,7 +190,7 @@ public class LayoutVersions {
         before, read, StationMap.between(before.road(), read.road(), shift[0], shift[1]));
   }
 
-  private Kept next(
+  private static Ready next(
       StoredCircuit stored,
       Circuit edited,
       String reason,
@@ -181,39 +198,32 @@ public class LayoutVersions {
       List<LayoutChange> changes) {
     Require.text("reason", reason, 500);
     Circuit circuit = dated(edited, validFrom).asVersion(stored.version() + 1);
-    StoredCircuit next =
-        new StoredCircuit(
-            stored,
-            circuit,
-            CornerFinder.find(circuit, circuit.road()).size(),
-            document(circuit),
-            reason.strip(),
-            JsonFiles.write(JsonFiles.MAPPER.valueToTree(changes)));
-    return transaction.execute(
-        status -> {
-          // Of two that are kept at once the database refuses the second.
-          repository.saveAndFlush(next);
-          stored.keepDraft(null);
-          repository.saveAndFlush(stored);
-          return new Kept(next.id(), next.version(), changes);
-        });
+    ReadyCircuit read = ReadyCircuit.of(circuit);
+    String told = JsonFiles.write(JsonFiles.MAPPER.valueToTree(changes));
+    return new Ready(stored, read, new StoredCircuit(stored, read, reason.strip(), told), changes);
   }
 
-  private Kept inPlace(StoredCircuit stored, Circuit edited, List<LayoutChange> changes) {
-    int corners = CornerFinder.find(edited, edited.road()).size();
+  /**
+   * Stores what was worked out; alone or in the caller's transaction.
+   *
+   * @throws StaleException if the version was changed since
+   */
+  public Kept store(Ready ready) {
     return transaction.execute(
         status -> {
-          stored.hold(edited, corners, document(edited));
+          StoredCircuit stored = ready.stored;
           stored.keepDraft(null);
+          if (ready.next != null) {
+            // Of two that are kept at once the database refuses the second.
+            repository.saveAndFlush(ready.next);
+            repository.saveAndFlush(stored);
+            return new Kept(ready.next.id(), ready.next.version(), ready.changes);
+          }
+          stored.hold(ready.read);
           repository.saveAndFlush(stored);
           events.publishEvent(new CircuitChanged(stored.id()));
-          return new Kept(stored.id(), stored.version(), changes);
+          return new Kept(stored.id(), stored.version(), ready.changes);
         });
-  }
-
-  private static String document(Circuit circuit) {
-    ObjectNode tree = CircuitGeoJsonWriter.write(circuit);
-    return JsonFiles.write(tree);
   }
 
   private static Circuit dated(Circuit circuit, LocalDate validFrom) {

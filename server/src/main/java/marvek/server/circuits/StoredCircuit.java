@@ -8,7 +8,6 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.UUID;
-import marvek.core.circuit.Circuit;
 import marvek.server.editions.Edition;
 
 /** A layout version as it is kept: its document, and what lists need of it. */
@@ -46,42 +45,36 @@ class StoredCircuit {
   protected StoredCircuit() {}
 
   /** The first version of a place that was not known before. */
-  StoredCircuit(UUID driverId, Circuit circuit, int corners, String document) {
+  StoredCircuit(UUID driverId, ReadyCircuit read) {
     this.id = UUID.randomUUID();
     this.driverId = driverId;
     this.placeId = id;
-    this.version = circuit.layoutVersion();
+    this.version = read.circuit().layoutVersion();
     this.reason = "";
     this.changes = "[]";
     this.createdAt = Instant.now();
-    hold(circuit, corners, document);
+    hold(read);
   }
 
   /** The version after another one. */
-  StoredCircuit(
-      StoredCircuit before,
-      Circuit circuit,
-      int corners,
-      String document,
-      String reason,
-      String changes) {
+  StoredCircuit(StoredCircuit before, ReadyCircuit read, String reason, String changes) {
     this.id = UUID.randomUUID();
     this.driverId = before.driverId;
     this.placeId = before.placeId;
-    this.version = circuit.layoutVersion();
+    this.version = read.circuit().layoutVersion();
     this.reason = reason;
     this.changes = changes;
     this.createdAt = Instant.now();
-    hold(circuit, corners, document);
+    hold(read);
   }
 
   /** Takes a document in the place of the one so far; only while nothing uses this version. */
-  void hold(Circuit circuit, int cornerCount, String text) {
-    this.name = circuit.name();
-    this.validFrom = circuit.validFrom();
-    this.lengthM = circuit.road().lengthM();
-    this.corners = cornerCount;
-    this.document = text;
+  void hold(ReadyCircuit read) {
+    this.name = read.circuit().name();
+    this.validFrom = read.circuit().validFrom();
+    this.lengthM = read.lengthM();
+    this.corners = read.corners();
+    this.document = read.document();
   }
 
   void keepDraft(String edits) {

@@ -326,23 +326,32 @@ class Walks {
    * @param seen the edition of the walk: ended twice at once it would become two versions
    */
   public Finished finish(UUID walkId, String reason, LocalDate validFrom, Edition seen) {
-    return transaction.execute(
-        status -> {
-          Walk walk = open(walkId);
-          seen.check(walk.edition(), () -> view(walk.circuitId()));
-          UUID circuit = walk.circuitId();
-          if (versions.draft(circuit) == null) {
-            ended(walk, null);
-            return new Finished(circuit, circuits.facts(circuit).version(), List.of());
-          }
-          LayoutVersions.Kept kept = versions.keep(circuit, reason, validFrom, true, Edition.ANY);
-          ended(walk, kept.id());
-          return new Finished(kept.id(), kept.version(), kept.changes());
-        });
+    Walk walk = unchanged(walkId, seen);
+    UUID circuit = walk.circuitId();
+    if (versions.draft(circuit) == null) {
+      ended(walkId, null, seen);
+      return new Finished(circuit, circuits.facts(circuit).version(), List.of());
+    }
+    LayoutVersions.Ready ready = versions.ready(circuit, reason, validFrom, true, Edition.ANY);
+    LayoutVersions.Kept kept = ended(walkId, ready, seen);
+    return new Finished(kept.id(), kept.version(), kept.changes());
   }
 
-  private void ended(Walk walk, UUID result) {
-    walk.finish(Instant.now(), result);
-    walks.saveAndFlush(walk);
+  private Walk unchanged(UUID walkId, Edition seen) {
+    Walk walk = open(walkId);
+    seen.check(walk.edition(), () -> view(walk.circuitId()));
+    return walk;
+  }
+
+  /** Ends the walk and stores the version that came of it, if any: both or neither. */
+  private LayoutVersions.Kept ended(UUID walkId, LayoutVersions.Ready ready, Edition seen) {
+    return transaction.execute(
+        status -> {
+          Walk walk = unchanged(walkId, seen);
+          LayoutVersions.Kept kept = ready == null ? null : versions.store(ready);
+          walk.finish(Instant.now(), kept == null ? null : kept.id());
+          walks.saveAndFlush(walk);
+          return kept;
+        });
   }
 }
