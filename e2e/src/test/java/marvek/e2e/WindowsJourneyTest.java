@@ -124,7 +124,7 @@ class WindowsJourneyTest {
     browser.toWindow(first);
     browser.reload();
     browser.seeText("aside[aria-label=Draft]", "1 change");
-    assertThat(browser.value(BRAKE)).isEqualTo(String.valueOf(before + 10));
+    browser.seeValue(BRAKE, String.valueOf(before + 10));
 
     browser.toWindow(second);
     browser.press("Take it over here");
