@@ -57,6 +57,8 @@ export interface Driven {
   lockedAt_m?: number;
   spun_m: number;
   spunAt_m?: number;
+  /** Brake point that was found for the driver's own pressures. */
+  brakeFound_m?: number;
 }
 
 export interface CornerPage {

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { api, Failed } from '../api/client';
-  import type { Problem as ProblemType, Revision, Source } from '../api/types';
+  import type { Problem as ProblemType, Source, View } from '../api/types';
   import Problem from '../ui/Problem.svelte';
   import SourceTag from '../ui/SourceTag.svelte';
   import { gain, lapTime } from '../units/format';
@@ -13,12 +13,12 @@
   const numbers = book.book!.revisions.map((r) => r.number);
   let earlier = $state(numbers[numbers.length - 2] ?? numbers[0]);
   let later = $state(numbers[numbers.length - 1]);
-  let pair = $state.raw<[Revision, Revision]>();
+  let pair = $state.raw<[View, View]>();
   let problem = $state<ProblemType>();
 
   async function load(a: number, b: number) {
     try {
-      pair = await Promise.all([api.revision(book.id, a), api.revision(book.id, b)]);
+      pair = await Promise.all([api.view(book.id, a), api.view(book.id, b)]);
     } catch (e) {
       problem = (e as Failed).problem;
     }
@@ -39,8 +39,8 @@
   const conditions = $derived(
     pair
       ? [
-          ...compareCar(pair[0], pair[1]),
-          ...compareConditions(pair[0].conditions, pair[1].conditions, writer),
+          ...compareCar(pair[0].revision, pair[1].revision),
+          ...compareConditions(pair[0].revision.conditions, pair[1].revision.conditions, writer),
         ]
       : [],
   );
@@ -74,17 +74,17 @@
     </p>
   {:else if pair}
     <p class="figures mt-3 text-xl">
-      {lapTime(pair[0].lap.time_s)} → <strong>{lapTime(pair[1].lap.time_s)}</strong>:
-      {gain(pair[1].lap.time_s - pair[0].lap.time_s)}
+      {lapTime(pair[0].revision.lap.time_s)} → <strong>{lapTime(pair[1].revision.lap.time_s)}</strong>:
+      {gain(pair[1].revision.lap.time_s - pair[0].revision.lap.time_s)}
     </p>
     <p>
-      Revision {pair[0].number}: {pair[0].reason}<br />Revision {pair[1].number}: {pair[1].reason}
+      Revision {pair[0].revision.number}: {pair[0].revision.reason}<br />Revision {pair[1].revision.number}: {pair[1].revision.reason}
     </p>
     <table class="figures mt-3 w-full text-lg">
       <thead>
         <tr class="border-base-content border-b-2 text-left">
-          <th class="w-52">corner</th><th class="w-36">what</th><th>revision {pair[0].number}</th>
-          <th>revision {pair[1].number}</th><th class="w-36 text-right">time, s</th>
+          <th class="w-52">corner</th><th class="w-36">what</th><th>revision {pair[0].revision.number}</th>
+          <th>revision {pair[1].revision.number}</th><th class="w-36 text-right">time, s</th>
         </tr>
       </thead>
       <tbody>

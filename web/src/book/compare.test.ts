@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import type { Conditions, Revision } from '../api/types';
-import { testPage } from '../test-lap';
+import type { Conditions, Revision, View } from '../api/types';
+import { testPage, testTrace } from '../test-lap';
 import { compareConditions, compareRevisions } from './compare';
 
 const writer = {
@@ -8,17 +8,25 @@ const writer = {
   length: (m: number) => `${Math.round(m)} m`,
   across: (m: number) => `${m.toFixed(1)} m`,
 };
-const revision = (pages: Revision['pages']) => ({ pages }) as Revision;
+/** Pages of a lap that takes so much longer than the other. */
+const view = (pages: Revision['pages'], longer = 1): View => ({
+  revision: { pages } as Revision,
+  trace: {
+    ...testTrace(),
+    time_s: testTrace().time_s.map((t) => t * longer),
+    speed_mps: testTrace().speed_mps.map((v) => v / longer),
+  },
+});
 
 describe('two revisions', () => {
   it('of which nothing differs are told so by an empty list', () => {
-    expect(compareRevisions(revision([testPage()]), revision([testPage()]), writer)).toEqual([]);
+    expect(compareRevisions(view([testPage()]), view([testPage()]), writer)).toEqual([]);
   });
 
   it('show the changed value, who says so and what it costs', () => {
-    const after = testPage({ time_s: 10.12, sources: { 'brake.at_m': 'driver' }, notes: 'ridges' });
+    const after = testPage({ sources: { 'brake.at_m': 'driver' }, notes: 'ridges' });
     after.brake.at_m = 190;
-    const [corner] = compareRevisions(revision([testPage()]), revision([after]), writer);
+    const [corner] = compareRevisions(view([testPage()]), view([after], 1.003), writer);
     expect(corner.seconds).toBeCloseTo(0.12, 9);
     expect(corner.differences).toEqual([
       { what: 'brake at', before: '200 m', after: '190 m', source: 'driver' },
@@ -27,16 +35,27 @@ describe('two revisions', () => {
   });
 
   it('keep a corner whose points are the same but whose time is not', () => {
-    const after = testPage({ time_s: 10.3 });
-    const [corner] = compareRevisions(revision([testPage()]), revision([after]), writer);
+    const [corner] = compareRevisions(view([testPage()]), view([testPage()], 1.0075), writer);
     expect(corner.differences).toEqual([]);
     expect(corner.seconds).toBeCloseTo(0.3, 9);
   });
 
   it('leave out differences that cannot be read', () => {
-    const after = testPage({ time_s: 10.002 });
+    const after = testPage();
     after.brake.at_m = 200.3;
-    expect(compareRevisions(revision([testPage()]), revision([after]), writer)).toEqual([]);
+    expect(compareRevisions(view([testPage()]), view([after], 1.0001), writer)).toEqual([]);
+  });
+});
+
+describe('a corner on two days', () => {
+  it('is timed between the same two places: a point that moved takes no time with it', () => {
+    const [first, second] = [testPage(), testPage({ corner: 2 })];
+    second.brake.at_m = 700;
+    const wet = [testPage(), testPage({ corner: 2 })];
+    wet[0].brake.at_m = 150;
+    wet[1].brake.at_m = 640;
+    const corners = compareRevisions(view([first, second]), view(wet, 1.01), writer);
+    expect(corners.map((c) => c.seconds)).toEqual([expect.closeTo(0.2, 9), expect.closeTo(0.2, 9)]);
   });
 });
 

@@ -1,5 +1,6 @@
 import { KERB_USE, SCHOOLS } from '../page/words';
-import type { Conditions, CornerPage, Revision, SurfacePart } from '../api/types';
+import type { Conditions, CornerPage, Revision, SurfacePart, View } from '../api/types';
+import { cornerSeconds } from '../strip/lap-axis';
 
 /** What differs between two revisions in one value. */
 export interface Difference {
@@ -67,13 +68,10 @@ const percent = (value: number | undefined) =>
   value === undefined ? '–' : `${Math.round(value)} %`;
 
 /** Corner by corner what differs as it is read; corners without a difference are left out. */
-export function compareRevisions(
-  before: Revision,
-  after: Revision,
-  w: Writer,
-): CornerDifferences[] {
-  return after.pages.flatMap((page) => {
-    const old = before.pages.find((p) => p.corner === page.corner);
+export function compareRevisions(before: View, after: View, w: Writer): CornerDifferences[] {
+  const places = before.revision.pages;
+  return after.revision.pages.flatMap((page) => {
+    const old = places.find((p) => p.corner === page.corner);
     if (!old) return [];
     const differences = ROWS.map(([what, field, text]) => ({
       what,
@@ -81,7 +79,8 @@ export function compareRevisions(
       after: text(page, w),
       source: page.sources[field] ?? 'model',
     })).filter((d) => d.before !== d.after);
-    const seconds = page.time_s - old.time_s;
+    const seconds =
+      cornerSeconds(places, old, after.trace) - cornerSeconds(places, old, before.trace);
     if (differences.length === 0 && Math.abs(seconds) < 0.005) return [];
     return [{ corner: page.corner, name: page.name, seconds, differences }];
   });

@@ -2,7 +2,7 @@
   import type { CornerPage } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
   import { rankWords } from '../book/stakes';
-  import { between } from '../strip/lap-axis';
+  import { between, cornerSeconds } from '../strip/lap-axis';
   import { gain, lapTime } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
   import { drivenWords } from './words';
@@ -12,7 +12,13 @@
   const before = $derived(book.base!.revision.pages.find((p) => p.corner === page.corner));
   const lapCost = $derived(book.view!.revision.lap.time_s - book.base!.revision.lap.time_s);
   const rank = $derived(rankWords(book.view!.revision.pages, page));
-  const cornerCost = $derived(page.time_s - (before?.time_s ?? page.time_s));
+  const pages = $derived(book.base!.revision.pages);
+  const cornerCost = $derived(
+    before
+      ? cornerSeconds(pages, before, book.view!.trace) -
+          cornerSeconds(pages, before, book.base!.trace)
+      : 0,
+  );
 
   function pastTurnIn(station: number): string {
     const metres = between(book.view!.trace, page.turnIn.at_m, station);
@@ -30,10 +36,15 @@
   {#if book.computing}
     · computing …
   {:else if book.changes > 0}
-    <br />draft: <strong>{gain(cornerCost)}</strong> here, lap {lapTime(
-      book.view!.revision.lap.time_s,
-    )},
-    {gain(lapCost)}
+    <br />
+    {#if page.driven && !page.driven.made}
+      draft: no time for what is not made
+    {:else}
+      draft: <strong>{gain(cornerCost)}</strong> here, lap {lapTime(
+        book.view!.revision.lap.time_s,
+      )},
+      {gain(lapCost)}
+    {/if}
   {/if}
 </p>
 {#if page.driven}

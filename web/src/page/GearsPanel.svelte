@@ -17,8 +17,7 @@
     return `${preferences.lengthText(Math.abs(metres))} ${metres < 0 ? 'before' : 'past'} the apex`;
   }
   function rear(asked: number): string {
-    if (asked > 1.02) return `${Math.round(100 * asked)} % of the grip: feed it in`;
-    return `${Math.round(100 * asked)} % of the grip: flat at once`;
+    return asked > 1.02 ? `to ${Math.round(100 / asked)} % at first` : 'flat at once';
   }
 </script>
 
@@ -30,7 +29,7 @@
         <th scope="col">gear</th>
         <th scope="col">against the model's</th>
         <th scope="col">at the slowest place</th>
-        <th scope="col">full throttle asks the driven wheels for</th>
+        <th scope="col">throttle half-way to full</th>
       </tr>
     </thead>
     <tbody>

@@ -129,6 +129,9 @@ export function drivenWords(
   if (driven.wideAt_m !== undefined && driven.wide_m >= 0.1) {
     parts.push(`${acrossText(driven.wide_m)} wide of its line`);
   }
+  if (driven.brakeFound_m !== undefined) {
+    parts.push(`the brakes begin ${pastTurnIn(driven.brakeFound_m)} for the same apex speed`);
+  }
   if (driven.locked_m >= 1) parts.push('a wheel locks');
   if (driven.spun_m >= 1) parts.push('a wheel spins');
   return parts.join('; ');

@@ -50,6 +50,26 @@ export function seconds(trace: Timed, from: number, to: number): number {
   return trace.closed && t < -1e-6 ? t + lapSeconds(trace) : t;
 }
 
+type Begins = { brake: { at_m?: number }; turnIn: { at_m: number } };
+
+/**
+ * Time of a corner on a lap [s], from the first point of its page to the next page's. Two laps are
+ * compared between the same two places, never between points that moved.
+ *
+ * @param pages whose places count, in driving order
+ */
+export function cornerSeconds<P extends Begins>(pages: P[], page: P, trace: Timed): number {
+  const begin = (p: P) => p.brake.at_m ?? p.turnIn.at_m;
+  if (pages.length === 1 && trace.closed) return lapSeconds(trace);
+  const number = pages.indexOf(page);
+  const last = number === pages.length - 1 && !trace.closed;
+  return seconds(
+    trace,
+    begin(page),
+    last ? trace.length_m : begin(pages[(number + 1) % pages.length]),
+  );
+}
+
 function clock(trace: Timed, station: number): number {
   const s = onLap(trace, station);
   const t = s / trace.step_m;

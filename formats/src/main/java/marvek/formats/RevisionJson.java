@@ -143,6 +143,7 @@ public final class RevisionJson {
     place(node, "lockedAt_m", d.lockedAtM());
     node.put("spun_m", metres(d.spunM()));
     place(node, "spunAt_m", d.spunAtM());
+    place(node, "brakeFound_m", d.brakeFoundM());
   }
 
   private static void place(ObjectNode node, String name, Double station) {

@@ -5,6 +5,7 @@ import java.util.List;
 import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Road;
 import marvek.core.page.CornerPage;
+import marvek.core.page.CornerTime;
 import marvek.core.page.Reference;
 
 /**
@@ -20,7 +21,8 @@ import marvek.core.page.Reference;
  * @param throttleLaterM how much later the throttle is picked up; null unless both do
  * @param apexKerb use of the kerb at the apex where it is another one, else null
  * @param exitKerb the same at the exit
- * @param lostS time lost over the corner and the straight after it
+ * @param lostS time lost over the corner and the straight after it, between the same two places on
+ *     both days: the base page's first point and the next page's
  */
 public record DayShift(
     int corner,
@@ -42,12 +44,16 @@ public record DayShift(
       CornerPage before = base.modelPages().get(p);
       CornerPage after = other.modelPages().get(p);
       boolean held = HeldBrake.holds(base, other, before.brake().atM(), after.brake().atM());
-      shifts.add(of(base.path().road(), before, after, held));
+      double lost =
+          CornerTime.between(base.modelPages(), p, other.modelLap())
+              - CornerTime.between(base.modelPages(), p, base.modelLap());
+      shifts.add(of(base.path().road(), before, after, held, lost));
     }
     return shifts;
   }
 
-  private static DayShift of(Road road, CornerPage before, CornerPage after, boolean held) {
+  private static DayShift of(
+      Road road, CornerPage before, CornerPage after, boolean held, double lostS) {
     Double brake = before.brake().atM();
     Double brakeThen = after.brake().atM();
     return new DayShift(
@@ -61,7 +67,7 @@ public record DayShift(
         way(road, before.throttle().firstM(), after.throttle().firstM()),
         other(before.kerbs().apex(), after.kerbs().apex()),
         other(before.kerbs().exit(), after.kerbs().exit()),
-        after.timeS() - before.timeS());
+        lostS);
   }
 
   private static Double releaseM(CornerPage page) {

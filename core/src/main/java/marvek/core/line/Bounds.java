@@ -104,6 +104,16 @@ final class Bounds {
     return d;
   }
 
+  /** Whether a line lies within the bounds. */
+  boolean hold(double[] offsets) {
+    for (int k = 0; k < low.length; k++) {
+      if (offsets[k] < low[k] - LEAST_ROOM_M || offsets[k] > high[k] + LEAST_ROOM_M) {
+        return false;
+      }
+    }
+    return true;
+  }
+
   double lowAt(int k) {
     return low[k];
   }

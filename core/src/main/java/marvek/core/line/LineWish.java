@@ -8,17 +8,16 @@ import marvek.core.profile.Lap;
 
 /**
  * What a driver wants of the line in one corner; the line that follows is the smooth one through
- * it, or the one of least time where the present line is that.
+ * it, or the one of least time where the present line is that. Kerbs are wished for with the
+ * corridor, over their whole length.
  *
- * @param apexAtM station at which the apex offset holds
+ * @param apexAtM station of the apex
  * @param apexOffsetM where the line passes there, positive to the left; null to leave it
- * @param exitFromM station from which the edge at the track-out is another one
- * @param exitToM station up to which
- * @param exitEdgeM how far to the outside the middle of the car may go there, as an offset; null to
- *     leave it
  */
-public record LineWish(
-    double apexAtM, Double apexOffsetM, double exitFromM, double exitToM, Double exitEdgeM) {
+public record LineWish(double apexAtM, Double apexOffsetM) {
+  /** A place beyond the corridor opens it over so much to both sides: nobody turns at one spot. */
+  private static final double OPENED_M = 30;
+
   private static final int ROUNDS = 12;
   private static final double BUMP_M = 50;
 
@@ -43,26 +42,41 @@ public record LineWish(
     double[] start = stretch.taken(offsets);
     Road road = present.path().road();
     double beginM = road.stationAt(turn.stretch().at(0));
-    if (exitEdgeM != null) {
-      double from = road.distance(beginM, exitFromM) / road.stepM();
-      double to = from + road.distance(exitFromM, exitToM) / road.stepM();
-      bounds =
-          bounds.edge(
-              -turn.inside(),
-              k -> k >= from && k <= to && !stretch.held(k) ? exitEdgeM : Double.NaN);
-    }
     if (apexOffsetM != null) {
       int at = (int) Math.round(road.distance(beginM, apexAtM) / road.stepM());
       at = Math.max(3, Math.min(stretch.size() - 4, at));
-      bounds = bounds.through(at, apexOffsetM);
+      bounds = opened(bounds, stretch, at).through(at, apexOffsetM);
       bump(start, stretch, at, apexOffsetM - start[at]);
     }
-    double[] smooth = SmoothLine.along(stretch, bounds, null, start);
-    Lap lap = section.driven(stretch.put(offsets, smooth));
+    Lap lap = section.driven(stretch.put(offsets, SmoothLine.along(stretch, bounds, null, start)));
     if (leastTime) {
-      lap = FastestLine.refine(lap, stretch, bounds, section.zones(), ROUNDS, share -> {}).lap();
+      lap = refined(lap, stretch, bounds, section.zones());
+      if (bounds.hold(start)) {
+        // More road never costs: the present line is one of those that may be driven.
+        Lap kept = section.driven(stretch.put(offsets, start));
+        Lap other = refined(kept, stretch, bounds, section.zones());
+        lap = other.timeS() < lap.timeS() ? other : lap;
+      }
     }
     return section.put(lap);
+  }
+
+  private static Lap refined(Lap lap, Stretch stretch, Bounds bounds, List<Zone> zones) {
+    return FastestLine.refine(lap, stretch, bounds, zones, ROUNDS, share -> {}).lap();
+  }
+
+  /** The bounds opened up to the place, fading to where they are. */
+  private Bounds opened(Bounds bounds, Stretch stretch, int at) {
+    double reach = OPENED_M / stretch.road().stepM();
+    double left = Math.max(0, apexOffsetM - bounds.highAt(at));
+    double right = Math.max(0, bounds.lowAt(at) - apexOffsetM);
+    return bounds
+        .edge(1, k -> within(stretch, at, k, reach) ? bounds.highAt(k) + left : Double.NaN)
+        .edge(-1, k -> within(stretch, at, k, reach) ? bounds.lowAt(k) - right : Double.NaN);
+  }
+
+  private static boolean within(Stretch stretch, int at, int k, double reach) {
+    return Math.abs(k - at) <= reach && !stretch.held(k);
   }
 
   /**

@@ -118,7 +118,7 @@ public record CornerGears(
       double v = lap.speedAt(slowest);
       OwnValues own = OwnValues.in(page.corner()).cornerGear(gear).build();
       double lost = chosen ? 0 : lost(OwnValuesOnLap.of(lap, pages, List.of(own)).options());
-      int at = page.throttle().firstM() == null ? slowest : road.indexOf(page.throttle().firstM());
+      int at = feeding();
       double speed = lap.speedAt(at);
       double traction = lap.forces().tractionN(at, speed * speed);
       double engine = lap.driveline().forceN(gear, Math.min(speed, limiter(gear)));

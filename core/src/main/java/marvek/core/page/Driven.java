@@ -10,6 +10,8 @@ package marvek.core.page;
  * @param beyondAtM where it first does
  * @param lockedM metres with a locked wheel
  * @param spunM metres with a spinning wheel
+ * @param brakeFoundM brake point that brings the car to the page's lowest speed with the driver's
+ *     own pressures; null where the driver's or the model's point stays
  */
 public record Driven(
     int corner,
@@ -23,4 +25,5 @@ public record Driven(
     double lockedM,
     Double lockedAtM,
     double spunM,
-    Double spunAtM) {}
+    Double spunAtM,
+    Double brakeFoundM) {}

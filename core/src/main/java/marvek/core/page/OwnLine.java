@@ -6,7 +6,6 @@ import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
-import marvek.core.circuit.Side;
 import marvek.core.corner.Corner;
 import marvek.core.line.Corridor;
 import marvek.core.line.LineWish;
@@ -22,11 +21,6 @@ final class OwnLine {
 
   /** A turn-in cannot move by more than this share of the way to the apex. */
   private static final double MOST_SHARE = 0.45;
-
-  /** The exit kerb is used from before to after the track-out. */
-  private static final double EXIT_BEFORE_M = 40;
-
-  private static final double EXIT_AFTER_M = 60;
 
   private final Reference.Basis basis;
   private final Lap lap;
@@ -52,7 +46,8 @@ final class OwnLine {
 
   static Result of(Reference.Basis basis, Lap lap, List<CornerPage> pages, List<OwnValues> own) {
     Circuit circuit = basis.circuit();
-    Corridor corridor = Corridor.of(circuit, lap.path().road(), lap.vehicle(), lap.conditions());
+    Circuit wished = OwnKerbs.on(circuit, pages, own);
+    Corridor corridor = Corridor.of(wished, lap.path().road(), lap.vehicle(), lap.conditions());
     OwnLine worker = new OwnLine(basis, lap, corridor);
     double[] offsets = lap.path().offsets();
     boolean changed = false;
@@ -69,31 +64,19 @@ final class OwnLine {
   }
 
   private boolean wished(CornerPage page, OwnValues own, double[] offsets) {
+    boolean apexKerb = hasKerb(page, "kerbs.apex", own.kerbApex(), page.limits().apex().kerb());
+    boolean exitKerb = hasKerb(page, "kerbs.exit", own.kerbExit(), page.limits().exit().kerb());
     CornerPage.Apex apex = page.apexes().get(0);
-    Double apexOffset = own.apexOffsetM();
-    if (apexOffset == null && own.kerbApex() != null) {
-      apexOffset = onKerb(page, "kerbs.apex", own.kerbApex(), page.limits().apex().kerb(), 1);
-    }
-    if (apexOffset != null && !within(page, apex.atM(), apexOffset)) {
+    Double offset = own.apexOffsetM();
+    if (offset != null && !within(page, apex.atM(), offset)) {
       return false;
     }
-    Double exitEdge = null;
-    if (own.kerbExit() != null) {
-      exitEdge = onKerb(page, "kerbs.exit", own.kerbExit(), page.limits().exit().kerb(), -1);
-    }
-    if (apexOffset == null && exitEdge == null) {
+    if (offset == null && !apexKerb && !exitKerb) {
       return false;
     }
-    double out = page.exit().trackOutM();
-    LineWish wish =
-        new LineWish(
-            apex.atM(),
-            apexOffset,
-            road.wrapStation(out - EXIT_BEFORE_M),
-            road.wrapStation(out + EXIT_AFTER_M),
-            exitEdge);
     double[] wished =
-        wish.on(lap, corridor, basis.circuit().zones(), basis.corners(), indexOf(page), leastTime);
+        new LineWish(apex.atM(), offset)
+            .on(lap, corridor, basis.circuit().zones(), basis.corners(), indexOf(page), leastTime);
     boolean moved = false;
     for (int i = 0; i < offsets.length; i++) {
       double change = wished[i] - lap.path().offsetAt(i);
@@ -101,6 +84,18 @@ final class OwnLine {
       moved |= Math.abs(change) > 1e-6;
     }
     return moved;
+  }
+
+  /** Whether a kerb is wished to be used otherwise than the circuit has it. */
+  private boolean hasKerb(CornerPage page, String field, Kerb.Use use, Kerb kerb) {
+    if (use == null) {
+      return false;
+    }
+    if (kerb == null && use != Kerb.Use.NONE) {
+      remarks.add(
+          new Remark(page.corner(), field, "No kerb is known here: draw it on the circuit first."));
+    }
+    return kerb != null && use != kerb.use();
   }
 
   private int indexOf(CornerPage page) {
@@ -111,29 +106,6 @@ final class OwnLine {
       }
     }
     throw new IllegalStateException("a page without its corner");
-  }
-
-  /**
-   * Offset of the middle of the car that uses a kerb so far.
-   *
-   * @param sense 1 inside, −1 outside
-   */
-  private Double onKerb(CornerPage page, String field, Kerb.Use use, Kerb kerb, int sense) {
-    if (kerb == null && use != Kerb.Use.NONE) {
-      remarks.add(
-          new Remark(page.corner(), field, "No kerb is known here: draw it on the circuit first."));
-      return null;
-    }
-    int side = (page.direction() == Side.LEFT ? 1 : -1) * sense;
-    double atM = sense > 0 ? page.apexes().get(0).atM() : page.exit().trackOutM();
-    int i = road.indexOf(atM);
-    double width = side > 0 ? road.widthLeftAt(i) : road.widthRightAt(i);
-    double body = lap.vehicle().bodyWidthM();
-    double reach =
-        use == Kerb.Use.NONE
-            ? -lap.conditions().marginM()
-            : Corridor.reachM(use, body, kerb.widthM());
-    return side * (width - body / 2 + reach);
   }
 
   /** Whether an apex offset lies on the road at all, with what kerbs there are. */

@@ -4,8 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 import marvek.core.circuit.Road;
 import marvek.core.page.CornerPage.Apex;
+import marvek.core.page.CornerPage.Source;
 import marvek.core.profile.Lap;
 
 /**
@@ -21,12 +23,25 @@ final class OwnPages {
    * @param model the lap that the model's pages describe
    */
   static List<CornerPage> of(
-      Lap lap, Lap model, List<CornerPage> modelPages, List<OwnValues> own, MarkChooser marks) {
+      Lap lap,
+      Lap model,
+      List<CornerPage> modelPages,
+      List<OwnValues> own,
+      List<Driven> driven,
+      MarkChooser marks) {
+    List<OwnValues> all = Stream.concat(own.stream(), found(driven)).toList();
     List<CornerPage> pages = new ArrayList<>();
     for (CornerPage page : withTimesOf(lap, model, modelPages)) {
-      pages.add(withSpeedsOf(lap, overlay(page, own, marks)));
+      pages.add(withSpeedsOf(lap, overlay(page, all, marks)));
     }
     return pages;
+  }
+
+  /** Brake points that were found for pressures of the driver's own: the model's, moved. */
+  private static Stream<OwnValues> found(List<Driven> driven) {
+    return driven.stream()
+        .filter(d -> d.brakeFoundM() != null)
+        .map(d -> OwnValues.in(d.corner()).brakeAtM(d.brakeFoundM()).source(Source.MODEL).build());
   }
 
   /** Speeds and times as driven with own values, at the places of the model's pages. */
@@ -71,22 +86,16 @@ final class OwnPages {
 
   /** The model's corner time plus what is lost between the same two places. */
   private static double timeOf(Lap lap, Lap model, List<CornerPage> pages, CornerPage page) {
-    Road road = lap.path().road();
-    int from = road.indexOf(startM(page));
-    CornerPage next = pages.get((pages.indexOf(page) + 1) % pages.size());
-    int to = road.indexOf(startM(next));
-    return page.timeS() + lap.timeBetween(from, to) - model.timeBetween(from, to);
-  }
-
-  /** A place safely before the corner's own part of the lap and after the one before. */
-  static double startM(CornerPage page) {
-    return page.brake().atM() != null ? page.brake().atM() : page.turnIn().atM();
+    int number = pages.indexOf(page);
+    return page.timeS()
+        + CornerTime.between(pages, number, lap)
+        - CornerTime.between(pages, number, model);
   }
 
   /** Speeds as driven at the places of the page, the driver's own among them. */
   private static CornerPage withSpeedsOf(Lap lap, CornerPage p) {
     Road road = lap.path().road();
-    double approach = lap.speedAt(road.indexOf(startM(p)));
+    double approach = lap.speedAt(road.indexOf(CornerTime.beginsAtM(p)));
     double turnIn = lap.speedAt(road.indexOf(p.turnIn().atM()));
     return new CornerPage(
         p.corner(),

@@ -9,10 +9,9 @@ import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
 import marvek.core.line.Corridor;
-import marvek.core.page.PageControls.Points;
 import marvek.core.profile.Drive;
-import marvek.core.profile.ForceModel;
 import marvek.core.profile.Lap;
+import marvek.core.profile.UsedGrip;
 
 /**
  * Drives the pages of a lap as they are written: whether each corner is made, what it asks of the
@@ -21,6 +20,9 @@ import marvek.core.profile.Lap;
 final class PageDrive {
   /** The drive begins so far before the corner's first point. */
   private static final double RUN_UP_M = 40;
+
+  /** The same where the brake point is looked for. */
+  private static final double LONG_RUN_UP_M = 150;
 
   /** Braking that ends up to here after the slowest place still belongs to the corner. */
   private static final double END_TOLERANCE_M = 15;
@@ -36,15 +38,17 @@ final class PageDrive {
 
   private static final double LEAST_WIDE_M = 0.05;
 
-  /** More of the grip than this is a slide. */
-  private static final double SLIDING = 1.03;
+  /** More than this of the grip that the page uses is a slide. */
+  private static final double SLIDING = 1.02;
+
+  private static final double NOT_REACHED_MPS = 0.3;
 
   private final Lap lap;
   private final Path path;
   private final Road road;
   private final Corridor room;
   private final List<CornerPage> pages;
-  private final ForceModel wholeGrip;
+  private final UsedGrip used;
   private final double[] speeds;
   private final List<Driven> driven = new ArrayList<>();
   private final List<Remark> remarks = new ArrayList<>();
@@ -55,7 +59,7 @@ final class PageDrive {
     this.road = path.road();
     this.pages = pages;
     this.room = Corridor.of(circuit, road, lap.vehicle(), lap.conditions(), 0);
-    this.wholeGrip = Drive.wholeGrip(lap);
+    this.used = UsedGrip.of(lap);
     this.speeds = new double[lap.size()];
     for (int i = 0; i < speeds.length; i++) {
       speeds[i] = lap.speedAt(i);
@@ -87,52 +91,77 @@ final class PageDrive {
     return new Result(result, worker.driven, worker.remarks);
   }
 
-  /** The controls of a page as the lap itself drives it, from a sample on; for checks. */
-  static PageControls controls(
-      Lap lap, Circuit circuit, List<CornerPage> pages, CornerPage page, int start) {
+  /** A page's own part of the lap and its points there. */
+  private record Task(
+      CornerPage page, Drive.Part part, CornerPoints points, int slowest, int reach) {}
+
+  private Task task(int number, double runUpM) {
+    CornerPage page = pages.get(number);
+    int slowest = road.indexOf(page.lowestSpeedAtM());
+    int[] zone = brakingZone(page, slowest);
+    int begin = zone == null ? road.indexOf(page.turnIn().atM()) : zone[0];
+    int start = begin(begin, actingWayM(zone) + runUpM);
+    double nextM = nextBeginM(number, start);
+    CornerPoints points = points(page, zone, start, nextM);
+    int count = countTo(number, start);
+    Drive.Part part = new Drive.Part(start, count, points.brakeM(), points.fullM());
+    return new Task(page, part, points, ahead(start, slowest), reach(page, start, count, nextM));
+  }
+
+  /** A page driven as the lap itself does, from a sample on. */
+  record AsTheLap(int start, Drive.Result result) {}
+
+  /** Drives a page as the lap itself does; for checks. */
+  static AsTheLap asTheLap(Lap lap, Circuit circuit, List<CornerPage> pages, int number) {
     PageDrive worker = new PageDrive(lap, circuit, pages);
-    int slowest = worker.road.indexOf(page.lowestSpeedAtM());
-    int[] zone = worker.brakingZone(page, slowest);
-    double nextM = worker.nextBeginM(pages.indexOf(page), start);
-    return PageControls.of(lap, start, worker.points(page, zone, start, slowest, nextM));
+    Task task = worker.task(number, RUN_UP_M);
+    PedalTrace trace = PedalTrace.of(lap, worker.used, task.part, task.points);
+    return new AsTheLap(task.part.start(), Drive.of(lap, worker.used, trace, task.part));
   }
 
   /** Drives one page; answers whether that changed the lap. */
   private boolean drive(int number, List<OwnValues> own) {
     CornerPage page = pages.get(number);
-    int slowest = road.indexOf(page.lowestSpeedAtM());
-    int[] zone = brakingZone(page, slowest);
-    int begin = zone == null ? road.indexOf(page.turnIn().atM()) : zone[0];
-    int start = begin(begin, actingWayM(zone) + RUN_UP_M);
-    double nextM = nextBeginM(number, start);
-    Points points = points(page, zone, start, slowest, nextM);
-    int count = countTo(number, start);
-    PageControls plain = PageControls.of(lap, start, points);
-    PageControls wanted = plain;
+    boolean pressures =
+        own.stream().anyMatch(o -> o.corner() == page.corner() && OwnFeet.changesPressures(o));
+    Task task = task(number, pressures ? LONG_RUN_UP_M : RUN_UP_M);
+    PedalTrace trace = PedalTrace.of(lap, used, task.part, task.points);
+    Drive.Result asLap = Drive.of(lap, used, trace, task.part);
+    OwnFeet feet = OwnFeet.of(lap, used, task.part, trace, task.points, task.slowest);
     for (OwnValues values : own) {
-      wanted = values.corner() == page.corner() ? wanted.with(page, values) : wanted;
+      feet = values.corner() == page.corner() ? feet.with(page, values) : feet;
     }
-    Drive.Result asLap = Drive.of(lap, wholeGrip, plain, start, count);
-    if (wanted.asTheLap()) {
-      driven.add(told(page, asLap, start, reach(page, start, count, nextM)));
+    if (feet.asTheLap()) {
+      driven.add(told(task, asLap, null));
       return false;
     }
-    Drive.Result asWanted = Drive.of(lap, wholeGrip, wanted, start, count);
-    Driven told = told(page, asWanted, start, reach(page, start, count, nextM));
+    OwnFeet.Driving driving = feet.drive();
+    Driven told = told(task, driving.result(), driving.brakeAtM());
     driven.add(told);
     if (!told.made()) {
       // The time of a car that is off the road says nothing: the lap stays the model's here.
       say(page, own, notMade(told));
       return false;
     }
-    if (told.gripNeeded() > SLIDING) {
+    if (told.gripNeeded() > SLIDING * lap.conditions().gripUsed()) {
       say(page, own, sliding(told));
     }
-    // The share between the two drives, so that what the foot's time costs in both does not count.
-    for (int k = 0; k <= count; k++) {
-      speeds[road.wrap(start + k)] *= asWanted.speedsMps()[k] / asLap.speedsMps()[k];
+    sayNotReached(page, own, driving.result().speedsMps()[task.slowest]);
+    for (int k = 0; k <= task.part.count(); k++) {
+      int i = road.wrap(task.part.start() + k);
+      speeds[i] *= shareOf(lap.speedAt(i), asLap.speedsMps()[k], driving.result().speedsMps()[k]);
     }
     return true;
+  }
+
+  /**
+   * What a drive makes of the lap's speed: the share between the two drives, so that what the
+   * foot's time costs in both does not count; but no more than the lap's, unless the drive itself
+   * is faster.
+   */
+  private static double shareOf(double lapMps, double asLapMps, double drivenMps) {
+    double share = drivenMps / asLapMps;
+    return Math.max(drivenMps / lapMps, Math.min(1, share));
   }
 
   private static String notMade(Driven told) {
@@ -142,19 +171,35 @@ final class PageDrive {
         told.beyondAtM());
   }
 
-  private static String sliding(Driven told) {
+  private String sliding(Driven told) {
     return String.format(
         Locale.ROOT,
-        "Made, but asks for %.0f %% of the tyres' grip, %.0f m from the start line: the car slides.",
+        "Made, but asks for %.0f %% of the tyres' grip, %.0f m from the start line, where the page"
+            + " uses %.0f %%: the car slides.",
         100 * told.gripNeeded(),
-        told.gripAtM());
+        told.gripAtM(),
+        100 * lap.conditions().gripUsed());
+  }
+
+  private void sayNotReached(CornerPage page, List<OwnValues> own, double reachedMps) {
+    for (OwnValues values : own) {
+      boolean here = values.corner() == page.corner() && values.apexSpeedMps() != null;
+      if (here && values.apexSpeedMps() > reachedMps + NOT_REACHED_MPS) {
+        String text =
+            String.format(
+                Locale.ROOT,
+                "With more than %.0f km/h the car runs wide: more is kept, not computed.",
+                3.6 * reachedMps);
+        remarks.add(new Remark(page.corner(), "apexes.speed_mps", text));
+      }
+    }
   }
 
   /** Says it at each of the driver's own values that ask for more than the model. */
   private void say(CornerPage page, List<OwnValues> own, String text) {
     for (OwnValues values : own) {
       if (values.corner() == page.corner()) {
-        for (String field : PageControls.beyondTheModel(page, values)) {
+        for (String field : OwnFeet.beyondTheModel(page, values)) {
           remarks.add(new Remark(page.corner(), field, text));
         }
       }
@@ -212,27 +257,29 @@ final class PageDrive {
     return there && lap.brakeGAt(road.wrap(sample)) > BrakingZone.LEAST_G;
   }
 
-  private Points points(CornerPage page, int[] zone, int start, int slowest, double nextM) {
+  private CornerPoints points(CornerPage page, int[] zone, int start, double nextM) {
     double step = road.stepM();
     double brake = zone == null ? Double.POSITIVE_INFINITY : step * ahead(start, zone[0]);
     double release = zone == null ? Double.POSITIVE_INFINITY : step * ahead(start, zone[1]);
-    int first = zone == null ? -1 : firstThrottle(zone[1]);
-    double firstM =
-        zone == null
-            ? page.throttle().firstM() == null
-                ? Double.POSITIVE_INFINITY
-                : metres(start, page.throttle().firstM())
-            : step * ahead(start, first);
+    double firstM = firstThrottleM(page, zone, start);
     double fullM =
         page.throttle().fullM() == null ? firstM + 1 : metres(start, page.throttle().fullM());
-    return new Points(
+    return new CornerPoints(
         brake - actingWayM(zone),
         brake,
         metres(start, page.turnIn().atM()),
         release,
         firstM,
         Math.max(firstM + 1, Math.min(fullM, nextM)),
-        zone == null ? 0 : lap.speedAt(slowest));
+        zone == null ? 0 : lap.speedAt(zone[0]));
+  }
+
+  private double firstThrottleM(CornerPage page, int[] zone, int start) {
+    if (zone != null) {
+      return road.stepM() * ahead(start, firstThrottle(zone[1]));
+    }
+    Double firstM = page.throttle().firstM();
+    return firstM == null ? Double.POSITIVE_INFINITY : metres(start, firstM);
   }
 
   private double metres(int start, double stationM) {
@@ -256,7 +303,7 @@ final class PageDrive {
     if (pages.size() == 1 || last && !road.closed()) {
       return Double.POSITIVE_INFINITY;
     }
-    double beginM = OwnPages.startM(pages.get((number + 1) % pages.size()));
+    double beginM = CornerTime.beginsAtM(pages.get((number + 1) % pages.size()));
     return road.distance(road.stationAt(start), beginM);
   }
 
@@ -279,27 +326,31 @@ final class PageDrive {
     return Math.min(count, samples(end));
   }
 
-  private Driven told(CornerPage page, Drive.Result drive, int start, int reach) {
+  /**
+   * @param brakeAtM brake point that was found for pressures of the driver's own, or null
+   */
+  private Driven told(Task task, Drive.Result drive, Double brakeAtM) {
+    int start = task.part.start();
     double wide = 0;
     int wideAt = 0;
     double beyond = 0;
     int beyondAt = 0;
     int hardest = 0;
-    int outward = page.direction() == Side.LEFT ? -1 : 1;
-    for (int k = 0; k <= reach; k++) {
-      if (drive.wideM()[k] > wide) {
-        wide = drive.wideM()[k];
+    int outward = task.page.direction() == Side.LEFT ? -1 : 1;
+    for (int k = 0; k <= task.reach; k++) {
+      if (outward * drive.besideM()[k] > wide) {
+        wide = outward * drive.besideM()[k];
         wideAt = k;
       }
       hardest = drive.gripNeeded()[k] > drive.gripNeeded()[hardest] ? k : hardest;
-      double past = beyondAt(road.wrap(start + k), outward * drive.wideM()[k]);
+      double past = beyondAt(road.wrap(start + k), drive.besideM()[k]);
       beyondAt = beyond <= LEAST_BEYOND_M && past > LEAST_BEYOND_M ? k : beyondAt;
       beyond = Math.max(beyond, past);
     }
     return new Driven(
-        page.corner(),
+        task.page.corner(),
         beyond <= LEAST_BEYOND_M,
-        drive.gripNeeded()[hardest],
+        lap.conditions().gripUsed() * drive.gripNeeded()[hardest],
         station(start, hardest),
         wide,
         wide > LEAST_WIDE_M ? station(start, wideAt) : null,
@@ -308,7 +359,8 @@ final class PageDrive {
         drive.lockedM(),
         place(start, drive.lockedAtM()).orElse(null),
         drive.spunM(),
-        place(start, drive.spunAtM()).orElse(null));
+        place(start, drive.spunAtM()).orElse(null),
+        brakeAtM);
   }
 
   private Double station(int start, int position) {

@@ -249,7 +249,8 @@ public record Reference(
     OwnValuesOnLap.Limits limits = OwnValuesOnLap.of(onLine, linePages, own);
     Lap planned = SpeedProfile.solve(line.path(), basis.vehicle(), conditions, limits.options());
     PageDrive.Result drive = PageDrive.of(planned, basis.circuit(), linePages, own);
-    List<CornerPage> pages = OwnPages.of(drive.lap(), onLine, linePages, own, marks);
+    List<CornerPage> pages =
+        OwnPages.of(drive.lap(), onLine, linePages, own, drive.driven(), marks);
     List<Remark> remarks = new ArrayList<>(line.remarks());
     remarks.addAll(limits.remarks());
     remarks.addAll(drive.remarks());
@@ -291,8 +292,8 @@ public record Reference(
     Road road = lap.path().road();
     List<Remark> remarks = new ArrayList<>();
     for (int p = 0; p < pages.size(); p++) {
-      int from = road.indexOf(OwnPages.startM(pages.get(p)));
-      int to = road.indexOf(OwnPages.startM(pages.get((p + 1) % pages.size())));
+      int from = road.indexOf(CornerTime.beginsAtM(pages.get(p)));
+      int to = road.indexOf(CornerTime.beginsAtM(pages.get((p + 1) % pages.size())));
       for (int i = from; i != to; i = road.wrap(i + 1)) {
         if (lap.heldByCrestAt(i)) {
           String text =

@@ -26,6 +26,7 @@ public final class TwoBooks {
    *
    * @param brakeAtM where the driver acts; null without brakes
    * @param approachMps speed where the corner's work begins
+   * @param timeS between the first vehicle's point of this corner and of the next
    * @param leanDeg lean at the slowest place, of two wheels; null of four
    */
   public record Side(
@@ -48,8 +49,10 @@ public final class TwoBooks {
   /** Corners that both references have, in driving order. */
   public static List<Row> of(Reference first, Reference second) {
     List<Row> rows = new ArrayList<>();
-    for (CornerPage page : first.pages()) {
-      other(second, page).ifPresent(found -> rows.add(row(first, page, second, found)));
+    for (int p = 0; p < first.pages().size(); p++) {
+      int number = p;
+      other(second, first.pages().get(p))
+          .ifPresent(found -> rows.add(row(first, number, second, found)));
     }
     return rows;
   }
@@ -58,14 +61,17 @@ public final class TwoBooks {
     return reference.pages().stream().filter(p -> p.corner() == page.corner()).findFirst();
   }
 
-  private static Row row(Reference a, CornerPage pageA, Reference b, CornerPage pageB) {
+  private static Row row(Reference a, int number, Reference b, CornerPage pageB) {
+    CornerPage pageA = a.pages().get(number);
     Double atA = pageA.brake().atM();
     Double atB = pageB.brake().atM();
     Double later = atA == null || atB == null ? null : a.path().road().offsetBetween(atA, atB);
-    return new Row(pageA.corner(), pageA.name(), side(a, pageA), side(b, pageB), later);
+    return new Row(
+        pageA.corner(), pageA.name(), side(a, pageA, a, number), side(b, pageB, a, number), later);
   }
 
-  private static Side side(Reference reference, CornerPage page) {
+  /** One of the two, timed between the first one's places. */
+  private static Side side(Reference reference, CornerPage page, Reference first, int number) {
     return new Side(
         kind(page),
         page.brake().atM(),
@@ -73,7 +79,7 @@ public final class TwoBooks {
         page.lowestSpeedMps(),
         page.exit().speedMps(),
         page.gears().corner(),
-        page.timeS(),
+        CornerTime.between(first.pages(), number, reference.lap()),
         Lean.deg(reference.lap(), page).orElse(null));
   }
 

@@ -2,222 +2,179 @@ package marvek.core.profile;
 
 import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
-import marvek.core.conditions.Conditions;
-import marvek.core.vehicle.Tyre;
 
 /**
- * Drives a part of a lap forward with a driver's controls. The tyres are those of the day, whole:
- * the share that a driver means to use is in the controls. Pressure beyond what cornering leaves
- * locks a wheel and slows no more, throttle beyond it spins one.
+ * Drives a part of a lap forward with a driver's pedals, on the grip that the lap itself uses: one
+ * share for brakes, bend and exit, and nothing that eases a foot.
  *
- * <p>Where the speed asks for more side force than there is, the car slides: the tyres' whole force
- * turns backward until its part across the path is the same share of it as the whole is of what was
- * asked for. The rest of it scrubs speed; what is missing across leads the car to the outside.
+ * <p>What the feet and the bend ask for together stands against the friction ellipse. Beyond it the
+ * tyres slide: they give their whole force, less what sliding takes of it, and the farther beyond
+ * the farther it turns backward, until its part across is the same share of it as the whole is of
+ * what was asked for. So too much brake locks a wheel and stops the car turning, too much throttle
+ * spins one and drives no more, too much speed scrubs. What is missing across the road is
+ * integrated twice over time: the car runs wide, on a longer way, and waits with the throttle until
+ * it drifts out no more.
+ *
+ * <p>Source of the ellipse: Milliken &amp; Milliken, <i>Race Car Vehicle Dynamics</i>, ch. 2; that
+ * the force turns backward and the wait are own assumptions.
  */
 public final class Drive {
-  private static final double AT_LIMIT = 0.995;
-
   /**
-   * A car still holds its line this far beyond its tyres' nominal limit, sliding a little: a driver
-   * who means to use all of it has to be followed without a margin (own assumption).
+   * Force of a sliding tyre over its peak: 0.75 against 0.85 on dry asphalt (Wong, <i>Theory of
+   * Ground Vehicles</i>, table of average values of road adhesion; from memory), the ratio of wet
+   * asphalt is the same to two figures.
    */
-  private static final double HOLDS = 1.03;
+  private static final double SLIDING_SHARE = 0.88;
 
-  /** A wheel is called locked or spinning where more than this share of the grip is asked for. */
-  private static final double SLIPPING_SHARE = HOLDS;
+  /** Asked for so much of the grip, a tyre slides altogether (own assumption). */
+  private static final double SLIDES_AT = 1.15;
+
+  /** Beyond this share of the grip a wheel is called locked or spinning. */
+  private static final double SLIPPING = 1.02;
 
   /** Less pressure or throttle than this locks or spins nothing worth a word, in weights. */
   private static final double WORTH_A_WORD = 0.05;
 
-  /** A car beside its line is brought back to it in about this time (own assumption). */
+  /** A driver waits with the throttle while the car drifts out faster than this [m/s]. */
+  private static final double DRIFTS_MPS = 0.1;
+
+  /** A car beside its line is steered back to it in about this time (own assumption). */
   private static final double BACK_S = 1.5;
+
+  /** A bend that takes less than this of the side grip is next to straight (own assumption). */
+  private static final double STRAIGHT_SHARE = 0.1;
+
+  private static final double FARTHEST_ROUND_M = 5;
 
   private final Lap lap;
   private final Path path;
   private final Road road;
   private final ForceModel forces;
-  private final Controls controls;
-  private final int start;
-  private final int count;
+  private final UsedGrip used;
+  private final Pedals pedals;
+  private final Part part;
   private final double maxBrakeN;
-  private final double changeS;
-  private final double buildUpS;
   private final double[] w;
-  private final double[] wide;
+  private final double[] speeds;
+  private final double[] beside;
   private final double[] gripNeeded;
-  private double metres;
-  private double seconds;
-  private double actedAtS = Double.NaN;
-  private double brakeN;
-
-  /** What the pedal is pressed with, before the foot eases off: it is what locks a wheel. */
-  private double pressedN;
-
-  private double driveN;
-  private double outwardMps;
-  private double outwardM;
+  private double besideMps;
+  private boolean away;
   private double lockedM;
   private double lockedAtM = Double.NaN;
   private double spunM;
   private double spunAtM = Double.NaN;
 
-  private Drive(Lap lap, ForceModel forces, Controls controls, int start, int count) {
-    this.lap = lap;
-    this.path = lap.path();
-    this.road = path.road();
-    this.forces = forces;
-    this.controls = controls;
-    this.start = start;
-    this.count = count;
-    this.maxBrakeN = lap.vehicle().brakes().maxForceN();
-    this.changeS = lap.conditions().pedalChangeS();
-    this.buildUpS = lap.conditions().brakeBuildUpS();
-    this.w = new double[count + 1];
-    this.wide = new double[count + 1];
-    this.gripNeeded = new double[count + 1];
-  }
+  /**
+   * A part of a lap to drive.
+   *
+   * @param start sample to begin from, at the lap's own speed
+   * @param count number of elements
+   * @param fromM before these metres what the lap brakes is for another corner: its speed holds
+   * @param toM after these metres what brakes or grip hold is another corner's: the lap's speed
+   *     holds
+   */
+  public record Part(int start, int count, double fromM, double toM) {}
 
   /**
    * What came of a drive. Positions count samples from its beginning.
    *
-   * @param speedsMps at each position
-   * @param wideM metres beside the line, to the outside, at each position
-   * @param gripNeeded share of the tyres' grip that is asked for at each position but the last
+   * @param speedsMps progress along the line at each position
+   * @param besideM metres beside the line at each position, positive to the left
+   * @param gripNeeded what is asked for at each position but the last, as a share of the grip that
+   *     the lap uses
    * @param lockedM metres with a locked wheel; the first at {@code lockedAtM}, NaN without one
    * @param spunM metres with a spinning wheel; the first at {@code spunAtM}, NaN without one
    */
   public record Result(
       double[] speedsMps,
-      double[] wideM,
+      double[] besideM,
       double[] gripNeeded,
       double lockedM,
       double lockedAtM,
       double spunM,
       double spunAtM) {}
 
-  /** The forces of a lap with all the grip that its tyres have, and what they hold beyond it. */
-  public static ForceModel wholeGrip(Lap lap) {
-    Tyre tyre = lap.vehicle().tyre();
-    Tyre holds =
-        new Tyre(
-            HOLDS * tyre.muLateral(),
-            HOLDS * tyre.muLongitudinal(),
-            tyre.radiusM(),
-            tyre.referenceLoadN(),
-            tyre.loadSensitivity());
-    Conditions day = lap.conditions().withGripUsed(1);
-    return new ForceModel(lap.path(), lap.vehicle().withTyre(holds), day);
+  /** What the tyres give of what is asked for: backward positive, shares of their grip. */
+  private record Given(double asked, double forceN, double missingN) {}
+
+  private Drive(Lap lap, UsedGrip used, Pedals pedals, Part part) {
+    this.lap = lap;
+    this.used = used;
+    this.path = lap.path();
+    this.road = path.road();
+    this.forces = lap.forces();
+    this.pedals = pedals;
+    this.part = part;
+    this.maxBrakeN = lap.vehicle().brakes().maxForceN();
+    this.w = new double[part.count + 1];
+    this.speeds = new double[part.count + 1];
+    this.beside = new double[part.count + 1];
+    this.gripNeeded = new double[part.count + 1];
   }
 
   /**
-   * Drives.
+   * Drives a part of a lap.
    *
-   * @param lap that gives line, gears and the speed at the beginning
-   * @param forces see {@link #wholeGrip(Lap)}
-   * @param start sample to begin from
-   * @param count number of elements to drive
+   * @param lap that gives line, grip, gears and the speed at the beginning
+   * @param used of the same lap
    */
-  public static Result of(Lap lap, ForceModel forces, Controls controls, int start, int count) {
-    return new Drive(lap, forces, controls, start, count).run();
+  public static Result of(Lap lap, UsedGrip used, Pedals pedals, Part part) {
+    return new Drive(lap, used, pedals, part).run();
   }
 
   private Result run() {
-    w[0] = lap.speedAt(start) * lap.speedAt(start);
-    for (int k = 0; k < count; k++) {
+    w[0] = square(lap.speedAt(part.start));
+    for (int k = 0; k < part.count; k++) {
       step(k);
     }
-    double[] speeds = new double[w.length];
-    for (int k = 0; k < w.length; k++) {
-      speeds[k] = Math.sqrt(w[k]);
+    for (int k = 0; k <= part.count; k++) {
+      speeds[k] = Math.sqrt(w[k]) / lengthened(k);
     }
-    return new Result(speeds, wide, gripNeeded, lockedM, lockedAtM, spunM, spunAtM);
+    return new Result(speeds, beside, gripNeeded, lockedM, lockedAtM, spunM, spunAtM);
   }
 
-  /** Heun's method; where the next corner's braking begins the lap's own curve goes on. */
+  /** Outside of a bend the way round is longer; far outside there is no road to go round on. */
+  private double lengthened(int k) {
+    double off = Math.max(-FARTHEST_ROUND_M, Math.min(FARTHEST_ROUND_M, beside[k]));
+    return Math.max(1, 1 - path.curvatureAt(road.wrap(part.start + k)) * off);
+  }
+
+  /** Heun's method with the feet still over an element. */
   private void step(int k) {
-    int i = road.wrap(start + k);
-    int to = road.wrap(start + k + 1);
-    double ds = path.elementAt(i);
-    double v = Math.sqrt(w[k]);
-    double a0 = acceleration(i, w[k], metres, seconds);
-    note(k, i, w[k], ds);
-    double dt = ds / v;
-    leaveTheLine(k, i, dt);
+    int i = road.wrap(part.start + k);
+    int to = road.wrap(part.start + k + 1);
+    double at = (k + 0.5) * road.stepM();
+    double brakeN = pedals.brakeShare(at) * maxBrakeN;
+    double throttle = driftsOut() ? 0 : pedals.throttleShare(at);
+    double ds = path.elementAt(i) * lengthened(k);
+    double driveN = engineN(i, Math.sqrt(w[k]), throttle);
+    Given here = given(i, w[k], brakeN, driveN, used.beginAt(i));
+    double a0 = (here.forceN - forces.resistanceN(i, w[k])) / forces.massKg();
     double guess = Math.max(Sweep.LEAST_W, w[k] + 2 * ds * a0);
-    double a1 = acceleration(to, guess, metres + road.stepM(), seconds + dt);
+    Given there = given(to, guess, brakeN, engineN(to, Math.sqrt(guess), throttle), used.endAt(i));
+    double a1 = (there.forceN - forces.resistanceN(to, guess)) / forces.massKg();
     double next = Math.max(Sweep.LEAST_W, w[k] + ds * (a0 + a1));
-    metres += road.stepM();
-    seconds += 2 * ds / (v + Math.sqrt(next));
+    // Where the surface changes within the element the two ends differ: their mean is asked for.
+    note(k, (here.asked + there.asked) / 2, brakeN, driveN, ds);
+    leaveTheLine(k, i, here, 2 * ds / (Math.sqrt(w[k]) + Math.sqrt(next)));
     w[k + 1] = heldForAnother(k + 1, to) ? Math.min(next, square(lap.speedAt(to))) : next;
+  }
+
+  /** Whether the car moves farther away from its line. */
+  private boolean driftsOut() {
+    return Math.abs(besideMps) > DRIFTS_MPS && away;
   }
 
   private static double square(double a) {
     return a * a;
   }
 
-  /**
-   * Whether the lap's own speed holds here: what it brakes before the corner's own brakes, and what
-   * brakes or grip hold after its full throttle, is another page's.
-   */
   private boolean heldForAnother(int k, int i) {
     double at = k * road.stepM();
     boolean brakes = lap.plan().brakingAt(i);
-    boolean limit = lap.speedAt(i) >= AT_LIMIT * lap.limitSpeedAt(i);
-    return at < controls.lapBrakesM() - road.stepM() && brakes
-        || at > controls.fullThrottleM() + 1 && (brakes || limit);
-  }
-
-  /** Sets the forces that the driver asks for and gives the acceleration that comes of them. */
-  private double acceleration(int i, double w2, double at, double now) {
-    double v = Math.sqrt(w2);
-    askFor(i, v, w2, at, now);
-    double scrubN = forces.lateralLimitN(i, w2) * Math.sqrt(1 - square(held(i, w2)));
-    double brakes = brakeN > 0 ? Math.min(brakeN, forces.brakeN(i, w2)) : 0;
-    double drive = driveN > 0 ? Math.min(driveN, forces.tractionN(i, w2)) : 0;
-    return (drive - brakes - scrubN - forces.resistanceN(i, w2)) / forces.massKg();
-  }
-
-  /** Share of the tyres' force that acts across the path: 1 while there is enough of it. */
-  private double held(int i, double w2) {
-    double asked = Math.abs(forces.lateralDemandN(i, w2));
-    double there = forces.lateralLimitN(i, w2);
-    return asked > there ? there / asked : 1;
-  }
-
-  private void askFor(int i, double v, double w2, double at, double now) {
-    brakeN = 0;
-    pressedN = 0;
-    driveN = 0;
-    double acts = controls.actAtM();
-    if (at < acts || at >= controls.firstThrottleM()) {
-      driveN = engineN(i, v, controls.throttleShare(at));
-      return;
-    }
-    if (Double.isNaN(actedAtS)) {
-      actedAtS = now - (at - acts) / v;
-    }
-    double since = now - actedAtS - changeS;
-    double built = buildUpS > 0 ? Math.max(0, Math.min(1, since / buildUpS)) : since >= 0 ? 1 : 0;
-    double pressed = built * controls.brakeShare(at) * maxBrakeN;
-    brakeN = Math.min(pressed, enoughN(i, w2));
-    pressedN = brakeN > 0 ? pressed : 0;
-    if (brakeN == 0 && v <= controls.lowestMps()) {
-      driveN = Math.min(engineN(i, v, 1), Math.max(0, forces.resistanceN(i, w2)));
-    }
-  }
-
-  /**
-   * Braking that brings the car to the lap's own speed at the next sample, or to the speed that is
-   * held: where it is already as slow, the foot eases off.
-   */
-  private double enoughN(int i, double w2) {
-    int next = road.wrap(i + 1);
-    double target = square(controls.lowestMps());
-    if (lap.brakeGAt(i) > 0 || lap.brakeGAt(next) > 0) {
-      target = Math.max(target, square(lap.speedAt(next)));
-    }
-    double wanted = forces.massKg() * (w2 - target) / (2 * path.elementAt(i));
-    return Math.max(0, wanted - forces.resistanceN(i, w2));
+    return at < part.fromM - road.stepM() && brakes
+        || at > part.toM + 1 && (brakes || lap.atLimit(i));
   }
 
   /** Engine force in the lap's gear, or the next that is not beyond its limiter. */
@@ -230,32 +187,81 @@ public final class Drive {
     return throttle * driveline.forceN(gear, v) * lap.plan().driveShareAt(i);
   }
 
-  private void note(int k, int i, double w2, double ds) {
-    double weight = forces.massKg() * Constants.G0;
-    gripNeeded[k] = HOLDS * forces.gripNeeded(i, w2, pressedN, driveN);
-    boolean slips = gripNeeded[k] > SLIPPING_SHARE;
-    if (slips && pressedN > WORTH_A_WORD * weight && pressedN > forces.brakeN(i, w2)) {
-      lockedAtM = lockedM == 0 ? metres : lockedAtM;
+  /**
+   * @param reached share of the grip up to which the lap itself goes there
+   */
+  private Given given(int i, double w2, double brakeN, double driveN, double reached) {
+    double across = forces.lateralUse(i, w2) / reached;
+    double asked = forces.gripNeeded(i, w2, brakeN, driveN) / reached;
+    if (asked <= 1) {
+      return new Given(asked, driveN - brakeN, 0);
+    }
+    double along = Math.sqrt(Math.max(0, square(asked) - square(across)));
+    double turned = Math.acos(1 / asked) * square(Math.min(1, across / asked));
+    double angle =
+        driveN > brakeN
+            ? turned - Math.atan2(along, across)
+            : Math.min(Math.PI / 2, turned + Math.atan2(along, across));
+    double share = slidingShare(asked);
+    double back = share * Math.sin(angle);
+    double limitN = forces.lateralLimitN(i, w2);
+    double forceN =
+        back > 0
+            ? -Math.min(forces.brakeOfShareN(i, w2, back), back * limitN)
+            : forces.tractionOfShareN(i, w2, -back);
+    double missing = across - share * Math.cos(angle);
+    return new Given(asked, forceN, missing * steered(across) * limitN);
+  }
+
+  /**
+   * Share of a missing side force that shows: next to straight on a driver keeps a locked car on
+   * its line.
+   */
+  private static double steered(double across) {
+    return Math.max(0, Math.min(1, across / STRAIGHT_SHARE - 1));
+  }
+
+  private static double slidingShare(double asked) {
+    double share = (asked - 1) / (SLIDES_AT - 1);
+    return 1 - (1 - SLIDING_SHARE) * Math.max(0, Math.min(1, share));
+  }
+
+  private void note(int k, double asked, double brakeN, double driveN, double ds) {
+    gripNeeded[k] = asked;
+    double least = WORTH_A_WORD * forces.massKg() * Constants.G0;
+    if (asked > SLIPPING && brakeN > least) {
+      lockedAtM = lockedM == 0 ? k * road.stepM() : lockedAtM;
       lockedM += ds;
     }
-    if (slips && driveN > WORTH_A_WORD * weight && driveN > forces.tractionN(i, w2)) {
-      spunAtM = spunM == 0 ? metres : spunAtM;
+    if (asked > SLIPPING && driveN > least) {
+      spunAtM = spunM == 0 ? k * road.stepM() : spunAtM;
       spunM += ds;
     }
   }
 
-  /**
-   * The missing centripetal acceleration, twice over time; what is to spare brings the car back.
-   */
-  private void leaveTheLine(int k, int i, double dt) {
-    double asked = Math.abs(forces.lateralDemandN(i, w[k]));
-    double there = forces.lateralLimitN(i, w[k]);
-    double missing = asked > there ? asked - there * held(i, w[k]) : asked - there;
-    outwardMps = Math.max(0, outwardMps + missing / forces.massKg() * dt);
-    outwardM += outwardMps * dt;
-    if (outwardMps == 0) {
-      outwardM -= outwardM * Math.min(1, dt / BACK_S);
+  /** What is missing across leads away from the bend; what is to spare steers the car back. */
+  private void leaveTheLine(int k, int i, Given here, double dt) {
+    double mass = forces.massKg();
+    if (here.missingN > 0) {
+      besideMps -= Math.signum(forces.lateralDemandN(i, w[k])) * here.missingN / mass * dt;
+    } else if (besideMps != 0 || beside[k] != 0) {
+      steerBack(beside[k], spareN(i, w[k], here) / mass * dt);
     }
-    wide[k + 1] = outwardM;
+    beside[k + 1] = beside[k] + besideMps * dt;
+    away = besideMps * beside[k + 1] > 0;
+  }
+
+  private double spareN(int i, double w2, Given here) {
+    double across = forces.lateralUse(i, w2);
+    double along2 = Math.max(0, square(here.asked) - square(across));
+    double spare = Math.sqrt(Math.max(0, 1 - along2)) - across;
+    return Math.max(0, spare) * forces.lateralLimitN(i, w2);
+  }
+
+  /** Towards the speed that brings the car back in its time, by as much as the tyres can change. */
+  private void steerBack(double besideM, double mostMps) {
+    double wanted = -besideM / BACK_S;
+    double change = Math.max(-mostMps, Math.min(mostMps, wanted - besideMps));
+    besideMps += change;
   }
 }

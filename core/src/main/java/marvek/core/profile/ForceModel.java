@@ -362,6 +362,20 @@ public final class ForceModel {
     return brakes ? brakeWith(left, w, normal, brakeShare) : tractionWith(left, w, normal);
   }
 
+  /** Largest braking force straight on that a share of the tyres' grip gives [N]. */
+  double brakeOfShareN(int i, double w, double share) {
+    double normal = normalN(i, w);
+    return normal > 0
+        ? brakeWith(share * muX * grip[i] * loadFactor(normal), w, normal, brakeShare)
+        : 0;
+  }
+
+  /** Largest driving force straight on that a share of the tyres' grip gives [N]. */
+  double tractionOfShareN(int i, double w, double share) {
+    double normal = normalN(i, w);
+    return normal > 0 ? tractionWith(share * muX * grip[i] * loadFactor(normal), w, normal) : 0;
+  }
+
   /** Side force that the tyres can give [N]. */
   public double lateralLimitN(int i, double w) {
     double normal = normalN(i, w);

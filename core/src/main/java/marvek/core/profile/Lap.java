@@ -10,6 +10,9 @@ public final class Lap {
   /** Above this share of the limit (of its square) the limit is what holds the speed. */
   private static final double AT_LIMIT = 0.995;
 
+  /** No change of gear takes more samples than this. */
+  private static final int LONGEST_CHANGE = 60;
+
   private final Path path;
   private final Driveline driveline;
   private final double mass;
@@ -163,6 +166,37 @@ public final class Lap {
     return engineForce[i] > 0 ? Math.min(1, tyreForce[i] / engineForce[i]) : 1;
   }
 
+  /**
+   * Force of the tyres over the element after a sample [N], braking negative: what leads from its
+   * speed at one end to that at the other.
+   */
+  double elementForceAt(int i) {
+    int to = path.road().wrap(i + 1);
+    double gained = (v[to] * v[to] - v[i] * v[i]) / (2 * path.elementAt(i));
+    double resistance = forces.resistanceN(i, v[i] * v[i]) + forces.resistanceN(to, v[to] * v[to]);
+    return mass * gained + resistance / 2;
+  }
+
+  /** Pressure of the brakes over the element after a sample, as a share of full. */
+  public double elementBrakeShareAt(int i) {
+    return Math.max(0, -elementForceAt(i)) / maxBrake;
+  }
+
+  /**
+   * Throttle over the element after a sample, 0 to 1. While a gear is changed it is what it was
+   * before: the cut of the drive is the gearbox's.
+   */
+  public double elementThrottleShareAt(int i) {
+    int from = i;
+    for (int k = 0; k < LONGEST_CHANGE && shiftingAt(from); k++) {
+      from = path.road().wrap(from - 1);
+    }
+    double force = elementForceAt(from);
+    int to = path.road().wrap(from + 1);
+    double engine = (engineForce[from] + engineForce[to]) / 2;
+    return force > 0 ? engine > 0 ? Math.min(1, force / engine) : 1 : 0;
+  }
+
   /** Whether the drive is cut at a sample or next to it because a gear is being changed. */
   public boolean shiftingAt(int i) {
     return shifting[i] || shifting[path.road().wrap(i - 1)] || shifting[path.road().wrap(i + 1)];
@@ -171,6 +205,11 @@ public final class Lap {
   /** Whether the speed is held down here because the car would leave the ground. */
   public boolean heldByCrestAt(int i) {
     return heldByCrest[i];
+  }
+
+  /** Whether the limit of the place holds the speed, and not brakes or engine. */
+  boolean atLimit(int i) {
+    return v[i] * v[i] >= AT_LIMIT * limit[i] * limit[i];
   }
 
   /** Share of the side grip used by cornering. */

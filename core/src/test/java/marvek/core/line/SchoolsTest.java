@@ -230,7 +230,7 @@ class SchoolsTest {
     Corner corner = corners.get(LONG_ONE);
     int apex = road.indexOf(corner.tightestM());
     double wanted = present.path().offsetAt(apex) - corner.sign() * 1.5;
-    LineWish wish = new LineWish(corner.tightestM(), wanted, 0, 0, null);
+    LineWish wish = new LineWish(corner.tightestM(), wanted);
     double[] offsets = wish.on(present, corridor, List.of(), corners, LONG_ONE, false);
     assertThat(offsets[apex]).isCloseTo(wanted, within(0.01));
     int elsewhere = road.indexOf(road.wrapStation(corner.tightestM() + 1200));

@@ -1,0 +1,25 @@
+package marvek.core.page;
+
+/**
+ * The points of a corner in metres from the beginning of the part that is driven.
+ *
+ * @param actM where the foot leaves the throttle; infinite without braking, as the two after it
+ * @param brakeM where the brakes are half built up
+ * @param releaseM first metre off the brake
+ * @param firstM first throttle
+ * @param fullM full throttle
+ * @param approachMps speed at the brake point
+ */
+record CornerPoints(
+    double actM,
+    double brakeM,
+    double turnInM,
+    double releaseM,
+    double firstM,
+    double fullM,
+    double approachMps) {
+
+  boolean brakes() {
+    return brakeM < Double.POSITIVE_INFINITY;
+  }
+}

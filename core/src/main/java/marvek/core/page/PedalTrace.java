@@ -1,0 +1,118 @@
+package marvek.core.page;
+
+import marvek.core.circuit.Road;
+import marvek.core.profile.Drive;
+import marvek.core.profile.Lap;
+import marvek.core.profile.Pedals;
+import marvek.core.profile.UsedGrip;
+
+/**
+ * What the feet of somebody do who drives a lap's own corner: the lap's brakes and throttle, but
+ * for the way that a foot takes from one pedal to the other and the time in which pressure builds
+ * up. While the foot moves the car slows already, so that a little less pressure does at first.
+ */
+final class PedalTrace implements Pedals {
+  /** The lap's speed is met again after so long on the brake, or this share of the braking. */
+  private static final double FITTED_S = 0.7;
+
+  private static final double FITTED_SHARE = 0.6;
+
+  /** From the brake point on the lap's pressure is read so far into its zone. */
+  private static final double INSIDE_M = 2;
+
+  /** Where less than no brake is needed the foot stays on a part of the throttle. */
+  private static final double LEAST_FACTOR = -1;
+
+  private static final double MOST_FACTOR = 1.2;
+  private static final int HALVINGS = 14;
+
+  private final double stepM;
+  private final double[] brake;
+  private final double[] throttle;
+
+  private PedalTrace(double stepM, double[] brake, double[] throttle) {
+    this.stepM = stepM;
+    this.brake = brake;
+    this.throttle = throttle;
+  }
+
+  /**
+   * The feet over a part of a lap.
+   *
+   * @param points of the corner in that part, as the lap has them
+   */
+  static PedalTrace of(Lap lap, UsedGrip used, Drive.Part part, CornerPoints points) {
+    Road road = lap.path().road();
+    double[] brake = new double[part.count()];
+    double[] throttle = new double[part.count()];
+    for (int k = 0; k < part.count(); k++) {
+      int i = road.wrap(part.start() + k);
+      brake[k] = lap.elementBrakeShareAt(i);
+      throttle[k] = lap.elementThrottleShareAt(i);
+    }
+    PedalTrace own = new PedalTrace(road.stepM(), brake, throttle);
+    return points.brakes() ? own.footMoving(lap, used, part, points) : own;
+  }
+
+  /** The same but for the way of the foot, with as much pressure as meets the lap's speed again. */
+  private PedalTrace footMoving(Lap lap, UsedGrip used, Drive.Part part, CornerPoints points) {
+    double fittedM =
+        points.brakeM()
+            + Math.min(
+                FITTED_S * points.approachMps(),
+                FITTED_SHARE * (points.releaseM() - points.brakeM()));
+    int fitted = Math.min(part.count(), (int) Math.round(fittedM / stepM));
+    double wanted = lap.speedAt(lap.path().road().wrap(part.start() + fitted));
+    Drive.Part upTo = new Drive.Part(part.start(), fitted, part.fromM(), part.toM());
+    double low = LEAST_FACTOR;
+    double high = MOST_FACTOR;
+    for (int h = 0; h < HALVINGS; h++) {
+      double factor = (low + high) / 2;
+      Drive.Result drive = Drive.of(lap, used, pressed(lap, points, fittedM, factor), upTo);
+      if (drive.speedsMps()[fitted] > wanted) {
+        low = factor;
+      } else {
+        high = factor;
+      }
+    }
+    return pressed(lap, points, fittedM, (low + high) / 2);
+  }
+
+  private PedalTrace pressed(Lap lap, CornerPoints points, double fittedM, double factor) {
+    double[] pressure = brake.clone();
+    double[] foot = throttle.clone();
+    double changeS = lap.conditions().pedalChangeS();
+    double buildUpS = lap.conditions().brakeBuildUpS();
+    for (int k = 0; k < pressure.length; k++) {
+      double at = (k + 0.5) * stepM;
+      if (at >= points.actM() && at < points.releaseM()) {
+        foot[k] = 0;
+      }
+      if (at >= points.actM() && at < fittedM) {
+        double since = (at - points.actM()) / points.approachMps() - changeS;
+        double built =
+            buildUpS > 0 ? Math.max(0, Math.min(1, since / buildUpS)) : since >= 0 ? 1 : 0;
+        double there = Math.max(at, points.brakeM() + INSIDE_M);
+        pressure[k] = built * Math.max(0, factor) * brakeShare(brake, there);
+        foot[k] = Math.max(0, -factor) * throttleShare(Math.min(at, points.actM()));
+      }
+    }
+    return new PedalTrace(stepM, pressure, foot);
+  }
+
+  private double brakeShare(double[] values, double metres) {
+    double position = Math.max(0, Math.min(values.length - 1.0, metres / stepM - 0.5));
+    int k = Math.min(values.length - 2, (int) position);
+    return values[k] + (position - k) * (values[k + 1] - values[k]);
+  }
+
+  @Override
+  public double brakeShare(double metres) {
+    return brakeShare(brake, metres);
+  }
+
+  @Override
+  public double throttleShare(double metres) {
+    return brakeShare(throttle, metres);
+  }
+}
