@@ -59,7 +59,10 @@ type Begins = { brake: { at_m?: number }; turnIn: { at_m: number } };
  * @param pages whose places count, in driving order
  */
 export function cornerSeconds<P extends Begins>(pages: P[], page: P, trace: Timed): number {
-  const begin = (p: P) => p.brake.at_m ?? p.turnIn.at_m;
+  const begin = (p: P) =>
+    p.brake.at_m !== undefined && between(trace, p.brake.at_m, p.turnIn.at_m) >= 0
+      ? p.brake.at_m
+      : p.turnIn.at_m;
   if (pages.length === 1 && trace.closed) return lapSeconds(trace);
   const number = pages.indexOf(page);
   const last = number === pages.length - 1 && !trace.closed;

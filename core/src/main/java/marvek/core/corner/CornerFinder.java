@@ -121,15 +121,29 @@ public final class CornerFinder {
     List<Stretch> joined = new ArrayList<>();
     for (Stretch next : stretches) {
       Stretch last = joined.isEmpty() ? null : joined.get(joined.size() - 1);
-      if (last != null
-          && sense(road, last) == sense(road, next)
-          && road.distance(last.toM(), next.fromM()) < JOIN_M) {
+      if (last != null && areOne(road, last, next)) {
         joined.set(joined.size() - 1, new Stretch(last.fromM(), next.toM()));
       } else {
         joined.add(next);
       }
     }
-    return joined;
+    return acrossTheLine(road, joined);
+  }
+
+  private static boolean areOne(Road road, Stretch last, Stretch next) {
+    return sense(road, last) == sense(road, next)
+        && road.distance(last.toM(), next.fromM()) < JOIN_M;
+  }
+
+  /** On a closed road the last bend and the first may be one, with the line between its apexes. */
+  private static List<Stretch> acrossTheLine(Road road, List<Stretch> joined) {
+    int last = joined.size() - 1;
+    if (!road.closed() || last < 1 || !areOne(road, joined.get(last), joined.get(0))) {
+      return joined;
+    }
+    List<Stretch> result = new ArrayList<>(joined.subList(1, last));
+    result.add(new Stretch(joined.get(last).fromM(), joined.get(0).toM()));
+    return result;
   }
 
   private static List<Corner> linked(Road road, List<Corner> corners) {

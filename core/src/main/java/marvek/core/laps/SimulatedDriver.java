@@ -128,7 +128,10 @@ public final class SimulatedDriver {
     if (page.brake().atM() != null) {
       own.brakeAtM(road.wrapStation(page.brake().atM() - early));
     }
-    own.apexSpeedMps(Math.max(3, apex.speedMps() - slow));
+    if (habit.of(Kind.WIDE_AT_APEX) == 0) {
+      // Off the page's line its speed is not to be had: there the line itself decides.
+      own.apexSpeedMps(Math.max(3, apex.speedMps() - slow));
+    }
     if (page.throttle().firstM() != null) {
       own.throttleFirstM(road.wrapStation(page.throttle().firstM() + late));
     }

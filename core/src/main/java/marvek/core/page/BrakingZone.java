@@ -21,6 +21,16 @@ record BrakingZone(int begin, int end, double speedLossMps) {
   /** A lift shorter than this within a zone does not end it. */
   private static final double BRIDGED_M = 8;
 
+  /** What is left of the zone from a sample within it on. */
+  BrakingZone from(int sample, Lap lap) {
+    return new BrakingZone(sample, end, lap.speedAt(sample) - lap.speedAt(end));
+  }
+
+  /** What there is of the zone up to a sample within it. */
+  BrakingZone upTo(int sample, Lap lap) {
+    return new BrakingZone(begin, sample, lap.speedAt(begin) - lap.speedAt(sample));
+  }
+
   /** All zones of a lap in the order of their begins. */
   static List<BrakingZone> of(Lap lap) {
     Road road = lap.path().road();

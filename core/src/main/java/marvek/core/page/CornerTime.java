@@ -11,9 +11,11 @@ import marvek.core.profile.Lap;
 public final class CornerTime {
   private CornerTime() {}
 
-  /** Where a corner's time begins: its brake point, without one its turn-in [m]. */
-  public static double beginsAtM(CornerPage page) {
-    return page.brake().atM() != null ? page.brake().atM() : page.turnIn().atM();
+  /** Where a corner's time begins: its brake point or its turn-in, whichever comes first [m]. */
+  public static double beginsAtM(CornerPage page, Road road) {
+    Double brake = page.brake().atM();
+    double turnIn = page.turnIn().atM();
+    return brake != null && road.offsetBetween(brake, turnIn) >= 0 ? brake : turnIn;
   }
 
   /**
@@ -25,10 +27,12 @@ public final class CornerTime {
    */
   public static double between(List<CornerPage> pages, int number, Lap lap) {
     Road road = lap.path().road();
-    int from = road.indexOf(beginsAtM(pages.get(number)));
+    int from = road.indexOf(beginsAtM(pages.get(number), road));
     boolean last = !road.closed() && number + 1 == pages.size();
     int to =
-        last ? road.size() - 1 : road.indexOf(beginsAtM(pages.get((number + 1) % pages.size())));
+        last
+            ? road.size() - 1
+            : road.indexOf(beginsAtM(pages.get((number + 1) % pages.size()), road));
     double seconds = lap.timeBetween(from, to);
     return seconds > 0 ? seconds : lap.timeS();
   }

@@ -15,6 +15,9 @@ final class CornerTrace {
   /** The car turns where its path bends more than this share of the corner's tightest. */
   private static final double TURNING_SHARE = 0.3;
 
+  /** The slowest place may lie a little behind a corner. */
+  private static final double SLOWEST_AFTER_M = 10;
+
   /** The inside edge is searched this far before and after the corner. */
   private static final double MARGIN_M = 25;
 
@@ -23,6 +26,9 @@ final class CornerTrace {
 
   /** ... and the car goes out by at least so much between them. */
   private static final double APEX_RISE_M = 0.6;
+
+  /** A line that moves across the road by less than this has no apex. */
+  private static final double KEEPS_PLACE_M = 0.3;
 
   /** Offsets within this are the same place across the road. */
   private static final double SAME_OFFSET_M = 0.03;
@@ -37,10 +43,23 @@ final class CornerTrace {
   final Lap lap;
   final Path path;
   final Road road;
-  final int slowest;
+  int slowest;
   final List<Integer> apexes;
-  final int turnIn;
+
+  /** Last apex of the corner before and first one of the next, or -1: nothing lies beyond them. */
+  private int previousEnd = -1;
+
+  private int nextApex = -1;
+
+  /** Where the next corner's own work begins, after this one's last apex; -1 without one. */
+  private int nextBegin = -1;
+
+  int turnIn;
   BrakingZone braking;
+
+  /** Whether the brakes go on into the next corner, whose zone it is. */
+  boolean brakesOn;
+
   int trackOut;
 
   CornerTrace(Corner corner, Lap lap) {
@@ -48,9 +67,58 @@ final class CornerTrace {
     this.lap = lap;
     this.path = lap.path();
     this.road = path.road();
-    this.slowest = findSlowest();
+    this.slowest = findSlowest(samples(SLOWEST_AFTER_M));
     this.apexes = findApexes();
-    this.turnIn = findTurnIn();
+  }
+
+  /**
+   * Sets the corner between its neighbours and finds its turn-in.
+   *
+   * @param previous last apex of the corner before, -1 without one
+   * @param next the corner after it, null without one
+   */
+  void within(int previous, CornerTrace next) {
+    previousEnd = previous;
+    nextApex = next == null ? -1 : next.apexes.get(0);
+    if (next != null) {
+      double apart = road.offsetBetween(corner.toM(), next.corner.fromM());
+      slowest = findSlowest(Math.min(samples(SLOWEST_AFTER_M), Math.max(0, samples(apart / 2))));
+    }
+    turnIn = findTurnIn();
+  }
+
+  /** Gives the corner a zone on the brakes, as far as it does not reach into the one before. */
+  void brakeIn(BrakingZone zone) {
+    BrakingZone own = startsBefore(zone) ? zone.from(road.wrap(previousEnd + 1), lap) : zone;
+    boolean endsBeyond =
+        nextApex >= 0
+            && road.offsetBetween(road.stationAt(nextApex), road.stationAt(own.end())) >= 0;
+    braking = endsBeyond ? own.upTo(road.wrap(nextApex - 1), lap) : own;
+  }
+
+  /** Whether a zone begins before the corner's own part of the lap. */
+  boolean startsBefore(BrakingZone zone) {
+    return previousEnd >= 0
+        && road.offsetBetween(road.stationAt(previousEnd), road.stationAt(zone.begin())) <= 0;
+  }
+
+  /** Station not before the corner's own part of the lap. */
+  double notBeforeM(double stationM) {
+    boolean before =
+        previousEnd >= 0 && road.offsetBetween(road.stationAt(previousEnd), stationM) <= 0;
+    return before ? road.stationAt(road.wrap(previousEnd + 1)) : stationM;
+  }
+
+  /**
+   * Samples from one of the corner's places to the end of its own part of the lap, at most;
+   * negative where it lies beyond.
+   */
+  private int left(int from, int most) {
+    if (nextBegin >= 0) {
+      boolean beyond = road.offsetBetween(road.stationAt(from), road.stationAt(nextBegin)) <= 0;
+      return beyond ? -1 : Math.min(most, ahead(from, nextBegin) - 1);
+    }
+    return road.closed() ? most : Math.min(most, road.size() - 1 - from);
   }
 
   int from() {
@@ -70,8 +138,8 @@ final class CornerTrace {
     return road.closed() ? Math.floorMod(to - from, road.size()) : to - from;
   }
 
-  private int findSlowest() {
-    int count = ahead(from(), to()) + samples(10);
+  private int findSlowest(int after) {
+    int count = ahead(from(), to()) + after;
     int best = from();
     for (int k = 0; k <= count; k++) {
       int i = road.wrap(from() + k);
@@ -95,8 +163,8 @@ final class CornerTrace {
   }
 
   /**
-   * Where the car comes nearest to the inside; on a line that keeps its distance, where it bends
-   * most.
+   * Where the car comes nearest to the inside; a line that keeps its place across the road has no
+   * such place: there it is the slowest of the corner.
    */
   private List<Integer> findApexes() {
     int margin = Math.min(samples(MARGIN_M), road.size() / 8);
@@ -104,14 +172,16 @@ final class CornerTrace {
     int count = ahead(from(), to()) + 2 * margin;
     double[] gap = new double[count + 1];
     double least = Double.POSITIVE_INFINITY;
-    double most = 0;
+    double[] across = {Double.POSITIVE_INFINITY, Double.NEGATIVE_INFINITY};
     for (int k = 0; k <= count; k++) {
-      gap[k] = insideGap(road.wrap(begin + k));
+      int i = road.wrap(begin + k);
+      gap[k] = insideGap(i);
       least = Math.min(least, gap[k]);
-      most = Math.max(most, gap[k]);
+      across[0] = Math.min(across[0], path.offsetAt(i));
+      across[1] = Math.max(across[1], path.offsetAt(i));
     }
-    if (most - least < 0.3) {
-      return List.of(tightestOfPath());
+    if (across[1] - across[0] < KEEPS_PLACE_M) {
+      return List.of(slowestInside());
     }
     List<Integer> found = new ArrayList<>();
     int first = plateauMiddle(gap, least);
@@ -156,21 +226,14 @@ final class CornerTrace {
     }
   }
 
-  private int tightestOfPath() {
+  private int slowestInside() {
     int count = ahead(from(), to());
-    double most = 0;
+    int best = from();
     for (int k = 0; k <= count; k++) {
-      most = Math.max(most, bend(road.wrap(from() + k)));
+      int i = road.wrap(from() + k);
+      best = lap.speedAt(i) < lap.speedAt(best) ? i : best;
     }
-    double sum = 0;
-    int members = 0;
-    for (int k = 0; k <= count; k++) {
-      if (bend(road.wrap(from() + k)) >= 0.97 * most) {
-        sum += k;
-        members++;
-      }
-    }
-    return road.wrap(from() + (members == 0 ? count / 2 : (int) Math.round(sum / members)));
+    return best;
   }
 
   /** Curvature of the path in the corner's own sense. */
@@ -190,28 +253,46 @@ final class CornerTrace {
   private int findTurnIn() {
     double threshold = TURNING_SHARE * tightestBend();
     int apex = apexes.get(0);
-    int k = 0;
+    int most = samples(TURN_IN_SEARCH_M);
+    if (previousEnd >= 0) {
+      most = Math.min(most, ahead(previousEnd, apex) - 1);
+    } else if (!road.closed()) {
+      most = Math.min(most, apex);
+    }
+    int k = 1;
     // The apex itself may lie where the path is straight again: go back to where it bends first.
-    while (k < samples(TURN_IN_SEARCH_M) && bend(road.wrap(apex - k)) < threshold) {
+    while (k < most && bend(road.wrap(apex - k)) < threshold) {
       k++;
     }
-    while (k < samples(TURN_IN_SEARCH_M) && bend(road.wrap(apex - k)) >= threshold) {
+    while (k < most && bend(road.wrap(apex - k)) >= threshold) {
       k++;
     }
-    return k >= samples(TURN_IN_SEARCH_M) ? from() : road.wrap(apex - k);
+    return road.wrap(apex - (k < most ? k : straightest(apex, most)));
+  }
+
+  /** Where the path never comes out of the bend before: the place where it bends least. */
+  private int straightest(int apex, int most) {
+    int best = Math.min(1, Math.max(most, 0));
+    for (int k = best; k <= most; k++) {
+      best = bend(road.wrap(apex - k)) < bend(road.wrap(apex - best)) ? k : best;
+    }
+    return best;
   }
 
   /**
-   * Track-out: first place after the last apex where the car is as far out as it gets.
+   * Ends the corner's own part of the lap and finds its track-out: the first place after the last
+   * apex where the car is as far out as it gets.
    *
-   * @param nextBegin sample where the next corner's work begins, or -1 without a next corner
+   * @param next sample where the next corner's work begins, or -1 without a next corner
    */
-  void findTrackOut(int nextBegin) {
+  void endBefore(int next) {
     int apex = lastApex();
-    int reach = Math.max(1, samples(TRACK_OUT_SEARCH_M + corner.lengthM() / 3));
-    int room = nextBegin < 0 ? reach : ahead(apex, nextBegin);
-    // A next corner that begins before this apex leaves no room to run out.
-    reach = room > 0 && room < road.size() / 2 ? Math.min(reach, room) : 1;
+    boolean behind =
+        next >= 0 && road.offsetBetween(road.stationAt(apex), road.stationAt(next)) > 0;
+    // A next corner that begins before this one's apex has the way between the two apexes.
+    nextBegin = next < 0 || behind ? next : nextApex;
+    int reach =
+        Math.max(1, left(apex, Math.max(1, samples(TRACK_OUT_SEARCH_M + corner.lengthM() / 3))));
     double least = Double.POSITIVE_INFINITY;
     for (int k = 1; k <= reach; k++) {
       least = Math.min(least, outsideGap(road.wrap(apex + k)));
@@ -229,12 +310,18 @@ final class CornerTrace {
     return apexes.get(apexes.size() - 1);
   }
 
-  /** Where the corner's time begins: its brake point, without one its turn-in. */
+  /** Where the corner's time begins: its brake point or its turn-in, whichever comes first. */
   int begin() {
-    return braking == null ? turnIn : braking.begin();
+    boolean brakesFirst =
+        braking != null
+            && road.offsetBetween(road.stationAt(braking.begin()), road.stationAt(turnIn)) >= 0;
+    return brakesFirst ? braking.begin() : turnIn;
   }
 
-  /** First sample with drive after the brakes, or where a lift is deepest; -1 if flat. */
+  /**
+   * First sample with drive after the brakes, or where a lift is deepest; -1 if flat, or not
+   * reached before the next corner.
+   */
   int firstThrottle() {
     if (isFlat()) {
       return -1;
@@ -242,32 +329,36 @@ final class CornerTrace {
     if (braking == null) {
       return leastThrottle();
     }
+    if (brakesOn) {
+      return -1;
+    }
     int begin = braking.end();
-    for (int k = 0; k < samples(600); k++) {
+    int most = left(begin, samples(600));
+    for (int k = 0; k <= most; k++) {
       int i = road.wrap(begin + k);
       if (lap.throttleShareAt(i) > 0.02) {
         return i;
       }
     }
-    return begin;
+    return -1;
   }
 
   private int leastThrottle() {
-    int best = turnIn;
+    int best = -1;
     int count = untilNextBraking();
     for (int k = 0; k <= count; k++) {
       int i = road.wrap(turnIn + k);
-      if (!lap.shiftingAt(i) && lap.throttleShareAt(i) < lap.throttleShareAt(best)) {
-        best = i;
-      }
+      boolean less = best < 0 || lap.throttleShareAt(i) < lap.throttleShareAt(best);
+      best = less && !lap.shiftingAt(i) ? i : best;
     }
-    return best;
+    return best < 0 ? turnIn : best;
   }
 
   /** First sample from which the engine, not grip, is the limit for ten metres; -1 if none. */
   int fullThrottle(int first) {
     int run = 0;
-    for (int k = 0; k < samples(1500); k++) {
+    int most = left(first, samples(1500));
+    for (int k = 0; k <= most; k++) {
       int i = road.wrap(first + k);
       boolean flat = lap.throttleShareAt(i) >= FLAT_SHARE || lap.shiftingAt(i);
       run = flat ? run + 1 : 0;

@@ -95,7 +95,7 @@ final class OwnPages {
   /** Speeds as driven at the places of the page, the driver's own among them. */
   private static CornerPage withSpeedsOf(Lap lap, CornerPage p) {
     Road road = lap.path().road();
-    double approach = lap.speedAt(road.indexOf(CornerTime.beginsAtM(p)));
+    double approach = lap.speedAt(road.indexOf(CornerTime.beginsAtM(p, road)));
     double turnIn = lap.speedAt(road.indexOf(p.turnIn().atM()));
     return new CornerPage(
         p.corner(),

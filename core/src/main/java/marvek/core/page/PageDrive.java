@@ -100,7 +100,8 @@ final class PageDrive {
     int slowest = road.indexOf(page.lowestSpeedAtM());
     int[] zone = brakingZone(page, slowest);
     int begin = zone == null ? road.indexOf(page.turnIn().atM()) : zone[0];
-    int start = begin(begin, actingWayM(zone) + runUpM);
+    boolean slowBefore = road.offsetBetween(road.stationAt(begin), page.lowestSpeedAtM()) < 0;
+    int start = begin(slowBefore ? slowest : begin, actingWayM(zone) + runUpM);
     double nextM = nextBeginM(number, start);
     CornerPoints points = points(page, zone, start, nextM);
     int count = countTo(number, start);
@@ -303,7 +304,7 @@ final class PageDrive {
     if (pages.size() == 1 || last && !road.closed()) {
       return Double.POSITIVE_INFINITY;
     }
-    double beginM = CornerTime.beginsAtM(pages.get((number + 1) % pages.size()));
+    double beginM = CornerTime.beginsAtM(pages.get((number + 1) % pages.size()), road);
     return road.distance(road.stationAt(start), beginM);
   }
 

@@ -1,9 +1,11 @@
 package marvek.core.page;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Path;
@@ -39,6 +41,9 @@ public final class PageWriter {
 
   /** A target and two more to choose from. */
   static final int MARKS_OFFERED = 3;
+
+  /** Uses of a kerb that reach equally far but for this are the same: the fuller one is told. */
+  private static final double SAME_REACH_M = 0.05;
 
   private static final double EARLY_SHARE = 0.42;
   private static final double LATE_SHARE = 0.60;
@@ -78,12 +83,20 @@ public final class PageWriter {
     for (Corner corner : corners) {
       traces.add(new CornerTrace(corner, lap));
     }
+    for (int c = 0; c < traces.size(); c++) {
+      boolean alone = traces.size() == 1;
+      boolean first = alone || !road.closed() && c == 0;
+      boolean last = alone || !road.closed() && c + 1 == traces.size();
+      traces
+          .get(c)
+          .within(
+              first ? -1 : traces.get(Math.floorMod(c - 1, traces.size())).lastApex(),
+              last ? null : traces.get((c + 1) % traces.size()));
+    }
     giveZones(traces);
     for (int c = 0; c < traces.size(); c++) {
-      CornerTrace next = traces.get((c + 1) % traces.size());
-      boolean last = !road.closed() && c + 1 == traces.size();
-      int end = last ? road.size() - 1 : next.begin();
-      traces.get(c).findTrackOut(traces.size() == 1 && !last ? -1 : end);
+      boolean last = traces.size() == 1 || !road.closed() && c + 1 == traces.size();
+      traces.get(c).endBefore(last ? -1 : traces.get((c + 1) % traces.size()).begin());
     }
     List<CornerPage> pages = new ArrayList<>();
     for (int c = 0; c < traces.size(); c++) {
@@ -93,27 +106,47 @@ public final class PageWriter {
   }
 
   /**
-   * Each braking zone belongs to the first corner whose slowest place lies at or beyond its end.
+   * Each braking zone belongs to the corner whose slowest place lies nearest to its end, at it or
+   * beyond it, or passed by a little.
    */
   private void giveZones(List<CornerTrace> traces) {
     for (BrakingZone zone : BrakingZone.of(lap)) {
-      CornerTrace owner = null;
+      int owner = -1;
       double nearest = Double.POSITIVE_INFINITY;
-      for (CornerTrace trace : traces) {
-        double slack = END_TOLERANCE_M;
-        double way =
-            road.distance(
-                road.wrapStation(road.stationAt(zone.end()) - slack),
-                road.stationAt(trace.slowest));
-        if (way >= 0 && way < nearest) {
-          nearest = way;
-          owner = trace;
+      for (int c = 0; c < traces.size(); c++) {
+        double way = beyondEndM(zone, traces.get(c));
+        if (way >= -END_TOLERANCE_M && Math.abs(way) < nearest) {
+          nearest = Math.abs(way);
+          owner = c;
         }
       }
-      if (owner != null
-          && (owner.braking == null || zone.speedLossMps() > owner.braking.speedLossMps())) {
-        owner.braking = zone;
+      if (owner >= 0) {
+        give(traces, owner, zone);
       }
+    }
+  }
+
+  /**
+   * Metres from a zone's end to a corner's slowest place; all the way round where that is passed.
+   */
+  private double beyondEndM(BrakingZone zone, CornerTrace trace) {
+    double end = road.stationAt(zone.end());
+    double slowest = road.stationAt(trace.slowest);
+    double way = road.offsetBetween(end, slowest);
+    return way >= -END_TOLERANCE_M ? way : road.distance(end, slowest);
+  }
+
+  /** A zone that begins before the corner before has its apex is that one's up to there. */
+  private void give(List<CornerTrace> traces, int owner, BrakingZone zone) {
+    CornerTrace trace = traces.get(owner);
+    if (trace.braking != null && zone.speedLossMps() <= trace.braking.speedLossMps()) {
+      return;
+    }
+    trace.brakeIn(zone);
+    CornerTrace before = traces.get(Math.floorMod(owner - 1, traces.size()));
+    if (trace.startsBefore(zone) && before.braking == null) {
+      before.brakeIn(zone.upTo(before.lastApex(), lap));
+      before.brakesOn = true;
     }
   }
 
@@ -179,7 +212,7 @@ public final class PageWriter {
       return new CornerPage.Brake(null, null, style, null, null, List.of());
     }
     double initial = initialPct(trace, zone);
-    double atM = actingPoint(zone.begin());
+    double atM = trace.notBeforeM(actingPoint(zone.begin()));
     Side outside = outside(trace.corner);
     List<MarkReference> found = marks.choices(atM, outside, MARKS_OFFERED);
     return new CornerPage.Brake(
@@ -239,7 +272,7 @@ public final class PageWriter {
       }
     }
     double start = road.stationAt(begin);
-    downshifts.sort(java.util.Comparator.comparingDouble(s -> road.distance(start, s)));
+    downshifts.sort(Comparator.comparingDouble(s -> road.distance(start, s)));
     int before = road.wrap(begin - 1);
     return new CornerPage.Gears(lap.gearAt(before), lap.gearAt(trace.slowest), downshifts);
   }
@@ -258,7 +291,7 @@ public final class PageWriter {
 
   private CornerPage.TrailBrake trailBrake(CornerTrace trace) {
     BrakingZone zone = trace.braking;
-    if (zone == null || !endsAfter(zone, trace.turnIn)) {
+    if (zone == null || trace.brakesOn || !endsAfter(zone, trace.turnIn)) {
       return null;
     }
     int way = trace.ahead(trace.turnIn, trace.apexes.get(0));
@@ -299,30 +332,33 @@ public final class PageWriter {
 
   private CornerPage.Kerbs kerbs(CornerTrace trace) {
     int inside = trace.corner.sign();
+    int apex = trace.apexes.get(0);
     return new CornerPage.Kerbs(
-        contact(-inside, road.wrap(trace.turnIn - trace.samples(30)), trace.samples(45)),
-        contact(inside, road.wrap(trace.apexes.get(0) - trace.samples(15)), trace.samples(30)),
-        contact(-inside, road.wrap(trace.trackOut - trace.samples(20)), trace.samples(50)));
+        contact(-inside, trace.turnIn, trace.samples(30), trace.samples(15), 30),
+        contact(inside, apex, trace.samples(15), trace.samples(15), 15),
+        contact(-inside, trace.trackOut, trace.samples(20), trace.samples(30), 30));
   }
 
-  /** How much of the body is beyond the white line on one side, at most, over a stretch. */
-  private Kerb.Use contact(int side, int from, int count) {
+  /**
+   * How the kerb on one side of a place is used, by how far the body goes beyond the white line.
+   */
+  private Kerb.Use contact(int side, int at, int before, int after, double reachM) {
     double most = Double.NEGATIVE_INFINITY;
-    for (int k = 0; k <= count; k++) {
-      int i = road.wrap(from + k);
+    for (int k = -before; k <= after; k++) {
+      int i = road.wrap(at + k);
       double edge = side > 0 ? road.widthLeftAt(i) : road.widthRightAt(i);
       most = Math.max(most, side * path.offsetAt(i) + vehicle.bodyWidthM() / 2 - edge);
     }
-    if (most < 0.03) {
-      return Kerb.Use.NONE;
+    Kerb there = kerbAt(side, at, reachM).orElse(null);
+    double width = there == null ? vehicle.bodyWidthM() : there.widthM();
+    Kerb.Use used = Kerb.Use.NONE;
+    for (Kerb.Use use : Kerb.Use.values()) {
+      if (use != Kerb.Use.NONE
+          && most >= Corridor.reachM(use, vehicle.bodyWidthM(), width) - SAME_REACH_M) {
+        used = use;
+      }
     }
-    if (most < 0.15) {
-      return Kerb.Use.TOUCH;
-    }
-    if (most < 0.45) {
-      return Kerb.Use.TYRE;
-    }
-    return most < 0.7 * vehicle.bodyWidthM() ? Kerb.Use.HALF_CAR : Kerb.Use.FULL;
+    return used;
   }
 
   /** What the rule allows outside at turn-in and track-out, and inside at the first apex. */
@@ -337,21 +373,21 @@ public final class PageWriter {
   }
 
   private CornerPage.Edge edge(int side, int at, double reachM) {
-    Side where = side > 0 ? Side.LEFT : Side.RIGHT;
     double station = road.stationAt(at);
-    Kerb there = null;
-    double nearest = reachM;
-    for (Kerb kerb : circuit.kerbs()) {
-      double away = kerb.side() == where ? awayFrom(kerb, station) : Double.POSITIVE_INFINITY;
-      if (away <= nearest) {
-        nearest = away;
-        there = kerb;
-      }
-    }
+    Kerb there = kerbAt(side, at, reachM).orElse(null);
     double kerbWidth = there == null ? 0 : there.widthM();
     double allowed =
         Corridor.allowedM(circuit.ruleAt(road, station), vehicle.bodyWidthM(), kerbWidth);
     return new CornerPage.Edge(Double.isInfinite(allowed) ? null : allowed, there);
+  }
+
+  /** The nearest kerb on a side of a place, not farther along the road than a reach. */
+  private Optional<Kerb> kerbAt(int side, int at, double reachM) {
+    Side where = side > 0 ? Side.LEFT : Side.RIGHT;
+    double station = road.stationAt(at);
+    return circuit.kerbs().stream()
+        .filter(kerb -> kerb.side() == where && awayFrom(kerb, station) <= reachM)
+        .min(Comparator.comparingDouble(kerb -> awayFrom(kerb, station)));
   }
 
   /** Metres from a station to the nearest part of a kerb; 0 along it. */

@@ -292,8 +292,8 @@ public record Reference(
     Road road = lap.path().road();
     List<Remark> remarks = new ArrayList<>();
     for (int p = 0; p < pages.size(); p++) {
-      int from = road.indexOf(CornerTime.beginsAtM(pages.get(p)));
-      int to = road.indexOf(CornerTime.beginsAtM(pages.get((p + 1) % pages.size())));
+      int from = road.indexOf(CornerTime.beginsAtM(pages.get(p), road));
+      int to = road.indexOf(CornerTime.beginsAtM(pages.get((p + 1) % pages.size()), road));
       for (int i = from; i != to; i = road.wrap(i + 1)) {
         if (lap.heldByCrestAt(i)) {
           String text =
