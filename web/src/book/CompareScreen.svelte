@@ -74,16 +74,20 @@
     </p>
   {:else if pair}
     <p class="figures mt-3 text-xl">
-      {lapTime(pair[0].revision.lap.time_s)} → <strong>{lapTime(pair[1].revision.lap.time_s)}</strong>:
+      {lapTime(pair[0].revision.lap.time_s)} →
+      <strong>{lapTime(pair[1].revision.lap.time_s)}</strong>:
       {gain(pair[1].revision.lap.time_s - pair[0].revision.lap.time_s)}
     </p>
     <p>
-      Revision {pair[0].revision.number}: {pair[0].revision.reason}<br />Revision {pair[1].revision.number}: {pair[1].revision.reason}
+      Revision {pair[0].revision.number}: {pair[0].revision.reason}<br />Revision {pair[1].revision
+        .number}: {pair[1].revision.reason}
     </p>
     <table class="figures mt-3 w-full text-lg">
       <thead>
         <tr class="border-base-content border-b-2 text-left">
-          <th class="w-52">corner</th><th class="w-36">what</th><th>revision {pair[0].revision.number}</th>
+          <th class="w-52">corner</th><th class="w-36">what</th><th
+            >revision {pair[0].revision.number}</th
+          >
           <th>revision {pair[1].revision.number}</th><th class="w-36 text-right">time, s</th>
         </tr>
       </thead>

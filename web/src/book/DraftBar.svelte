@@ -2,7 +2,7 @@
   import Redo from '@lucide/svelte/icons/redo-2';
   import Undo from '@lucide/svelte/icons/undo-2';
   import Dialog from '../ui/Dialog.svelte';
-  import { gain, lapTime } from '../units/format';
+  import { gainOver, lapTime } from '../units/format';
   import Settle from './Settle.svelte';
   import { useBook } from './book-state.svelte';
 
@@ -38,8 +38,10 @@
         draft, {book.changes}
         {book.changes === 1 ? 'change' : 'changes'} ·
         {#if book.computing}computing …{:else}
-          <strong>{lapTime(book.view!.revision.lap.time_s)}</strong>, {gain(cost)} than revision {book
-            .base!.revision.number}
+          <strong>{lapTime(book.view!.revision.lap.time_s)}</strong>, {gainOver(
+            cost,
+            `revision ${book.base!.revision.number}`,
+          )}
         {/if}
       {/if}
     </span>

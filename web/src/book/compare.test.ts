@@ -51,9 +51,11 @@ describe('a corner on two days', () => {
   it('is timed between the same two places: a point that moved takes no time with it', () => {
     const [first, second] = [testPage(), testPage({ corner: 2 })];
     second.brake.at_m = 700;
+    second.turnIn.at_m = 760;
     const wet = [testPage(), testPage({ corner: 2 })];
     wet[0].brake.at_m = 150;
     wet[1].brake.at_m = 640;
+    wet[1].turnIn.at_m = 760;
     const corners = compareRevisions(view([first, second]), view(wet, 1.01), writer);
     expect(corners.map((c) => c.seconds)).toEqual([expect.closeTo(0.2, 9), expect.closeTo(0.2, 9)]);
   });

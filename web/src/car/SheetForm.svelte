@@ -2,6 +2,7 @@
   import { untrack } from 'svelte';
   import type { SetupSheet } from '../api/answers';
   import Dialog from '../ui/Dialog.svelte';
+  import NumberInput from '../ui/NumberInput.svelte';
   import { SHEET_FIELDS, typed, withTyped } from './sheet';
 
   interface Props {
@@ -26,20 +27,16 @@
 {#snippet numbers(computed: boolean)}
   <div class="grid grid-cols-2 gap-x-5">
     {#each SHEET_FIELDS.filter((f) => f.computed === computed) as field (field.key)}
-      <label class="flex items-center justify-between gap-2 py-0.5">
-        <span>{field.label}</span>
-        <span class="figures flex items-center gap-1">
-          <input
-            class="input h-10 w-20 px-2 text-right"
-            inputmode="decimal"
-            aria-label={field.unit ? `${field.label}, in ${field.unit}` : field.label}
-            value={typed(field, now)}
-            placeholder={computed ? 'as car' : ''}
-            onchange={(e) => (now = withTyped(field, now, e.currentTarget.value))}
-          />
-          <span class="w-7">{field.unit}</span>
-        </span>
-      </label>
+      <NumberInput
+        label={field.label}
+        unit={field.unit}
+        min={field.min}
+        max={field.max}
+        decimals={3}
+        optional
+        value={typed(field, now)}
+        onchange={(value) => (now = withTyped(field, now, value))}
+      />
     {/each}
   </div>
 {/snippet}

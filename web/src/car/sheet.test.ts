@@ -6,17 +6,16 @@ const field = (key: string) => SHEET_FIELDS.find((f) => f.key === key)!;
 
 describe('a setup sheet', () => {
   it('is typed in per cent where it is kept as a share', () => {
-    const sheet = withTyped(field('brakeFrontShare'), { name: 'Dry' }, '63,5');
+    const sheet = withTyped(field('brakeFrontShare'), { name: 'Dry' }, 63.5);
     expect(sheet.brakeFrontShare).toBeCloseTo(0.635, 9);
-    expect(typed(field('brakeFrontShare'), sheet)).toBe('63.5');
+    expect(typed(field('brakeFrontShare'), sheet)).toBe(63.5);
   });
 
-  it('leaves out what is emptied or is no number, and nothing else', () => {
+  it('leaves out what is emptied, and nothing else', () => {
     const sheet = { name: 'Dry', wing: 3, fuel_kg: 20 };
-    expect(withTyped(field('wing'), sheet, '')).toEqual({ name: 'Dry', fuel_kg: 20 });
-    expect(withTyped(field('wing'), sheet, 'much')).toEqual({ name: 'Dry', fuel_kg: 20 });
+    expect(withTyped(field('wing'), sheet, undefined)).toEqual({ name: 'Dry', fuel_kg: 20 });
     expect(sheet.wing).toBe(3);
-    expect(typed(field('finalDrive'), sheet)).toBe('');
+    expect(typed(field('finalDrive'), sheet)).toBeUndefined();
   });
 
   it('tells differences in the words of the form', () => {

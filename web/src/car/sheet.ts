@@ -6,24 +6,69 @@ export interface SheetField {
   label: string;
   unit: string;
   factor: number;
+  /** Bounds as it is typed; the server holds the same ones. */
+  min: number;
+  max: number;
   /** Whether the model computes with it. */
   computed: boolean;
 }
 
 /** All numbers of a sheet, those that the model computes with first. */
 export const SHEET_FIELDS: SheetField[] = [
-  { key: 'brakeFrontShare', label: 'Brakes, front', unit: '%', factor: 100, computed: true },
-  { key: 'finalDrive', label: 'Final drive', unit: '', factor: 1, computed: true },
-  { key: 'clA_m2', label: 'Downforce area', unit: 'm²', factor: 1, computed: true },
-  { key: 'cdA_m2', label: 'Drag area', unit: 'm²', factor: 1, computed: true },
-  { key: 'aeroFrontShare', label: 'Downforce, front', unit: '%', factor: 100, computed: true },
-  { key: 'gripFactor', label: 'Tyre grip, of the car’s', unit: '%', factor: 100, computed: true },
-  { key: 'fuel_kg', label: 'Fuel', unit: 'kg', factor: 1, computed: true },
+  {
+    key: 'brakeFrontShare',
+    label: 'Brakes, front',
+    unit: '%',
+    factor: 100,
+    min: 20,
+    max: 95,
+    computed: true,
+  },
+  {
+    key: 'finalDrive',
+    label: 'Final drive',
+    unit: '',
+    factor: 1,
+    min: 0.1,
+    max: 50,
+    computed: true,
+  },
+  {
+    key: 'clA_m2',
+    label: 'Downforce area',
+    unit: 'm²',
+    factor: 1,
+    min: 0,
+    max: 20,
+    computed: true,
+  },
+  { key: 'cdA_m2', label: 'Drag area', unit: 'm²', factor: 1, min: 0.01, max: 10, computed: true },
+  {
+    key: 'aeroFrontShare',
+    label: 'Downforce, front',
+    unit: '%',
+    factor: 100,
+    min: 0,
+    max: 100,
+    computed: true,
+  },
+  {
+    key: 'gripFactor',
+    label: 'Tyre grip, of the car’s',
+    unit: '%',
+    factor: 100,
+    min: 50,
+    max: 150,
+    computed: true,
+  },
+  { key: 'fuel_kg', label: 'Fuel', unit: 'kg', factor: 1, min: 0, max: 500, computed: true },
   {
     key: 'pressureFront_kpa',
     label: 'Tyre pressure, front',
     unit: 'kPa',
     factor: 1,
+    min: 20,
+    max: 500,
     computed: false,
   },
   {
@@ -31,32 +76,55 @@ export const SHEET_FIELDS: SheetField[] = [
     label: 'Tyre pressure, rear',
     unit: 'kPa',
     factor: 1,
+    min: 20,
+    max: 500,
     computed: false,
   },
-  { key: 'barFront', label: 'Bar, front', unit: '', factor: 1, computed: false },
-  { key: 'barRear', label: 'Bar, rear', unit: '', factor: 1, computed: false },
+  {
+    key: 'barFront',
+    label: 'Bar, front',
+    unit: '',
+    factor: 1,
+    min: -100,
+    max: 100,
+    computed: false,
+  },
+  { key: 'barRear', label: 'Bar, rear', unit: '', factor: 1, min: -100, max: 100, computed: false },
   {
     key: 'rideHeightFront_mm',
     label: 'Ride height, front',
     unit: 'mm',
     factor: 1,
+    min: 0,
+    max: 500,
     computed: false,
   },
-  { key: 'rideHeightRear_mm', label: 'Ride height, rear', unit: 'mm', factor: 1, computed: false },
-  { key: 'wing', label: 'Wing setting', unit: '', factor: 1, computed: false },
+  {
+    key: 'rideHeightRear_mm',
+    label: 'Ride height, rear',
+    unit: 'mm',
+    factor: 1,
+    min: 0,
+    max: 500,
+    computed: false,
+  },
+  { key: 'wing', label: 'Wing setting', unit: '', factor: 1, min: -100, max: 100, computed: false },
 ];
 
-/** A kept value as it is typed; empty where nothing is written down. */
-export function typed(field: SheetField, sheet: SetupSheet): string {
+/** A kept value as it is typed; nothing where nothing is written down. */
+export function typed(field: SheetField, sheet: SetupSheet): number | undefined {
   const value = sheet[field.key];
-  return value === undefined ? '' : String(Math.round(value * field.factor * 1000) / 1000);
+  return value === undefined ? undefined : Math.round(value * field.factor * 1000) / 1000;
 }
 
-/** The sheet with one number as it was typed; an empty one is left out. */
-export function withTyped(field: SheetField, sheet: SetupSheet, text: string): SetupSheet {
+/** The sheet with one number as it was typed; without it where there is none. */
+export function withTyped(
+  field: SheetField,
+  sheet: SetupSheet,
+  value: number | undefined,
+): SetupSheet {
   const next = { ...sheet };
-  const value = Number(text.replace(',', '.'));
-  if (text.trim() === '' || !Number.isFinite(value)) delete next[field.key];
+  if (value === undefined) delete next[field.key];
   else next[field.key] = value / field.factor;
   return next;
 }

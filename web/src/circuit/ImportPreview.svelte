@@ -55,7 +55,7 @@
       preview.track
         ? ['gap at the ends', preferences.acrossText(preview.track.closureGapM)]
         : undefined,
-      preview.track ? ['goes round', `${preview.track.laps.toFixed(1)} times`] : undefined,
+      preview.track ? ['laps in it', preview.track.laps.toFixed(1)] : undefined,
       ['up and down', preferences.lengthText(preview.climb_m)],
       preview.marks + preview.kerbs > 0
         ? ['with it', `${preview.marks} marks, ${preview.kerbs} kerbs`]

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { today } from '../units/format';
   import Redo from '@lucide/svelte/icons/redo-2';
   import Undo from '@lucide/svelte/icons/undo-2';
   import { navigate } from '../router';
@@ -8,7 +9,7 @@
   const circuit = useCircuit();
   let keeping = $state(false);
   let reason = $state('');
-  let validFrom = $state(new Date().toISOString().slice(0, 10));
+  let validFrom = $state(today());
   const next = $derived((circuit.view?.version ?? 0) + 1);
   const inUse = $derived(circuit.view!.inUse);
 

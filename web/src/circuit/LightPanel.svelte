@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { today } from '../units/format';
   import { api, Failed } from '../api/client';
   import { preferences } from '../units/preferences.svelte';
   import { useCircuit } from './circuit-state.svelte';
@@ -7,7 +8,7 @@
   let { light = $bindable() }: { light: LightView | undefined } = $props();
 
   const circuit = useCircuit();
-  let at = $state(`${new Date().toISOString().slice(0, 10)}T17:00`);
+  let at = $state(`${today()}T17:00`);
   let refused = $state('');
 
   async function ask() {

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import Field from './Field.svelte';
+  import FormField from '../ui/FormField.svelte';
+  import { readNumber } from '../ui/number';
 
   interface Props {
     label: string;
@@ -27,28 +28,31 @@
     value === null || value === undefined ? '' : String(Number(value.toFixed(decimals))),
   );
 
-  function commit(input: HTMLInputElement) {
-    if (input.value === shown) return;
-    if (input.value === '' && optional) onchange(undefined);
-    else if (input.checkValidity() && Number.isFinite(input.valueAsNumber)) {
-      onchange(input.valueAsNumber);
-    } else input.reportValidity();
+  /** What is typed and cannot be; it stays in the field. */
+  let wrong = $state<string>();
+
+  function commit(text: string) {
+    wrong = undefined;
+    if (text === shown) return;
+    const read = readNumber(text, { min, max, unit, optional });
+    if (read.wrong !== undefined) wrong = read.wrong;
+    else onchange(read.value);
   }
 </script>
 
-<Field {label}>
-  <span class="figures flex items-baseline gap-1">
-    <input
-      type="number"
-      class="input h-10 w-24 text-right text-lg"
-      value={shown}
-      aria-label={unit ? `${label}, in ${unit}` : label}
-      {min}
-      {max}
-      step="any"
-      required={!optional}
-      onchange={(e) => commit(e.currentTarget)}
-    />
-    <span class="w-8">{unit}</span>
-  </span>
-</Field>
+<FormField {label} error={wrong}>
+  {#snippet children(described)}
+    <span class="figures flex items-baseline gap-1">
+      <input
+        class="input h-10 w-24 text-right text-lg"
+        inputmode="decimal"
+        value={shown}
+        aria-label={unit ? `${label}, in ${unit}` : label}
+        aria-describedby={described}
+        aria-invalid={described !== undefined}
+        onchange={(e) => commit(e.currentTarget.value)}
+      />
+      <span class="w-8">{unit}</span>
+    </span>
+  {/snippet}
+</FormField>

@@ -4,7 +4,7 @@
   import SessionLinks from '../session/SessionLinks.svelte';
   import { hourWords, sessionName } from '../session/words';
   import Problem from '../ui/Problem.svelte';
-  import { gain, lapTime } from '../units/format';
+  import { gainOver, lapTime } from '../units/format';
   import CornerPanel from './CornerPanel.svelte';
   import CornerTable from './CornerTable.svelte';
   import { DebriefDesk } from './debrief-state.svelte';
@@ -47,9 +47,10 @@
       <h1 class="text-3xl font-bold">{sessionName(kept)}, {hourWords(kept.session.startsAt)}</h1>
       {#if desk.best}
         <p class="figures text-lg" data-best>
-          best <strong class="text-2xl">{lapTime(desk.best.time_s!)}</strong>, {gain(
+          best <strong class="text-2xl">{lapTime(desk.best.time_s!)}</strong>, {gainOver(
             desk.best.time_s! - debrief.lap_s,
-          )} than the page
+            'the page',
+          )}
           {#if desk.together !== undefined}· best corners joined {lapTime(desk.together)}{/if}
         </p>
       {/if}

@@ -69,9 +69,9 @@
               >{seconds(proposal.gain_s)} a lap gained</strong
             >{/if}
           {#if proposal.page_s != null && Math.abs(proposal.page_s) >= 0.005}
-            {proposal.gain_s != null ? '·' : ''} the page's lap becomes {seconds(proposal.page_s)}
+            {proposal.gain_s != null ? '·' : ''} the page's own lap: {seconds(proposal.page_s)}
             {proposal.page_s > 0 ? 'slower' : 'faster'}{/if}
-          <span class="text-neutral text-sm">by the model</span>
+          <span class="text-neutral text-sm">(model)</span>
         </span>
       {/if}
     </div>

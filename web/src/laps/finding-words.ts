@@ -26,7 +26,8 @@ export function findingWords(
     'late-throttle': () => `on the throttle ${w.length(amount)} late`,
     'early-throttle-lifted': () => `on the throttle ${w.length(amount)} early, and lifted again`,
     'throttle-twice': () => `off the throttle again ${times(amount)} before it was flat`,
-    'other-gear': () => (amount === 1 ? 'another gear' : `${Math.round(amount)} gears away`),
+    'other-gear': () =>
+      amount === 1 ? 'another gear' : `${Math.round(amount)} gears from the page's`,
     'short-shift': () =>
       amount === 1 ? 'a change up for a short straight' : `${Math.round(amount)} changes up`,
     inconsistent: () => `brake points scatter by ${w.length(amount)}`,

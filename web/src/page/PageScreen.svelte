@@ -85,7 +85,7 @@
             <span aria-hidden="true">☀</span> Into a low sun at this hour.
           </p>
         {/if}
-        {#each view.trace.remarks.filter((r) => r.corner === page.corner && r.field === 'crest') as remark (remark.text)}
+        {#each view.trace.remarks.filter((r) => r.corner === page.corner && (r.field === 'crest' || r.field === 'lap')) as remark (remark.text)}
           <p class="text-warning font-semibold">
             <span aria-hidden="true">▲</span>
             {preferences.inUnits(remark.text)}

@@ -33,6 +33,11 @@
     book.setOwn(page().corner, field, trace.closed ? ((station % lap) + lap) % lap : station);
   }
 
+  /** No point of a corner lies farther from what it is told by; the server holds the same bound. */
+  const FARTHEST_M = 900;
+  const least = $derived(by === 0 ? Math.max(0, page().from_m - FARTHEST_M) : 0);
+  const most = $derived(by === 0 ? Math.min(trace.length_m, page().to_m + FARTHEST_M) : FARTHEST_M);
+
   function typed(value: number) {
     const metres = lengthFrom(value, preferences.length);
     move(past < -0.5 ? -metres : metres);
@@ -43,6 +48,8 @@
   value={Math.abs(lengthIn(past, preferences.length))}
   {label}
   unit={preferences.length}
+  min={Math.floor(lengthIn(least, preferences.length))}
+  max={Math.ceil(lengthIn(most, preferences.length))}
   {own}
   onchange={typed}
 />

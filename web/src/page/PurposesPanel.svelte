@@ -24,6 +24,7 @@
   /** Where an inside entry ends, told from the apex. */
   function ends(entry: InsideEntry): string {
     const by = between(book.view!.trace, page().apexes[0].at_m, entry.endsAt_m);
+    if (Math.abs(by) < 1) return 'widest at the apex';
     return `widest ${length(Math.abs(by))} ${by < 0 ? 'before' : 'past'} the apex`;
   }
 </script>

@@ -2,7 +2,7 @@
   import type { Brief } from '../api/sessions';
   import { lapTime } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
-  import { SLIPS, TIERS, tyreWarmWords } from './words';
+  import { SLIPS, TIERS, warmUpLines } from './words';
 
   interface Props {
     brief: Brief;
@@ -40,11 +40,8 @@
   </table>
   <h2 class="pt-1.5 text-lg leading-tight font-semibold">Warm-up</h2>
   <ol data-warm-up>
-    {#each brief.warmUp as lap (lap.lap)}
-      <li>
-        <strong>Lap {lap.lap}:</strong>
-        {tyreWarmWords(lap, (m) => preferences.lengthText(m))}
-      </li>
+    {#each warmUpLines(brief.warmUp, (m) => preferences.lengthText(m)) as line (line.lap)}
+      <li><strong>Lap {line.lap}:</strong> {line.words}</li>
     {/each}
   </ol>
   <p class="text-neutral text-sm">How brakes are warmed is common practice, not computed.</p>

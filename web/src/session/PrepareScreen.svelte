@@ -10,7 +10,7 @@
   import { plainKey, tabKeys } from '../ui/keys';
   import Problem from '../ui/Problem.svelte';
   import Stale from '../ui/Stale.svelte';
-  import { gain, lapTime } from '../units/format';
+  import { gain, gainOver, lapTime } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
   import ChangeRow from './ChangeRow.svelte';
   import IssueBar from './IssueBar.svelte';
@@ -140,9 +140,10 @@
       {#if prepared}
         <p class="figures text-lg">
           {lapTime(prepared.parentLap_s)} →
-          <strong class="text-2xl">{lapTime(prepared.lap_s)}</strong>, {gain(
+          <strong class="text-2xl">{lapTime(prepared.lap_s)}</strong>, {gainOver(
             prepared.lap_s - prepared.parentLap_s,
-          )} than revision {prepared.parent}
+            `revision ${prepared.parent}`,
+          )}
         </p>
       {/if}
     </div>

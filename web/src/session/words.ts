@@ -107,6 +107,15 @@ export function tyreWarmWords(
   return `${tyres}${brakes}.`;
 }
 
+/** The warm-up lap by lap, up to the first one on which there is nothing more to say. */
+export function warmUpLines(
+  laps: Brief['warmUp'],
+  lengthText: (m: number) => string,
+): { lap: number; words: string }[] {
+  const lines = laps.map((lap) => ({ lap: lap.lap, words: tyreWarmWords(lap, lengthText) }));
+  return lines.filter((line, i) => i === 0 || line.words !== lines[i - 1].words);
+}
+
 export const SURFACES: Record<Conditions['surface'], string> = {
   dry: 'dry',
   damp: 'damp',

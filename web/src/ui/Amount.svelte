@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { readNumber } from './number';
+
   interface Props {
     /** Value in the unit shown. */
     value: number;
@@ -17,26 +19,37 @@
 
   const shown = $derived(step < 1 ? value.toFixed(2).replace(/0$/, '') : String(Math.round(value)));
 
-  function commit(input: HTMLInputElement) {
-    const typed = input.valueAsNumber;
-    if (input.value === shown) return;
-    if (Number.isFinite(typed) && input.checkValidity()) onchange(typed);
-    else input.reportValidity();
+  /** What is typed and cannot be; it stays in the field until it is put right or left with Esc. */
+  let wrong = $state<string>();
+  const id = $props.id();
+
+  function commit(text: string) {
+    wrong = undefined;
+    if (text === shown) return;
+    const read = readNumber(text, { min, max, unit });
+    if (read.wrong !== undefined) wrong = read.wrong;
+    else onchange(read.value!);
+  }
+  function leave(input: HTMLInputElement) {
+    wrong = undefined;
+    input.value = shown;
   }
 </script>
 
-<span class="figures inline-flex items-baseline gap-1 whitespace-nowrap">
+<span class="figures relative inline-flex items-baseline gap-1 whitespace-nowrap">
   <input
-    type="number"
+    inputmode="decimal"
     aria-label={unit ? `${label}, in ${unit}` : label}
+    aria-describedby={wrong ? id : undefined}
+    aria-invalid={wrong !== undefined}
     class={['amount', own && 'own']}
     value={shown}
-    {min}
-    {max}
-    step={step < 1 ? 'any' : step}
-    onchange={(e) => commit(e.currentTarget)}
-    onkeydown={(e) => e.key === 'Escape' && (e.currentTarget.value = shown)}
+    onchange={(e) => commit(e.currentTarget.value)}
+    onkeydown={(e) => e.key === 'Escape' && leave(e.currentTarget)}
   />{unit}
+  {#if wrong}
+    <span {id} role="alert" class="wrong"><span aria-hidden="true">!</span> {wrong}</span>
+  {/if}
 </span>
 
 <style>
@@ -50,14 +63,10 @@
     text-align: right;
     border-bottom: 2px dotted var(--quiet);
     background: transparent;
-    appearance: textfield;
   }
   .amount:hover,
   .amount:focus {
     background: var(--color-base-200);
-  }
-  .amount::-webkit-inner-spin-button {
-    display: none;
   }
   .own {
     padding-top: 0;
@@ -66,7 +75,23 @@
     font-weight: 700;
     background: var(--color-base-200);
   }
-  .amount:user-invalid {
+  .amount[aria-invalid='true'] {
     border-color: var(--color-error);
+  }
+  .wrong {
+    position: absolute;
+    top: 100%;
+    left: 0;
+    z-index: 20;
+    width: max-content;
+    max-width: 17rem;
+    padding: 0.25rem 0.5rem;
+    white-space: normal;
+    font-size: 0.95rem;
+    font-weight: 600;
+    color: var(--color-error);
+    background: var(--color-base-100);
+    border: 2px solid var(--color-error);
+    border-radius: 4px;
   }
 </style>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import FormField from './FormField.svelte';
+  import { readNumber } from './number';
 
   interface Props {
     label: string;
@@ -33,16 +34,9 @@
   function commit(text: string) {
     wrong = undefined;
     if (text === shown) return;
-    const typed = Number(text.replace(',', '.'));
-    const figure = (n: number) => `${Number(n.toFixed(1))}${unit ? ` ${unit}` : ''}`;
-    if (text.trim() === '') {
-      if (optional) onchange(undefined);
-      else wrong = `A number from ${figure(min)} to ${figure(max)} is missing.`;
-    } else if (!Number.isFinite(typed)) wrong = `"${text}" is no number.`;
-    else if (typed < min || typed > max) {
-      wrong = `${text} ${unit} cannot be: it must lie between ${figure(min)} and ${figure(max)}.`;
-    } else if (decimals === 0 && !Number.isInteger(typed)) onchange(Math.round(typed));
-    else onchange(typed);
+    const read = readNumber(text, { min, max, unit, decimals, optional });
+    if (read.wrong !== undefined) wrong = read.wrong;
+    else onchange(read.value);
   }
 </script>
 

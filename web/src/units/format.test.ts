@@ -1,5 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { gain, lapTime, lengthFrom, lengthIn, speedFrom, speedIn, whole } from './format';
+import {
+  gain,
+  gainOver,
+  lapTime,
+  lengthFrom,
+  lengthIn,
+  speedFrom,
+  speedIn,
+  today,
+  whole,
+} from './format';
 
 describe('units', () => {
   // NIST SP 811, appendix B.8: 1 mi = 1609.344 m, 1 yd = 0.9144 m, 1 ft = 0.3048 m.
@@ -39,8 +49,8 @@ describe('figures', () => {
   });
 
   it('tells gain and loss by sign and word', () => {
-    expect(gain(0.044)).toBe('+0.04 s slower');
-    expect(gain(-0.3)).toBe('−0.30 s faster');
+    expect(gain(0.044)).toBe('+0.04 s, slower');
+    expect(gain(-0.3)).toBe('−0.30 s, faster');
     expect(gain(0.004)).toBe('0.00 s, the same');
     expect(gain(-0.004)).toBe('0.00 s, the same');
   });
@@ -49,5 +59,20 @@ describe('figures', () => {
     expect(whole(-3.6)).toBe('−4');
     expect(whole(-0.2)).toBe('0');
     expect(whole(88.5)).toBe('89');
+  });
+});
+
+describe('a difference in a sentence', () => {
+  it('has its word and no sign, and is no difference where it cannot be read', () => {
+    expect(gainOver(0.044, 'the page')).toBe('0.04 s slower than the page');
+    expect(gainOver(-0.3, 'revision 2')).toBe('0.30 s faster than revision 2');
+    expect(gainOver(0.004, 'revision 2')).toBe('as fast as revision 2');
+  });
+});
+
+describe('today', () => {
+  it('is the day of the clock on the wall, whatever the day is at Greenwich', () => {
+    expect(today(new Date(2026, 5, 3, 0, 20))).toBe('2026-06-03');
+    expect(today(new Date(2026, 11, 31, 23, 50))).toBe('2026-12-31');
   });
 });

@@ -24,7 +24,20 @@ export function lapTime(seconds: number): string {
 export function gain(seconds: number): string {
   const rounded = Math.round(seconds * 100) / 100;
   if (rounded === 0) return '0.00 s, the same';
-  return rounded > 0 ? `+${rounded.toFixed(2)} s slower` : `−${(-rounded).toFixed(2)} s faster`;
+  return rounded > 0 ? `+${rounded.toFixed(2)} s, slower` : `−${(-rounded).toFixed(2)} s, faster`;
+}
+
+/** The same in a sentence: "0.04 s slower than the page", "as fast as the page". */
+export function gainOver(seconds: number, other: string): string {
+  const rounded = Math.round(seconds * 100) / 100;
+  if (rounded === 0) return `as fast as ${other}`;
+  return `${Math.abs(rounded).toFixed(2)} s ${rounded > 0 ? 'slower' : 'faster'} than ${other}`;
+}
+
+/** Today as the clock of this place has it, as a date field takes it. */
+export function today(now = new Date()): string {
+  const two = (n: number) => String(n).padStart(2, '0');
+  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
 }
 
 /** A whole number with a true minus sign. */

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { today } from '../units/format';
   import { navigate } from '../router';
   import Dialog from '../ui/Dialog.svelte';
   import { preferences } from '../units/preferences.svelte';
@@ -10,7 +11,7 @@
   }
   const { walk, onclose }: Props = $props();
   let reason = $state('Track walk');
-  let validFrom = $state(new Date().toISOString().slice(0, 10));
+  let validFrom = $state(today());
   const changes = $derived(walk.walk!.changes);
 
   async function finish(event: SubmitEvent) {

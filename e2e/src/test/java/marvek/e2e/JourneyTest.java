@@ -109,7 +109,7 @@ class JourneyTest {
     browser.click("nav[aria-label='Corners'] a[aria-label^='Corner 1 ']");
     browser.seeText("h1", "Sluice");
     browser.type(BRAKE, "-2200");
-    browser.seeText("[role=alert]", "another corner");
+    browser.seeText("[role=alert]", "cannot be");
     browser.seeText("aside", "no changes");
     browser.key("b");
     browser.see("[data-lap]");

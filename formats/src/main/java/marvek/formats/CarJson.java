@@ -25,6 +25,10 @@ public final class CarJson {
 
   private final List<String> assumed = new ArrayList<>();
 
+  /** Members that are read and that the model does not compute with yet. */
+  private static final List<String> WITHOUT_EFFECT =
+      List.of("/engine/engineBraking_nm", "/driveFrontShare", "/trackWidth_m");
+
   private CarJson() {}
 
   /** The published JSON Schema. */
@@ -53,11 +57,29 @@ public final class CarJson {
   private Imported<Vehicle> readTree(JsonPlace top) {
     checkSchema(top);
     try {
-      return new Imported<>(vehicle(top), assumed);
+      Vehicle vehicle = vehicle(top);
+      sayWithoutEffect(top.node());
+      return new Imported<>(vehicle, assumed);
     } catch (InvalidValueException e) {
       String pointer = "/" + e.field().replace('.', '/');
       throw BadFileException.atPointer(
           e.index() >= 0 ? pointer + "/" + e.index() : pointer, e.getMessage() + ".");
+    }
+  }
+
+  /** A number that somebody has measured and that changes nothing is no number of the model's. */
+  private void sayWithoutEffect(JsonNode car) {
+    List<String> named = new ArrayList<>();
+    for (String pointer : WITHOUT_EFFECT) {
+      if (car.at(pointer).asDouble(0) != 0) {
+        named.add(pointer.substring(pointer.lastIndexOf('/') + 1));
+      }
+    }
+    if (!named.isEmpty()) {
+      assumed.add(
+          String.join(", ", named)
+              + (named.size() == 1 ? " is kept and does" : " are kept and do")
+              + " not change the lap yet.");
     }
   }
 

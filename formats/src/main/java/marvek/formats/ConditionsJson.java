@@ -6,13 +6,48 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import marvek.core.InvalidValueException;
 import marvek.core.conditions.Conditions;
 import marvek.core.conditions.SurfacePart;
 
 /** Conditions of a revision; what is left out takes its default. */
 public final class ConditionsJson {
+  private static final Set<String> KNOWN =
+      Set.of(
+          "surface",
+          "parts",
+          "tyres",
+          "coldLap",
+          "wear",
+          "gripUsed",
+          "fuel_kg",
+          "pedalChange_s",
+          "brakeBuildUp_s",
+          "airTemperature_c",
+          "trackTemperature_c",
+          "pressure_hpa",
+          "windSpeed_mps",
+          "windFrom_deg",
+          "humidity_pct",
+          "at",
+          "margin_m",
+          "airShare");
+
   private ConditionsJson() {}
+
+  /**
+   * Reads the conditions of a draft: what is not known is refused, since it would be left out
+   * without a word.
+   *
+   * @throws BadFileException with the pointer below {@code pointer}
+   */
+  public static Conditions readDraft(JsonNode node, String pointer) {
+    if (node != null && node.isObject()) {
+      new JsonPlace(node, pointer).onlyKnown(KNOWN);
+    }
+    return read(node, pointer);
+  }
 
   /**
    * Reads conditions; null or a missing node gives the defaults.

@@ -31,6 +31,12 @@ final class FileEnd extends FilterInputStream {
     return got;
   }
 
+  /** Left to who opened it: a parser closes what it stumbles over, and the rest is still read. */
+  @Override
+  public void close() {
+    // the caller's
+  }
+
   private void count(int character) {
     if (character < 0 || character > ' ') {
       lastText = read;

@@ -10,6 +10,8 @@ import java.time.temporal.Temporal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.function.Function;
 
 /**
@@ -172,6 +174,21 @@ record JsonPlace(JsonNode node, String pointer) {
   }
 
   /** Name of a constant as the formats spell it. */
+  /** Refuses members of other names than these. */
+  void onlyKnown(Set<String> names) {
+    node.fieldNames()
+        .forEachRemaining(
+            name -> {
+              if (!names.contains(name)) {
+                throw BadFileException.atPointer(
+                    pointer + "/" + shortened(name.replace("~", "~0").replace("/", "~1")),
+                    "is not known here. Known are "
+                        + String.join(", ", new TreeSet<>(names))
+                        + ".");
+              }
+            });
+  }
+
   static String spelled(Enum<?> constant) {
     return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
   }

@@ -6,6 +6,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import marvek.core.InvalidValueException;
 import marvek.core.circuit.Kerb;
@@ -17,6 +18,33 @@ import marvek.core.page.OwnValues;
  * A driver's own values, a list of objects with the field names of the pages, flattened by dots.
  */
 public final class OwnValuesJson {
+  /** Members of an entry; another one would be left out without a word. */
+  private static final Set<String> KNOWN =
+      Set.of(
+          "corner",
+          "line",
+          "brake.at_m",
+          "brake.initial_pct",
+          "brake.mark",
+          "brake.words",
+          "gears.corner",
+          "turnIn.at_m",
+          "turnIn.mark",
+          "turnIn.words",
+          "trailBrake.atTurnIn_pct",
+          "trailBrake.release_m",
+          "apexes.speed_mps",
+          "apexes.offset_m",
+          "kerbs.apex",
+          "kerbs.exit",
+          "throttle.first_m",
+          "throttle.full_m",
+          "confidence",
+          "notes",
+          "wayOut",
+          "source",
+          "measured");
+
   private OwnValuesJson() {}
 
   /**
@@ -40,6 +68,7 @@ public final class OwnValuesJson {
   }
 
   private static OwnValues readOne(JsonPlace p) {
+    p.onlyKnown(KNOWN);
     try {
       OwnValues.Builder own =
           OwnValues.in(p.integer("corner"))

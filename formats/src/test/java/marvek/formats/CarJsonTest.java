@@ -26,7 +26,17 @@ class CarJsonTest {
     assertThat(car.engine().limiterRpm()).isEqualTo(tree.at("/engine/limiter_rpm").asDouble());
     assertThat(car.tyre().muLateral()).isEqualTo(tree.at("/tyre/muLateral").asDouble());
     assertThat(car.aero().clAM2()).isEqualTo(tree.at("/aero/clA_m2").asDouble());
-    assertThat(CarJson.read(DemoFiles.car()).warnings()).isEmpty();
+    // Nothing was assumed; what the model does not compute with is said.
+    assertThat(CarJson.read(DemoFiles.car()).warnings())
+        .containsExactly("engineBraking_nm, trackWidth_m are kept and do not change the lap yet.");
+  }
+
+  @Test
+  void whatCountsNotIsNotSaidWhereItIsNothing() {
+    ObjectNode tree = DemoFiles.car();
+    tree.put("trackWidth_m", 0.0);
+    ((ObjectNode) tree.get("engine")).put("engineBraking_nm", 0);
+    assertThat(CarJson.read(tree).warnings()).noneMatch(w -> w.contains("do not change"));
   }
 
   @Test

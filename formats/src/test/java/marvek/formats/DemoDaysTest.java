@@ -52,6 +52,7 @@ class DemoDaysTest {
             Conditions.DEFAULT.withSurface(Surface.WET))) {
       for (DayShift shift : withLessGrip(basis, less)) {
         assertThat(shift.lowestSlowerMps()).as("%s in %s", shift, less).isGreaterThan(-0.05);
+        assertThat(shift.lostS()).as("%s in %s", shift, less).isGreaterThan(-0.005);
         if (shift.brakeEarlierM() != null) {
           assertThat(shift.brakeEarlierM()).as("%s in %s", shift, less).isGreaterThanOrEqualTo(0);
         }

@@ -50,6 +50,25 @@ class DraftJsonTest {
     assertThat(e.pointer()).isEqualTo(pointer);
   }
 
+  /** A page's own member, sent back as a driver's value, would be dropped without a word. */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "[{\"corner\": 3, \"throttle.first_pct\": 50}] | /ownValues/0/throttle.first_pct",
+        "[{\"corner\": 3}, {\"corner\": 4, \"brakes\": 1}] | /ownValues/1/brakes"
+      })
+  void aValueThatIsNotKnownIsRefusedWithTheKnownOnes(String json, String pointer) {
+    BadFileException e = catchThrowableOfType(BadFileException.class, () -> own(json));
+    assertThat(e.pointer()).isEqualTo(pointer);
+    assertThat(e.getMessage()).contains("not known").contains("throttle.first_m");
+    BadFileException day =
+        catchThrowableOfType(
+            BadFileException.class,
+            () -> ConditionsJson.readDraft(tree("{\"rain\": true}"), "/conditions"));
+    assertThat(day.pointer()).isEqualTo("/conditions/rain");
+  }
+
   @Test
   void conditionsAreReadBackAsWritten() {
     Conditions c =

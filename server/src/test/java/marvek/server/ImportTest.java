@@ -82,7 +82,8 @@ class ImportTest {
     assertThat(circuit.status().value()).isEqualTo(201);
     assertThat(circuit.body().path("corners").asInt()).isEqualTo(13);
     assertThat(car.status().value()).isEqualTo(201);
-    assertThat(car.body().path("warnings")).isEmpty();
+    assertThat(car.body().path("warnings")).hasSize(1);
+    assertThat(car.body().at("/warnings/0").asText()).contains("engineBraking_nm");
   }
 
   @Test

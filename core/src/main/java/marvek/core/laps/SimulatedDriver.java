@@ -125,11 +125,12 @@ public final class SimulatedDriver {
             + page.lowestSpeedMps() * positive(random, SLOW_SHARE, SLOW_SCATTER);
     double late = habit.of(Kind.THROTTLE_LATE) + positive(random, LATE_M, LATE_SCATTER_M);
     CornerPage.Apex apex = page.apexes().get(0);
-    if (page.brake().atM() != null) {
+    // Off the page's line its speeds are not to be had: there the line itself decides.
+    boolean onTheLine = habit.of(Kind.WIDE_AT_APEX) == 0;
+    if (onTheLine && page.brake().atM() != null) {
       own.brakeAtM(road.wrapStation(page.brake().atM() - early));
     }
-    if (habit.of(Kind.WIDE_AT_APEX) == 0) {
-      // Off the page's line its speed is not to be had: there the line itself decides.
+    if (onTheLine) {
       own.apexSpeedMps(Math.max(3, apex.speedMps() - slow));
     }
     if (page.throttle().firstM() != null) {

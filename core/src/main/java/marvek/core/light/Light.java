@@ -52,10 +52,12 @@ public final class Light {
   /**
    * The light at the conditions' hour, in the circuit's own time zone.
    *
-   * @return empty where no hour is said, or the circuit has no place on the earth
+   * @return empty where no hour is said, or the circuit has no place on the earth, or it is wet: in
+   *     the rain no sun dazzles and nothing throws a shadow
    */
   public static Optional<Light> of(Circuit circuit, Road road, Conditions conditions) {
-    if (conditions.at() == null || circuit.origin() == null) {
+    boolean rain = conditions.surface() == Conditions.Surface.WET;
+    if (rain || conditions.at() == null || circuit.origin() == null) {
       return Optional.empty();
     }
     Sun sun = sun(circuit, conditions, atCircuit(circuit, conditions.at()));

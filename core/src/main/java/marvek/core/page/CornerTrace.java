@@ -33,6 +33,7 @@ final class CornerTrace {
   /** Offsets within this are the same place across the road. */
   private static final double SAME_OFFSET_M = 0.03;
 
+  private static final double LONGEST_CORNER_M = 1000;
   private static final double TURN_IN_SEARCH_M = 180;
   private static final double TRACK_OUT_SEARCH_M = 140;
   private static final double TRACK_OUT_NEAR_M = 0.3;
@@ -100,6 +101,15 @@ final class CornerTrace {
   boolean startsBefore(BrakingZone zone) {
     return previousEnd >= 0
         && road.offsetBetween(road.stationAt(previousEnd), road.stationAt(zone.begin())) <= 0;
+  }
+
+  /** Whether a zone ends before the corner's own part of the lap, by not too much to be meant. */
+  boolean endsBefore(BrakingZone zone) {
+    if (previousEnd < 0) {
+      return false;
+    }
+    double way = road.offsetBetween(road.stationAt(zone.end()), road.stationAt(previousEnd));
+    return way >= 0 && way < LONGEST_CORNER_M;
   }
 
   /** Station not before the corner's own part of the lap. */

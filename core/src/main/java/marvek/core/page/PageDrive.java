@@ -1,6 +1,7 @@
 package marvek.core.page;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -27,11 +28,11 @@ final class PageDrive {
   /** Braking that ends up to here after the slowest place still belongs to the corner. */
   private static final double END_TOLERANCE_M = 15;
 
-  /** A lift shorter than this within a braking zone does not end it. */
-  private static final double BRIDGED_M = 8;
+  /** A zone of the lap farther away than this is another corner's. */
+  private static final double FARTHEST_ZONE_M = 120;
 
-  /** Nobody brakes longer than this for a corner. */
-  private static final double LONGEST_ZONE_M = 600;
+  /** The first throttle is looked for so far behind the brakes. */
+  private static final double LONGEST_COAST_M = 600;
 
   /** Beyond the road by less than this is a matter of the survey, not of the driver. */
   private static final double LEAST_BEYOND_M = 0.25;
@@ -49,6 +50,7 @@ final class PageDrive {
   private final Corridor room;
   private final List<CornerPage> pages;
   private final UsedGrip used;
+  private final List<BrakingZone> zones;
   private final double[] speeds;
   private final List<Driven> driven = new ArrayList<>();
   private final List<Remark> remarks = new ArrayList<>();
@@ -60,6 +62,7 @@ final class PageDrive {
     this.pages = pages;
     this.room = Corridor.of(circuit, road, lap.vehicle(), lap.conditions(), 0);
     this.used = UsedGrip.of(lap);
+    this.zones = BrakingZone.of(lap);
     this.speeds = new double[lap.size()];
     for (int i = 0; i < speeds.length; i++) {
       speeds[i] = lap.speedAt(i);
@@ -98,7 +101,7 @@ final class PageDrive {
   private Task task(int number, double runUpM) {
     CornerPage page = pages.get(number);
     int slowest = road.indexOf(page.lowestSpeedAtM());
-    int[] zone = brakingZone(page, slowest);
+    int[] zone = brakingZone(page);
     int begin = zone == null ? road.indexOf(page.turnIn().atM()) : zone[0];
     boolean slowBefore = road.offsetBetween(road.stationAt(begin), page.lowestSpeedAtM()) < 0;
     int start = begin(slowBefore ? slowest : begin, actingWayM(zone) + runUpM);
@@ -228,34 +231,27 @@ final class PageDrive {
     return road.closed() ? Math.floorMod(to - from, road.size()) : Math.max(0, to - from);
   }
 
-  /** First sample on the brakes for a corner and first one off them; null without braking. */
-  private int[] brakingZone(CornerPage page, int slowest) {
+  /**
+   * First sample on the brakes for a corner and first one off them, of the zone whose release or
+   * else brake point is the page's; null without braking.
+   */
+  private int[] brakingZone(CornerPage page) {
     if (page.brake().atM() == null) {
       // What brakes there are before it belong to the corner before.
       return null;
     }
-    int k = -samples(END_TOLERANCE_M);
-    int most = samples(LONGEST_ZONE_M);
-    while (k < most && !brakes(slowest - k)) {
-      // Off the brake long before the slowest place: the corner is driven on the throttle.
-      if (k > samples(LONGEST_ZONE_M / 4) || !road.closed() && slowest - k <= 0) {
-        return null;
-      }
-      k++;
-    }
-    int end = slowest - k + 1;
-    int off = 0;
-    while (k < most && off <= samples(BRIDGED_M) && (road.closed() || slowest - k > 0)) {
-      off = brakes(slowest - k) ? 0 : off + 1;
-      k++;
-    }
-    int begin = slowest - k + off + 1;
-    return begin >= end ? null : new int[] {road.wrap(begin), road.wrap(end)};
+    Double release = page.trailBrake() == null ? null : page.trailBrake().releaseM();
+    return zones.stream()
+        .filter(zone -> awayM(zone, page, release) < FARTHEST_ZONE_M)
+        .min(Comparator.comparingDouble(zone -> awayM(zone, page, release)))
+        .map(zone -> new int[] {zone.begin(), zone.end()})
+        .orElse(null);
   }
 
-  private boolean brakes(int sample) {
-    boolean there = road.closed() || sample >= 0 && sample < road.size();
-    return there && lap.brakeGAt(road.wrap(sample)) > BrakingZone.LEAST_G;
+  private double awayM(BrakingZone zone, CornerPage page, Double releaseM) {
+    return releaseM == null
+        ? Math.abs(road.offsetBetween(page.brake().atM(), road.stationAt(zone.begin())))
+        : Math.abs(road.offsetBetween(releaseM, road.stationAt(zone.end())));
   }
 
   private CornerPoints points(CornerPage page, int[] zone, int start, double nextM) {
@@ -288,7 +284,7 @@ final class PageDrive {
   }
 
   private int firstThrottle(int released) {
-    int most = samples(LONGEST_ZONE_M);
+    int most = samples(LONGEST_COAST_M);
     for (int k = 0; k < most; k++) {
       int i = road.wrap(released + k);
       if (lap.throttleShareAt(i) > 0.02) {

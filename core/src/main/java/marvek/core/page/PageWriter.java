@@ -139,6 +139,11 @@ public final class PageWriter {
   /** A zone that begins before the corner before has its apex is that one's up to there. */
   private void give(List<CornerTrace> traces, int owner, BrakingZone zone) {
     CornerTrace trace = traces.get(owner);
+    if (trace.endsBefore(zone)) {
+      // A second press before a further apex of the corner before.
+      give(traces, Math.floorMod(owner - 1, traces.size()), zone);
+      return;
+    }
     if (trace.braking != null && zone.speedLossMps() <= trace.braking.speedLossMps()) {
       return;
     }

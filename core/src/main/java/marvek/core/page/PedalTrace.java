@@ -23,7 +23,9 @@ final class PedalTrace implements Pedals {
   /** Where less than no brake is needed the foot stays on a part of the throttle. */
   private static final double LEAST_FACTOR = -1;
 
-  private static final double MOST_FACTOR = 1.2;
+  private static final double MOST_FACTOR = 1;
+
+  private static final double ALL_BUT = 0.999;
   private static final int HALVINGS = 14;
 
   private final double stepM;
@@ -56,11 +58,19 @@ final class PedalTrace implements Pedals {
 
   /** The same but for the way of the foot, with as much pressure as meets the lap's speed again. */
   private PedalTrace footMoving(Lap lap, UsedGrip used, Drive.Part part, CornerPoints points) {
-    double fittedM =
-        points.brakeM()
-            + Math.min(
-                FITTED_S * points.approachMps(),
-                FITTED_SHARE * (points.releaseM() - points.brakeM()));
+    double wayM = FITTED_SHARE * (points.releaseM() - points.brakeM());
+    double soonM = Math.min(FITTED_S * points.approachMps(), wayM);
+    double factor = factor(lap, used, part, points, points.brakeM() + soonM);
+    // What would take more than the tyres have so soon is made good over a longer way.
+    boolean late = factor > ALL_BUT;
+    double fittedM = points.brakeM() + (late ? wayM : soonM);
+    double pressed = late ? factor(lap, used, part, points, fittedM) : factor;
+    return pressed(lap, points, fittedM, pressed);
+  }
+
+  /** Factor on the lap's pressure that meets its speed again at a place. */
+  private double factor(
+      Lap lap, UsedGrip used, Drive.Part part, CornerPoints points, double fittedM) {
     int fitted = Math.min(part.count(), (int) Math.round(fittedM / stepM));
     double wanted = lap.speedAt(lap.path().road().wrap(part.start() + fitted));
     Drive.Part upTo = new Drive.Part(part.start(), fitted, part.fromM(), part.toM());
@@ -75,7 +85,7 @@ final class PedalTrace implements Pedals {
         high = factor;
       }
     }
-    return pressed(lap, points, fittedM, (low + high) / 2);
+    return (low + high) / 2;
   }
 
   private PedalTrace pressed(Lap lap, CornerPoints points, double fittedM, double factor) {

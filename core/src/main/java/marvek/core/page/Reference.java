@@ -48,6 +48,7 @@ public record Reference(
    *
    * @param line how the whole line was chosen
    * @param schools corners that are driven in a way of their own, by number
+   * @param lineStill whether the search for the line came to rest
    */
   public record Basis(
       Circuit circuit,
@@ -55,7 +56,8 @@ public record Reference(
       Path path,
       List<Corner> corners,
       LineChoice line,
-      Map<Integer, School> schools) {
+      Map<Integer, School> schools,
+      boolean lineStill) {
     public Basis {
       corners = List.copyOf(corners);
       schools = Map.copyOf(schools);
@@ -63,7 +65,7 @@ public record Reference(
 
     /** The same road and line for a car set up otherwise. */
     public Basis with(Vehicle other) {
-      return new Basis(circuit, other, path, corners, line, schools);
+      return new Basis(circuit, other, path, corners, line, schools, lineStill);
     }
   }
 
@@ -86,14 +88,18 @@ public record Reference(
       DoubleConsumer progress) {
     Road road = circuit.road();
     checkWidth(road, vehicle);
+    FoundLine found = path(circuit, road, vehicle, conditions, line, progress);
     return new Basis(
         circuit,
         vehicle,
-        path(circuit, road, vehicle, conditions, line, progress),
+        found.path,
         CornerFinder.find(circuit, road),
         line,
-        Map.of());
+        Map.of(),
+        found.still);
   }
+
+  private record FoundLine(Path path, boolean still) {}
 
   /** Slower than this a car is as good as standing [m/s]. */
   private static final double STANDING_MPS = 1;
@@ -134,7 +140,7 @@ public record Reference(
     return lap;
   }
 
-  private static Path path(
+  private static FoundLine path(
       Circuit circuit,
       Road road,
       Vehicle vehicle,
@@ -142,17 +148,19 @@ public record Reference(
       LineChoice line,
       DoubleConsumer progress) {
     if (line == LineChoice.CENTRELINE) {
-      return Path.centreline(road, circuit.zones());
+      return new FoundLine(Path.centreline(road, circuit.zones()), true);
     }
     Corridor corridor = corridor(circuit, road, vehicle, conditions);
     if (line == LineChoice.SMOOTH) {
-      return SmoothLine.find(road, corridor, circuit.zones(), progress).path();
+      SmoothLine.Result found = SmoothLine.find(road, corridor, circuit.zones(), progress);
+      return new FoundLine(found.path(), found.stoodStill());
     }
     DoubleConsumer first = share -> progress.accept(SMOOTH_PART * share);
     DoubleConsumer then = share -> progress.accept(SMOOTH_PART + (1 - SMOOTH_PART) * share);
-    Path smooth = SmoothLine.find(road, corridor, circuit.zones(), first).path();
-    Lap lap = SpeedProfile.solve(smooth, vehicle, conditions);
-    return FastestLine.find(lap, corridor, circuit.zones(), then).path();
+    SmoothLine.Result smooth = SmoothLine.find(road, corridor, circuit.zones(), first);
+    Lap lap = SpeedProfile.solve(smooth.path(), vehicle, conditions);
+    Path fastest = FastestLine.find(lap, corridor, circuit.zones(), then).path();
+    return new FoundLine(fastest, smooth.stoodStill());
   }
 
   static Corridor corridor(Circuit circuit, Road road, Vehicle vehicle, Conditions conditions) {
@@ -192,7 +200,13 @@ public record Reference(
       path = Path.at(path.road(), offsets, basis.circuit().zones());
     }
     return new Basis(
-        basis.circuit(), basis.vehicle(), path, basis.corners(), basis.line(), schools);
+        basis.circuit(),
+        basis.vehicle(),
+        path,
+        basis.corners(),
+        basis.line(),
+        schools,
+        basis.lineStill());
   }
 
   /**
@@ -230,6 +244,7 @@ public record Reference(
     if (own.isEmpty()) {
       List<Driven> driven = PageDrive.of(modelLap, basis.circuit(), modelPages, own).driven();
       List<Remark> crests = crests(modelLap, modelPages);
+      crests.addAll(unsettled(basis, modelLap));
       return new Reference(
           basis.path(),
           modelLap,
@@ -255,6 +270,7 @@ public record Reference(
     remarks.addAll(limits.remarks());
     remarks.addAll(drive.remarks());
     remarks.addAll(crests(drive.lap(), modelPages));
+    remarks.addAll(unsettled(basis, drive.lap()));
     return new Reference(
         line.path(),
         modelLap,
@@ -285,6 +301,30 @@ public record Reference(
   public static MarkChooser marks(Basis basis, Conditions conditions, Lap lap) {
     Light light = Light.of(basis.circuit(), lap.path().road(), conditions).orElse(null);
     return MarkChooser.seenOn(basis.circuit(), lap, light, basis.corners());
+  }
+
+  /** What did not come to rest in the computation, said on the first page. */
+  private static List<Remark> unsettled(Basis basis, Lap lap) {
+    List<Remark> remarks = new ArrayList<>();
+    if (basis.corners().isEmpty()) {
+      return remarks;
+    }
+    int first = basis.corners().get(0).number();
+    if (!basis.lineStill()) {
+      remarks.add(
+          new Remark(
+              first,
+              "lap",
+              "The search for the line did not come to rest: the line can be a little off its best."));
+    }
+    if (!lap.converged()) {
+      remarks.add(
+          new Remark(
+              first,
+              "lap",
+              "The lap's speed at its end does not meet that at its start: its time is uncertain."));
+    }
+    return remarks;
   }
 
   /** Where a crest and not grip holds the speed down, said at the corner in whose part it lies. */

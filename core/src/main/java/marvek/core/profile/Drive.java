@@ -9,11 +9,10 @@ import marvek.core.circuit.Road;
  *
  * <p>What the feet and the bend ask for together stands against the friction ellipse. Beyond it the
  * tyres slide: they give their whole force, less what sliding takes of it, and the farther beyond
- * the farther it turns backward, until its part across is the same share of it as the whole is of
- * what was asked for. So too much brake locks a wheel and stops the car turning, too much throttle
- * spins one and drives no more, too much speed scrubs. What is missing across the road is
- * integrated twice over time: the car runs wide, on a longer way, and waits with the throttle until
- * it drifts out no more.
+ * the farther it turns backward, off the brakes most of all. So too much brake locks a wheel and
+ * stops the car turning, too much throttle spins one and drives no more, too much speed scrubs.
+ * What is missing across the road is integrated twice over time: the car runs wide, on a longer
+ * way, and waits with the throttle until it drifts out no more.
  *
  * <p>Source of the ellipse: Milliken &amp; Milliken, <i>Race Car Vehicle Dynamics</i>, ch. 2; that
  * the force turns backward and the wait are own assumptions.
@@ -29,6 +28,13 @@ public final class Drive {
   /** Asked for so much of the grip, a tyre slides altogether (own assumption). */
   private static final double SLIDES_AT = 1.15;
 
+  /**
+   * Off the brakes a sliding car's force turns backward by the angle whose cosine is one over this
+   * power of what is asked for; under brakes it points backward already (own assumption, so that to
+   * come in too fast never pays).
+   */
+  private static final double SCRUBS = 4;
+
   /** Beyond this share of the grip a wheel is called locked or spinning. */
   private static final double SLIPPING = 1.02;
 
@@ -36,7 +42,7 @@ public final class Drive {
   private static final double WORTH_A_WORD = 0.05;
 
   /** A driver waits with the throttle while the car drifts out faster than this [m/s]. */
-  private static final double DRIFTS_MPS = 0.1;
+  private static final double DRIFTS_MPS = 0.02;
 
   /** A car beside its line is steered back to it in about this time (own assumption). */
   private static final double BACK_S = 1.5;
@@ -197,7 +203,9 @@ public final class Drive {
       return new Given(asked, driveN - brakeN, 0);
     }
     double along = Math.sqrt(Math.max(0, square(asked) - square(across)));
-    double turned = Math.acos(1 / asked) * square(Math.min(1, across / asked));
+    double turned =
+        Math.acos(1 / (brakeN > 0 ? asked : Math.pow(asked, SCRUBS)))
+            * square(Math.min(1, across / asked));
     double angle =
         driveN > brakeN
             ? turned - Math.atan2(along, across)
@@ -206,9 +214,7 @@ public final class Drive {
     double back = share * Math.sin(angle);
     double limitN = forces.lateralLimitN(i, w2);
     double forceN =
-        back > 0
-            ? -Math.min(forces.brakeOfShareN(i, w2, back), back * limitN)
-            : forces.tractionOfShareN(i, w2, -back);
+        back > 0 ? -forces.brakeOfShareN(i, w2, back) : forces.tractionOfShareN(i, w2, -back);
     double missing = across - share * Math.cos(angle);
     return new Given(asked, forceN, missing * steered(across) * limitN);
   }

@@ -19,7 +19,7 @@ public final class ForceModel {
   private static final double MOST_NEEDED = 2;
 
   private static final double ALL_BUT = 0.999;
-  private static final int NEEDED_HALVINGS = 12;
+  private static final int NEEDED_HALVINGS = 16;
 
   private final int size;
   private final double mass;
@@ -351,7 +351,8 @@ public final class ForceModel {
         high = middle;
       }
     }
-    return over * (low + high) / 2;
+    // More than a lifting wheel leaves is too much, however much friction there is.
+    return over > 1 ? Math.max(over, (low + high) / 2) : (low + high) / 2;
   }
 
   /** What is left along the path on tyres with another share of the grip. */

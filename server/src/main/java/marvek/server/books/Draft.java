@@ -33,7 +33,7 @@ public record Draft(Conditions conditions, LineChoice line, List<OwnValues> own,
   /** Reads the members {@code conditions}, {@code line}, {@code ownValues} and {@code setup}. */
   static Draft read(JsonNode conditions, String line, JsonNode ownValues, JsonNode setup) {
     return new Draft(
-        ConditionsJson.read(conditions, "/conditions"),
+        ConditionsJson.readDraft(conditions, "/conditions"),
         line(line),
         OwnValuesJson.read(ownValues, "/ownValues"),
         SetupSheetJson.read(setup, "/setup"));

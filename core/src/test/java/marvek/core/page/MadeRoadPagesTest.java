@@ -1,0 +1,53 @@
+package marvek.core.page;
+
+import java.util.List;
+import marvek.core.MadeRoads;
+import marvek.core.TestVehicles;
+import marvek.core.circuit.Circuit;
+import marvek.core.conditions.Conditions;
+import marvek.core.vehicle.Vehicle;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** What must not happen, on roads that nobody laid out. */
+class MadeRoadPagesTest {
+  private static PageProperties on(Circuit circuit, Vehicle vehicle, LineChoice line) {
+    return new PageProperties(
+        Reference.basis(circuit, vehicle, Conditions.DEFAULT, line), Conditions.DEFAULT);
+  }
+
+  @ParameterizedTest
+  @ValueSource(doubles = {0.35, 1, 3})
+  void pointsAreInTheirOwnCornerAndInOrder(double scale) {
+    for (long seed = 1; seed <= 6; seed++) {
+      Circuit road = MadeRoads.of(seed, scale);
+      for (Vehicle vehicle : List.of(TestVehicles.clubCar(), TestVehicles.motorcycle())) {
+        for (LineChoice line : List.of(LineChoice.SMOOTH, LineChoice.CENTRELINE)) {
+          on(road, vehicle, line).pointsAreInTheirOwnCornerAndInOrder();
+        }
+      }
+    }
+  }
+
+  /** On a lap shorter than the longest search, too. */
+  @Test
+  void aKartLapHasItsPointsInOrder() {
+    for (Vehicle vehicle : List.of(TestVehicles.clubCar(), TestVehicles.motorcycle())) {
+      on(MadeRoads.kart(), vehicle, LineChoice.SMOOTH).pointsAreInTheirOwnCornerAndInOrder();
+    }
+  }
+
+  @ParameterizedTest
+  @CsvSource({"1, 1", "3, 1", "4, 3"})
+  void overdrivingGainsNothingAndLessCosts(long seed, double scale) {
+    Circuit road = MadeRoads.of(seed, scale);
+    for (Vehicle vehicle : List.of(TestVehicles.clubCar(), TestVehicles.motorcycle())) {
+      PageProperties pages = on(road, vehicle, LineChoice.SMOOTH);
+      pages.drivingTheModelsPagesIsTheModel(0.05, 1.02);
+      pages.overdrivingGainsNothing();
+      pages.driftingOffCosts();
+    }
+  }
+}
