@@ -183,13 +183,17 @@ public final class Lap {
   }
 
   /**
-   * Throttle over the element after a sample, 0 to 1. While a gear is changed it is what it was
-   * before: the cut of the drive is the gearbox's.
+   * Throttle over the element after a sample, 0 to 1. While a gear is changed the foot stays as it
+   * was before, or as it will be after if that is less: the cut of the drive is the gearbox's.
    */
   public double elementThrottleShareAt(int i) {
+    return Math.min(throttleBeside(i, -1), throttleBeside(i, 1));
+  }
+
+  private double throttleBeside(int i, int sense) {
     int from = i;
     for (int k = 0; k < LONGEST_CHANGE && shiftingAt(from); k++) {
-      from = path.road().wrap(from - 1);
+      from = path.road().wrap(from + sense);
     }
     double force = elementForceAt(from);
     int to = path.road().wrap(from + 1);
