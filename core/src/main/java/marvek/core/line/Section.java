@@ -5,6 +5,8 @@ import java.util.List;
 import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Zone;
+import marvek.core.conditions.Conditions;
+import marvek.core.conditions.SurfacePart;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
 
@@ -25,13 +27,21 @@ final class Section {
   private final Lap present;
   private final Corridor corridor;
   private final List<Zone> zones;
+  private final Conditions conditions;
 
-  private Section(Lap whole, int first, Lap present, Corridor corridor, List<Zone> zones) {
+  private Section(
+      Lap whole,
+      int first,
+      Lap present,
+      Corridor corridor,
+      List<Zone> zones,
+      Conditions conditions) {
     this.whole = whole;
     this.first = first;
     this.present = present;
     this.corridor = corridor;
     this.zones = zones;
+    this.conditions = conditions;
   }
 
   /** The section around a stretch of the whole lap's road. */
@@ -42,7 +52,7 @@ final class Section {
     int after = decided(whole, stretch.at(stretch.size() - 1), 1);
     int count = before + stretch.size() + after;
     if (count >= road.size()) {
-      return new Section(whole, 0, whole, corridor, zones);
+      return new Section(whole, 0, whole, corridor, zones, whole.conditions());
     }
     int first = road.wrap(begin - before);
     Road part = road.part(first, count);
@@ -51,9 +61,9 @@ final class Section {
     for (int k = 0; k < count; k++) {
       offsets[k] = whole.path().offsetAt(road.wrap(first + k));
     }
-    Lap present =
-        SpeedProfile.solve(Path.at(part, offsets, zonesThere), whole.vehicle(), whole.conditions());
-    return new Section(whole, first, present, corridor.part(road, first, count), zonesThere);
+    Conditions there = conditionsOn(road, road.stationAt(first), part.lengthM(), whole);
+    Lap present = SpeedProfile.solve(Path.at(part, offsets, zonesThere), whole.vehicle(), there);
+    return new Section(whole, first, present, corridor.part(road, first, count), zonesThere, there);
   }
 
   /** Samples from one on to a place where grip decides; all there are at most. */
@@ -75,17 +85,42 @@ final class Section {
   private static List<Zone> zonesOn(Road road, double startM, double lengthM, List<Zone> zones) {
     List<Zone> on = new ArrayList<>();
     for (Zone zone : zones) {
-      double zoneLength = Math.max(0, road.distance(zone.fromM(), zone.toM()));
-      double since = road.distance(zone.fromM(), startM);
-      boolean lasts = since >= 0 && since <= zoneLength;
-      double from = lasts ? 0 : road.distance(startM, zone.fromM());
-      double left = lasts ? zoneLength - since : zoneLength;
-      if (from >= 0 && from <= lengthM) {
-        double to = Math.min(lengthM, from + left);
-        on.add(new Zone(zone.type(), zone.side(), from, to, zone.gripFactor(), zone.note()));
+      for (double[] there : spansOn(road, startM, lengthM, zone.fromM(), zone.toM())) {
+        on.add(
+            new Zone(zone.type(), zone.side(), there[0], there[1], zone.gripFactor(), zone.note()));
       }
     }
     return on;
+  }
+
+  /** The day with the surfaces of the lap's parts at their stations from a start on. */
+  private static Conditions conditionsOn(Road road, double startM, double lengthM, Lap whole) {
+    List<SurfacePart> on = new ArrayList<>();
+    for (SurfacePart part : whole.conditions().parts()) {
+      for (double[] there : spansOn(road, startM, lengthM, part.fromM(), part.toM())) {
+        on.add(new SurfacePart(there[0], there[1], part.surface()));
+      }
+    }
+    return whole.conditions().but().parts(on).build();
+  }
+
+  /**
+   * Where a span of the whole road lies on a part of it that begins at a station: nowhere, once, or
+   * at both ends of a part that is nearly the whole.
+   */
+  private static List<double[]> spansOn(
+      Road road, double startM, double lengthM, double fromM, double toM) {
+    double spanM = Math.max(0, road.distance(fromM, toM));
+    double beginM = road.distance(startM, fromM);
+    List<double[]> spans = new ArrayList<>();
+    for (double from : new double[] {beginM - road.lengthM(), beginM}) {
+      double low = Math.max(0, from);
+      double high = Math.min(lengthM, from + spanM);
+      if (low <= high) {
+        spans.add(new double[] {low, high});
+      }
+    }
+    return spans;
   }
 
   /** The lap of the present line on the section alone. */
@@ -124,7 +159,7 @@ final class Section {
   /** Drives other offsets on the section. */
   Lap driven(double[] offsets) {
     Path path = Path.at(present.path().road(), offsets, zones);
-    return SpeedProfile.solve(path, whole.vehicle(), whole.conditions());
+    return SpeedProfile.solve(path, whole.vehicle(), conditions);
   }
 
   /** The offsets of the whole line with those of a lap on the section in their places. */

@@ -16,6 +16,7 @@ import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
 import marvek.core.circuit.Zone;
 import marvek.core.conditions.Conditions;
+import marvek.core.conditions.SurfacePart;
 import marvek.core.corner.Corner;
 import marvek.core.corner.CornerFinder;
 import marvek.core.profile.Lap;
@@ -59,6 +60,26 @@ class SchoolsTest {
       assertThat(all.get(0).school()).isEqualTo(School.FASTEST);
       assertThat(all.get(0).lostS()).isLessThanOrEqualTo(1e-9);
       assertThat(all).isSortedAccordingTo((a, b) -> Double.compare(a.lostS(), b.lostS()));
+    }
+  }
+
+  /**
+   * So it does where parts of the lap are wet, be it the corner or the way across the start line.
+   */
+  @Test
+  void theSectionKnowsWhatIsWet() {
+    Corner corner = corners.get(LONG_ONE);
+    for (SurfacePart part :
+        List.of(
+            new SurfacePart(corner.fromM() - 80, corner.toM() + 20, Conditions.Surface.WET),
+            new SurfacePart(corner.toM() - 30, 40, Conditions.Surface.DAMP))) {
+      Conditions day = Conditions.DEFAULT.but().parts(List.of(part)).build();
+      Lap wet = SpeedProfile.solve(present.path(), TestVehicles.clubCar(), day);
+      for (Schools.Tried t : Schools.of(wet, corridor, List.of(), corners, LONG_ONE)) {
+        Path path = Path.at(road, t.offsetsM(), List.of());
+        double whole = SpeedProfile.solve(path, TestVehicles.clubCar(), day).timeS() - wet.timeS();
+        assertThat(t.lostS()).as("%s on %s", t.school(), part).isCloseTo(whole, within(0.012));
+      }
     }
   }
 
