@@ -102,4 +102,15 @@ class DemoPagesTest {
   void moreKerbIsNeverSlower(String car, LineChoice line) {
     pages("harrowfen-park", car, line, 0.97).moreKerbIsNeverSlower();
   }
+
+  @ParameterizedTest
+  @CsvSource({
+    "harrowfen-park, teal-coupe",
+    "harrowfen-park, kestrel-litre",
+    "harrowfen-park, sandpiper-single",
+    "skarrow-round, kestrel-litre"
+  })
+  void stakesAreInProportion(String circuit, String car) {
+    pages(circuit, car, LineChoice.SMOOTH, 0.97).stakesAreInProportion();
+  }
 }

@@ -86,18 +86,34 @@ final class OwnValuesOnLap {
       // Later than the model: that is driven, and shows whether the corner is still made.
       return;
     }
-    int shift = (int) Math.round(earlier / road.stepM());
+    double shift = earlier / road.stepM();
+    int reach = (int) Math.ceil(shift);
     int acting = road.indexOf(page.brake().atM());
-    int slowest = road.indexOf(page.lowestSpeedAtM());
-    int span = ahead(acting, slowest);
-    for (int k = 0; k <= span; k++) {
-      int at = road.wrap(acting + k - shift);
-      cap[at] = Math.min(cap[at], base.speedAt(road.wrap(acting + k)));
+    int span = ahead(acting, road.indexOf(slowestAfterM(page)));
+    for (int k = -reach; k <= span; k++) {
+      int at = road.wrap(acting + k);
+      double there = Math.min(span, k + shift);
+      cap[at] = Math.min(cap[at], speedAt(acting, there));
     }
-    for (int k = 0; k <= shift; k++) {
-      int at = road.wrap(slowest - shift + k);
-      cap[at] = Math.min(cap[at], base.speedAt(slowest));
+  }
+
+  /** Where the braking leads to; a corner may be slowest before it is braked for another bend. */
+  private double slowestAfterM(CornerPage page) {
+    double brakeAtM = page.brake().atM();
+    if (road.offsetBetween(brakeAtM, page.lowestSpeedAtM()) > 0) {
+      return page.lowestSpeedAtM();
     }
+    double releaseM =
+        page.trailBrake() == null ? page.exit().trackOutM() : page.trailBrake().releaseM();
+    return road.offsetBetween(brakeAtM, releaseM) > 0 ? releaseM : brakeAtM;
+  }
+
+  /** Speed of the lap between two samples. */
+  private double speedAt(int from, double position) {
+    int k = (int) Math.floor(position);
+    double before = base.speedAt(road.wrap(from + k));
+    double after = base.speedAt(road.wrap(from + k + 1));
+    return before + (position - k) * (after - before);
   }
 
   private void apexSpeed(CornerPage page, double speedMps) {

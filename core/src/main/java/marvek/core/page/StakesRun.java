@@ -23,12 +23,17 @@ public final class StakesRun {
   /** A run begins so far before its slip, where the speed is still the lap's own. */
   private static final double RUN_UP_M = 30;
 
+  /** Nobody leaves a line and comes back to it within less than this to each side of an apex. */
+  private static final double LEAST_BUMP_M = 25;
+
   private final Lap lap;
   private final List<CornerPage> pages;
   private final List<Zone> zones;
   private final Road road;
+  private final double share;
 
-  private StakesRun(Lap lap, List<CornerPage> pages, List<Zone> zones) {
+  private StakesRun(Lap lap, List<CornerPage> pages, List<Zone> zones, double share) {
+    this.share = share;
     this.lap = lap;
     this.pages = pages;
     this.zones = zones;
@@ -43,7 +48,12 @@ public final class StakesRun {
    * @param zones what lies on the road, for the line that misses the apex
    */
   public static List<Stakes> of(Lap lap, List<CornerPage> pages, List<Zone> zones) {
-    StakesRun worker = new StakesRun(lap, pages, zones);
+    return of(lap, pages, zones, 1);
+  }
+
+  /** The same for a share of each slip; for checks. */
+  static List<Stakes> of(Lap lap, List<CornerPage> pages, List<Zone> zones, double share) {
+    StakesRun worker = new StakesRun(lap, pages, zones, share);
     List<Stakes> stakes = new ArrayList<>();
     for (CornerPage page : pages) {
       if (Thread.currentThread().isInterrupted()) {
@@ -64,12 +74,12 @@ public final class StakesRun {
     if (atM == null) {
       return null;
     }
-    OwnValues early = slip(page, road.wrapStation(atM - BRAKE_EARLY_M), null, null);
+    OwnValues early = slip(page, road.wrapStation(atM - share * BRAKE_EARLY_M), null, null);
     return lost(early, atM - BRAKE_EARLY_M, page.lowestSpeedAtM());
   }
 
   private Double apexSlower(CornerPage page) {
-    double slower = page.lowestSpeedMps() - APEX_SLOWER_MPS;
+    double slower = page.lowestSpeedMps() - share * APEX_SLOWER_MPS;
     if (slower <= 1) {
       return null;
     }
@@ -81,7 +91,7 @@ public final class StakesRun {
     if (firstM == null) {
       return null;
     }
-    double late = road.wrapStation(firstM + THROTTLE_LATE_M);
+    double late = road.wrapStation(firstM + share * THROTTLE_LATE_M);
     return lost(slip(page, null, null, late), firstM, late);
   }
 
@@ -116,31 +126,70 @@ public final class StakesRun {
     return (int) Math.ceil(Math.max(0, metres) / road.stepM());
   }
 
-  /** A smooth bump of the line away from the inside, its ends at turn-in and track-out. */
+  /**
+   * A smooth bump of the line away from the inside, its ends at turn-in and track-out. It is
+   * measured across the path, which may lead across the road: half a metre along the road's own
+   * normals would be a kink where a line cuts through a tight bend.
+   */
   private Double offTheApex(CornerPage page) {
     double apexM = page.apexes().get(0).atM();
     double[] offsets = lap.path().offsets();
     int sign = page.direction() == Side.LEFT ? -1 : 1;
-    double before = Math.max(road.stepM(), road.distance(page.turnIn().atM(), apexM));
-    double after = Math.max(road.stepM(), road.distance(apexM, page.exit().trackOutM()));
+    double before = Math.max(LEAST_BUMP_M, road.distance(page.turnIn().atM(), apexM));
+    double after = Math.max(LEAST_BUMP_M, road.distance(apexM, page.exit().trackOutM()));
     if (before + after > road.lengthM() / 2) {
       return null;
     }
     int apex = road.indexOf(apexM);
-    for (int k = -samples(before); k <= samples(after); k++) {
-      double share = k < 0 ? -k * road.stepM() / before : k * road.stepM() / after;
-      double bump = 0.5 * (1 + Math.cos(Math.PI * Math.min(1, share)));
-      offsets[road.wrap(apex + k)] += sign * OFF_APEX_M * bump;
+    int first = -samples(before) - 1;
+    int count = samples(after) + 2 - first;
+    double[] moved = new double[count];
+    for (int n = 0; n < count; n++) {
+      int k = first + n;
+      double way = k < 0 ? -k * road.stepM() / before : k * road.stepM() / after;
+      moved[n] = sign * share * OFF_APEX_M * 0.5 * (1 + Math.cos(Math.PI * Math.min(1, way)));
     }
+    acrossThePath(apex + first, moved, offsets);
     Path path = Path.at(road, offsets, zones);
     // Grip along the changed line decides earlier than it: braking moves with it.
-    return lost(path, ProfileOptions.NONE, begin(page) - 2 * RUN_UP_M, page.exit().trackOutM());
+    double lost =
+        lost(path, ProfileOptions.NONE, begin(page) - 2 * RUN_UP_M, page.exit().trackOutM());
+    // A line that is better half a metre farther out is no slip: the search left that much.
+    return Math.max(0, lost);
+  }
+
+  /**
+   * Moves a line across itself.
+   *
+   * @param first sample of the first value
+   * @param movedM how far to the left, 0 at both ends
+   */
+  private void acrossThePath(int first, double[] movedM, double[] offsets) {
+    double[] place = new double[movedM.length];
+    double[] offset = new double[movedM.length];
+    for (int n = 0; n < movedM.length; n++) {
+      int i = road.wrap(first + n);
+      double d = offsets[i];
+      double slope = offsets[road.wrap(i + 1)] - offsets[road.wrap(i - 1)];
+      double along = 1 - road.curvatureAt(i) * d;
+      double heading = Math.atan2(slope / (2 * road.stepM()), along);
+      place[n] = n - movedM[n] * Math.sin(heading) / along / road.stepM();
+      offset[n] = d + movedM[n] * Math.cos(heading);
+    }
+    int from = 0;
+    for (int n = 1; n + 1 < movedM.length; n++) {
+      while (from + 2 < place.length && place[from + 1] < n) {
+        from++;
+      }
+      double part = (n - place[from]) / (place[from + 1] - place[from]);
+      offsets[road.wrap(first + n)] = offset[from] + part * (offset[from + 1] - offset[from]);
+    }
   }
 
   /** A little less at the track-out; what is lost is what the way from there on loses. */
   private Double exitSlower(CornerPage page) {
     int exit = road.indexOf(page.exit().trackOutM());
-    double slower = lap.speedAt(exit) - EXIT_SLOWER_MPS;
+    double slower = lap.speedAt(exit) - share * EXIT_SLOWER_MPS;
     if (slower <= 1) {
       return null;
     }

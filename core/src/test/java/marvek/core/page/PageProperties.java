@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.function.UnaryOperator;
 import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Road;
+import marvek.core.circuit.Zone;
 import marvek.core.conditions.Conditions;
 import marvek.core.profile.Lap;
 
@@ -199,6 +200,33 @@ public final class PageProperties {
     assertThat(lost(changed))
         .as("corner %d, stake %.3f s", page.corner(), stakeS)
         .isGreaterThanOrEqualTo(least);
+  }
+
+  /**
+   * A tenth of a slip costs about a tenth, or by the square a hundredth, of the whole; nothing for
+   * a slip that begins in what a corner leaves to spare.
+   */
+  public void stakesAreInProportion() {
+    List<Zone> zones = basis.circuit().zones();
+    List<Stakes> whole = StakesRun.of(model.modelLap(), model.modelPages(), zones);
+    List<Stakes> tenth = StakesRun.of(model.modelLap(), model.modelPages(), zones, 0.1);
+    for (int p = 0; p < whole.size(); p++) {
+      Stakes all = whole.get(p);
+      Stakes part = tenth.get(p);
+      String at = "corner " + model.modelPages().get(p).corner() + ", " + all + " and " + part;
+      inProportion(at, all.brake5mEarlyS(), part.brake5mEarlyS(), 0.05);
+      inProportion(at, all.exit1kmhSlowerS(), part.exit1kmhSlowerS(), 0.005);
+      inProportion(at, all.apex2kmhSlowerS(), part.apex2kmhSlowerS(), 0);
+      inProportion(at, all.throttle10mLateS(), part.throttle10mLateS(), 0);
+      inProportion(at, all.apexHalfMetreOffS(), part.apexHalfMetreOffS(), 0);
+    }
+  }
+
+  private static void inProportion(String at, Double all, Double part, double least) {
+    if (all != null) {
+      assertThat(all).as(at).isBetween(-0.0005, 0.8);
+      assertThat(part).as(at).isBetween(least * all - 0.0015, 0.15 * all + 0.0015);
+    }
   }
 
   /** One step more of a kerb never makes the lap slower: there is only more road. */
