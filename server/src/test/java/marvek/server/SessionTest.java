@@ -99,7 +99,15 @@ class SessionTest {
         .contains("expert", "good-club", "beginner", "book");
     assertThat(brief.path("shortForm").size()).isEqualTo(13);
     assertThat(brief.path("hazards").size()).isGreaterThan(4);
-    assertThat(brief.path("sunElevation_deg").asDouble()).isBetween(30.0, 65.0);
+    // In the rain no sun is told.
+    assertThat(brief.path("sunElevation_deg").isNumber()).isFalse();
+  }
+
+  @Test
+  void aDrySessionIsToldHowHighTheSunStands() {
+    String path = "/api/sessions/" + planned("2026-06-13T10:20", "dry").path("id").asText();
+    assertThat(scripts.get(path + "/brief").body().path("sunElevation_deg").asDouble())
+        .isBetween(30.0, 65.0);
   }
 
   private static JsonNode change(JsonNode prepared, int corner, String field) {
