@@ -63,9 +63,9 @@ class CircuitJourneyTest {
     browser.click("a[href='/circuits/new']");
     browser.see("main ul");
     browser.chooseFile("input[data-take='circuit']", lap);
-    browser.seeText("[data-preview]", "goes round");
+    browser.seeText("[data-preview]", "laps in it");
     assertThat(browser.text("main"))
-        .contains("1.5 times")
+        .contains("1.5")
         .contains("lap 1 of 1 is used")
         .contains("5 m to each side are assumed");
     browser.type("input[aria-label='Name']", "Evening Park");
