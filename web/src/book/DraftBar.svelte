@@ -17,12 +17,6 @@
   const cost = $derived(
     (book.view?.revision.lap.time_s ?? 0) - (book.base?.revision.lap.time_s ?? 0),
   );
-  /** Corners that cannot be driven as they are written: they have no time to compare. */
-  const notMade = $derived(
-    (book.view?.revision.pages ?? [])
-      .filter((page) => page.driven && !page.driven.made)
-      .map((page) => page.corner),
-  );
   const shown = $derived(book.changes > 0 || (book.history?.future.length ?? 0) > 0);
 
   async function keep(event: SubmitEvent) {
@@ -43,9 +37,7 @@
       {:else}
         draft, {book.changes}
         {book.changes === 1 ? 'change' : 'changes'} ·
-        {#if book.computing}computing …{:else if notMade.length}
-          <strong>not made: {notMade.join(', ')}</strong>; no time for it
-        {:else}
+        {#if book.computing}computing …{:else}
           <strong>{lapTime(book.view!.revision.lap.time_s)}</strong>, {gainOver(
             cost,
             `revision ${book.base!.revision.number}`,
