@@ -122,6 +122,12 @@ describe('what comes of driving a page', () => {
     );
   });
 
+  it('tells the brake point that was found for pressures of one’s own', () => {
+    expect(drivenWords({ ...made, brakeFound_m: 70 }, across, past)).toContain(
+      'the brakes begin -30 m past the turn-in for the same apex speed',
+    );
+  });
+
   it('adds what slips', () => {
     const slides = { ...made, gripNeeded: 1.04, wide_m: 0.6, wideAt_m: 150, spun_m: 8 };
     expect(drivenWords(slides, across, past)).toContain('0.6 m wide of its line; a wheel spins');

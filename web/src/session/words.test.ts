@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { KeptSession } from '../api/sessions';
-import { fieldWords, hourWords, inWords, kerbUse, nextOf } from './words';
+import { fieldWords, hourWords, inWords, kerbUse, nextOf, warmUpLines } from './words';
 
 const kept = (begins: string, driven = false): KeptSession =>
   ({
@@ -58,5 +58,21 @@ describe('kerbs', () => {
   it('are counted from leaving them', () => {
     expect(kerbUse(0)).toBe('none');
     expect(kerbUse(4)).toBe('full');
+  });
+});
+
+describe('the warm-up', () => {
+  const lap = (number: number, earlier: number) => ({
+    lap: number,
+    brakeEarlier_m: earlier,
+    lowerGearIn: [] as number[],
+  });
+  it('ends with the first lap after which there is nothing new to say', () => {
+    const lines = warmUpLines(
+      [lap(1, 6), lap(2, 3), lap(3, 0), lap(4, 0)] as unknown as Parameters<typeof warmUpLines>[0],
+      (m) => `${m} m`,
+    );
+    expect(lines.map((l) => l.lap)).toEqual([1, 2, 3]);
+    expect(lines[2].words).toBe('tyres warm.');
   });
 });

@@ -50,6 +50,24 @@ public final class MadeRoads {
     }
   }
 
+  /** An open road uphill, begun and ended at speed, as a hill climb is. */
+  public static Circuit open() {
+    Survey flat =
+        TestRoads.every(5)
+            .straight(500)
+            .corner(40, 70, 25)
+            .straight(120)
+            .corner(25, -140, 20)
+            .straight(200)
+            .corner(80, 60, 40)
+            .straight(260)
+            .survey(false, 4.5, 0, 0);
+    int points = flat.size();
+    return Circuit.bare(
+        "hill climb",
+        TestRoads.changed(flat, (p, i) -> new double[] {p[0], p[1], 60.0 * i / points}));
+  }
+
   /** A kart lap of some 260 m, tight and linked. */
   public static Circuit kart() {
     return Circuit.bare(

@@ -10,6 +10,7 @@ import marvek.core.page.Reference;
 import marvek.core.vehicle.Vehicle;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** What must not happen on the pages of the demo: of every vehicle, on every line. */
 class DemoPagesTest {
@@ -112,5 +113,11 @@ class DemoPagesTest {
   })
   void stakesAreInProportion(String circuit, String car) {
     pages(circuit, car, LineChoice.SMOOTH, 0.97).stakesAreInProportion();
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"teal-coupe", "kestrel-litre", "sandpiper-single"})
+  void onTheCentrelineTheApexIsTheSlowestPlace(String car) {
+    pages("harrowfen-park", car, LineChoice.CENTRELINE, 0.97).withoutAnApexItIsTheSlowestPlace();
   }
 }

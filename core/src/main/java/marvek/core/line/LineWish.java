@@ -65,7 +65,7 @@ public record LineWish(double apexAtM, Double apexOffsetM) {
     return FastestLine.refine(lap, stretch, bounds, zones, ROUNDS, share -> {}).lap();
   }
 
-  /** The bounds opened up to the place, fading to where they are. */
+  /** The bounds opened beside the place by as much as it lies beyond them. */
   private Bounds opened(Bounds bounds, Stretch stretch, int at) {
     double reach = OPENED_M / stretch.road().stepM();
     double left = Math.max(0, apexOffsetM - bounds.highAt(at));

@@ -114,6 +114,9 @@ final class Section {
     double beginM = road.distance(startM, fromM);
     List<double[]> spans = new ArrayList<>();
     for (double from : new double[] {beginM - road.lengthM(), beginM}) {
+      if (!road.closed() && from < beginM) {
+        continue;
+      }
       double low = Math.max(0, from);
       double high = Math.min(lengthM, from + spanM);
       if (low <= high) {

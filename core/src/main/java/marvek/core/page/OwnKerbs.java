@@ -3,6 +3,7 @@ package marvek.core.page;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Kerb;
 
@@ -10,14 +11,33 @@ import marvek.core.circuit.Kerb;
 final class OwnKerbs {
   private OwnKerbs() {}
 
-  /** The circuit with its kerbs used as the own values say; itself where they say nothing. */
+  /**
+   * The circuit with its kerbs used as the own values say, for the line that follows of it; itself
+   * where they say nothing.
+   */
+  static Circuit wished(Circuit circuit, List<CornerPage> pages, List<OwnValues> own) {
+    return on(circuit, pages, own, OwnValues::kerbApex);
+  }
+
+  /**
+   * The same with the room that a moved apex may take: who puts it on the other side of the line
+   * means the kerb that lies there.
+   */
   static Circuit on(Circuit circuit, List<CornerPage> pages, List<OwnValues> own) {
+    return on(circuit, pages, own, OwnKerbs::apexUse);
+  }
+
+  private static Circuit on(
+      Circuit circuit,
+      List<CornerPage> pages,
+      List<OwnValues> own,
+      Function<OwnValues, Kerb.Use> apexUse) {
     Map<Kerb, Kerb.Use> uses = new HashMap<>();
     for (OwnValues values : own) {
       for (CornerPage page : pages) {
         if (page.corner() == values.corner()) {
           note(uses, page.limits().exit().kerb(), values.kerbExit());
-          note(uses, page.limits().apex().kerb(), apexUse(values));
+          note(uses, page.limits().apex().kerb(), apexUse.apply(values));
         }
       }
     }
@@ -29,7 +49,6 @@ final class OwnKerbs {
                 .toList());
   }
 
-  /** Who moves the apex to the other side of the line means the kerb that lies there. */
   private static Kerb.Use apexUse(OwnValues values) {
     return values.kerbApex() == null && values.apexOffsetM() != null
         ? Kerb.Use.FULL

@@ -46,7 +46,7 @@ final class OwnLine {
 
   static Result of(Reference.Basis basis, Lap lap, List<CornerPage> pages, List<OwnValues> own) {
     Circuit circuit = basis.circuit();
-    Circuit wished = OwnKerbs.on(circuit, pages, own);
+    Circuit wished = OwnKerbs.wished(circuit, pages, own);
     Corridor corridor = Corridor.of(wished, lap.path().road(), lap.vehicle(), lap.conditions());
     OwnLine worker = new OwnLine(basis, lap, corridor);
     double[] offsets = lap.path().offsets();

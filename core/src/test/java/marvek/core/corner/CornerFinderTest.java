@@ -120,4 +120,20 @@ class CornerFinderTest {
     assertThat(corners.get(0).linkWithNext()).isTrue();
     assertThat(corners.get(1).fromM()).isCloseTo(560, within(1.0));
   }
+
+  /** Two arcs of one bend with the start line between them: one corner, with the line inside it. */
+  @Test
+  void aBendWithTheStartLineBetweenItsApexesIsOneCorner() {
+    Survey survey =
+        TestRoads.pointSymmetric(
+            4,
+            half ->
+                half.straight(6).corner(60, 60, 20).straight(300).corner(60, 120, 20).straight(6));
+    List<Corner> corners = find(survey);
+    assertThat(corners).hasSize(2);
+    assertThat(corners).allSatisfy(c -> assertThat(c.angleDeg()).isCloseTo(180, within(8.0)));
+    Corner last = corners.get(1);
+    assertThat(last.fromM()).isGreaterThan(last.toM());
+    assertThat(last.number()).isEqualTo(2);
+  }
 }

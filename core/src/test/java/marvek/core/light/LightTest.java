@@ -137,4 +137,16 @@ class LightTest {
     Circuit placed = circuit(EASTWARD, EQUATOR);
     assertThat(Light.of(placed, placed.road(), Conditions.DEFAULT)).isEmpty();
   }
+
+  /** Whatever the almanac says: in the rain no shadow is a mark, and nobody is dazzled. */
+  @Test
+  void inTheRainThereIsNoSun() {
+    Circuit circuit = circuit(EASTWARD, EQUATOR);
+    Conditions noon = Conditions.DEFAULT.at(LocalDateTime.parse("2026-03-20T15:00"));
+    assertThat(Light.of(circuit, circuit.road(), noon)).isPresent();
+    assertThat(Light.of(circuit, circuit.road(), noon.withSurface(Conditions.Surface.DAMP)))
+        .isPresent();
+    assertThat(Light.of(circuit, circuit.road(), noon.withSurface(Conditions.Surface.WET)))
+        .isEmpty();
+  }
 }

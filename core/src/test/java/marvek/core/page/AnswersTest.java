@@ -78,6 +78,28 @@ class AnswersTest {
         .allSatisfy(c -> assertThat(c.to()).isEqualTo(c.from() + 1));
   }
 
+  /**
+   * What full throttle asks for, half-way to it, in the model's own gear: the throttle that the
+   * tyres take there is no less than that of the first metres, and never a thousandth of the pedal.
+   */
+  @Test
+  void fullThrottleIsAskedWhereItIsFedIn() {
+    for (Vehicle vehicle : List.of(TestVehicles.clubCar(), TestVehicles.motorcycle())) {
+      Reference.Basis basis = basis(vehicle);
+      for (CornerPage page : Reference.on(basis, Conditions.DEFAULT, List.of()).pages()) {
+        for (CornerGears.InCorner held :
+            CornerQuestions.gears(basis, Conditions.DEFAULT, page.corner()).inCorner()) {
+          assertThat(held.rearAsked()).as("corner %d", page.corner()).isBetween(0.0, 8.0);
+          if (held.chosen() && page.throttle().firstPct() != null) {
+            assertThat(100 / held.rearAsked())
+                .as("corner %d", page.corner())
+                .isGreaterThan(page.throttle().firstPct() - 5);
+          }
+        }
+      }
+    }
+  }
+
   /** Whether to hold or to change: what the model does costs nothing, the other way not less. */
   @Test
   void holdingOrChangingUpIsAnsweredWhereItIsAsked() {

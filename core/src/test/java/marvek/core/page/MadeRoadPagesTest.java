@@ -25,7 +25,11 @@ class MadeRoadPagesTest {
       Circuit road = MadeRoads.of(seed, scale);
       for (Vehicle vehicle : List.of(TestVehicles.clubCar(), TestVehicles.motorcycle())) {
         for (LineChoice line : List.of(LineChoice.SMOOTH, LineChoice.CENTRELINE)) {
-          on(road, vehicle, line).pointsAreInTheirOwnCornerAndInOrder();
+          PageProperties pages = on(road, vehicle, line);
+          pages.pointsAreInTheirOwnCornerAndInOrder();
+          if (line == LineChoice.CENTRELINE) {
+            pages.withoutAnApexItIsTheSlowestPlace();
+          }
         }
       }
     }
@@ -48,6 +52,19 @@ class MadeRoadPagesTest {
       pages.drivingTheModelsPagesIsTheModel(0.05, 1.02);
       pages.overdrivingGainsNothing();
       pages.driftingOffCosts();
+    }
+  }
+
+  /** Where nothing leads round, the first corner has none before it and the last none after. */
+  @Test
+  void anOpenRoadIsDrivenFromItsBeginningToItsEnd() {
+    for (Vehicle vehicle : List.of(TestVehicles.clubCar(), TestVehicles.motorcycle())) {
+      PageProperties pages = on(MadeRoads.open(), vehicle, LineChoice.SMOOTH);
+      pages.pointsAreInTheirOwnCornerAndInOrder();
+      pages.drivingTheModelsPagesIsTheModel(0.05, 1.02);
+      pages.overdrivingGainsNothing();
+      pages.driftingOffCosts();
+      pages.stakesAreInProportion();
     }
   }
 }

@@ -11,6 +11,7 @@ import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.TrackLimits;
 import marvek.core.conditions.Conditions;
+import marvek.core.line.Corridor;
 import marvek.core.profile.Lap;
 import marvek.core.vehicle.Vehicle;
 import org.junit.jupiter.api.Test;
@@ -238,10 +239,83 @@ class PageDriveTest {
     assertThat(with.driven().get(2).made()).isTrue();
   }
 
-  /**
-   * The circuit with a flat kerb of 1.2 m outside of corner 3's track-out, not meant to be used.
-   */
+  /** A kerb of 1.2 m is less than the car is wide: all of it is all of it. */
+  @Test
+  void aKerbUsedInFullIsToldSo() {
+    Reference.Basis basis =
+        Reference.basis(
+            withExitKerb(Kerb.Use.FULL),
+            TestVehicles.clubCar(),
+            Conditions.DEFAULT,
+            LineChoice.SMOOTH);
+    Reference used = Reference.on(basis, Conditions.DEFAULT, List.of());
+    assertThat(used.pages().get(2).kerbs().exit()).isEqualTo(Kerb.Use.FULL);
+    Reference.Basis half =
+        Reference.basis(
+            withExitKerb(Kerb.Use.HALF_CAR),
+            TestVehicles.clubCar(),
+            Conditions.DEFAULT,
+            LineChoice.SMOOTH);
+    Reference halfUsed = Reference.on(half, Conditions.DEFAULT, List.of());
+    assertThat(halfUsed.pages().get(2).kerbs().exit()).isEqualTo(Kerb.Use.HALF_CAR);
+  }
+
+  /** Who goes half a metre less far in means no kerb, wherever there is one. */
+  @Test
+  void anApexFartherOutTakesNoKerbBesideIt() {
+    CornerPage p = page(3);
+    double apex = p.apexes().get(0).atM();
+    Kerb inside =
+        new Kerb(
+            p.direction(),
+            apex - 40,
+            apex + 40,
+            Kerb.Profile.FLAT,
+            30,
+            1.5,
+            Kerb.Use.NONE,
+            Kerb.Use.NONE,
+            "");
+    Reference.Basis basis =
+        Reference.basis(
+            withKerb(inside), TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.SMOOTH);
+    double offset = p.apexes().get(0).offsetM();
+    Reference moved =
+        Reference.on(
+            basis,
+            Conditions.DEFAULT,
+            List.of(OwnValues.in(3).apexOffsetM(offset - 0.5 * Math.signum(offset)).build()));
+    Corridor road = Corridor.of(withKerb(inside), ROAD, TestVehicles.clubCar(), Conditions.DEFAULT);
+    for (int i = ROAD.indexOf(apex - 60); i <= ROAD.indexOf(apex + 60); i++) {
+      assertThat(moved.path().offsetAt(i))
+          .as("%d m", i)
+          .isBetween(road.rightAt(i) - 0.01, road.leftAt(i) + 0.01);
+    }
+  }
+
+  /** What did not come to rest is said, and only then. */
+  @Test
+  void aLineThatDidNotComeToRestIsSaid() {
+    Reference.Basis restless =
+        new Reference.Basis(
+            BASIS.circuit(),
+            BASIS.vehicle(),
+            BASIS.path(),
+            BASIS.corners(),
+            BASIS.line(),
+            BASIS.schools(),
+            false);
+    assertThat(Reference.on(restless, Conditions.DEFAULT, List.of()).remarks())
+        .anySatisfy(r -> assertThat(r.text()).contains("did not come to rest"));
+    assertThat(MODEL.remarks()).noneMatch(r -> r.text().contains("come to rest"));
+  }
+
   private static Circuit withExitKerb() {
+    return withExitKerb(Kerb.Use.NONE);
+  }
+
+  /** The circuit with a flat kerb of 1.2 m outside of corner 3's track-out. */
+  private static Circuit withExitKerb(Kerb.Use use) {
     double out = page(3).exit().trackOutM();
     Kerb kerb =
         new Kerb(
@@ -251,9 +325,13 @@ class PageDriveTest {
             Kerb.Profile.FLAT,
             30,
             1.2,
-            Kerb.Use.NONE,
-            Kerb.Use.NONE,
+            use,
+            use,
             "");
+    return withKerb(kerb);
+  }
+
+  private static Circuit withKerb(Kerb kerb) {
     return new Circuit(
         "varied",
         "",

@@ -70,6 +70,25 @@ public final class PageProperties {
     }
   }
 
+  /** A line that keeps its place across the road has its apex where the corner is slowest. */
+  public void withoutAnApexItIsTheSlowestPlace() {
+    Lap lap = model.modelLap();
+    for (CornerPage page : model.modelPages()) {
+      double apexM = page.apexes().get(0).atM();
+      double length = road.distance(page.fromM(), page.toM());
+      // The corner begins and ends between two samples: the nearest ones are its own.
+      assertThat(road.offsetBetween(page.fromM(), apexM))
+          .as("corner %d, apex within", page.corner())
+          .isBetween(-road.stepM() / 2, length + road.stepM() / 2);
+      double slowest = lap.speedAt(road.indexOf(apexM));
+      for (double along = 0; along <= length; along += road.stepM()) {
+        assertThat(lap.speedAt(road.indexOf(road.wrapStation(page.fromM() + along))))
+            .as("corner %d", page.corner())
+            .isGreaterThanOrEqualTo(slowest - 1e-9);
+      }
+    }
+  }
+
   private static double lastApexM(CornerPage page) {
     return page.apexes().get(page.apexes().size() - 1).atM();
   }
