@@ -5,8 +5,9 @@
   import { useBook } from '../book/book-state.svelte';
   import Dialog from '../ui/Dialog.svelte';
   import Problem from '../ui/Problem.svelte';
+  import Stale from '../ui/Stale.svelte';
   import { gain } from '../units/format';
-  import { fieldWords, valueWords } from './sheet';
+  import { fieldWords, sheetWords, valueWords } from './sheet';
   import SheetForm from './SheetForm.svelte';
 
   const book = useBook();
@@ -14,6 +15,8 @@
   let problem = $state<ProblemType>();
   let edited = $state.raw<KeptSheet | { sheet: SetupSheet }>();
   let going = $state.raw<KeptSheet>();
+  /** The sheet being edited as somebody else kept it meanwhile, and what is typed here. */
+  let stale = $state.raw<{ theirs: KeptSheet; mine: SetupSheet }>();
   let compared = $state.raw<{ first: SetupSheet; second: SetupSheet; result: SheetComparison }>();
   const car = $derived(book.book!.carId);
   const used = $derived(book.history!.now.setup);
@@ -33,17 +36,42 @@
 
   const keep = (sheet: SetupSheet) =>
     guarded(async () => {
-      if ('id' in edited!) await api.changeSheet(car, edited, sheet);
-      else await api.addSheet(car, sheet);
-      edited = undefined;
-      await load();
+      try {
+        if ('id' in edited!) await api.changeSheet(car, edited, sheet);
+        else await api.addSheet(car, sheet);
+      } catch (e) {
+        const theirs = theirsOf(e);
+        if (!theirs) throw e;
+        stale = { theirs, mine: sheet };
+        return;
+      }
+      await leaveForm();
     });
+  function leaveForm() {
+    stale = edited = undefined;
+    return load();
+  }
+  function keepMine() {
+    const { theirs, mine } = stale!;
+    stale = undefined;
+    edited = theirs;
+    return keep(mine);
+  }
+  /** A sheet that was changed meanwhile is shown as it is now, and asked for once more. */
   const remove = (kept: KeptSheet) =>
     guarded(async () => {
-      await api.removeSheet(car, kept);
-      going = undefined;
-      await load();
+      try {
+        await api.removeSheet(car, kept);
+        going = undefined;
+      } catch (e) {
+        going = theirsOf(e);
+        throw e;
+      } finally {
+        sheets = await api.sheets(car);
+      }
     });
+  const theirsOf = (e: unknown) =>
+    e instanceof Failed ? (e.problem.theirs as KeptSheet | undefined) : undefined;
   const compare = (first: SetupSheet, second: SetupSheet) =>
     guarded(async () => {
       const result = await api.compareSheets(book.id, book.draft(), first, second);
@@ -121,6 +149,17 @@
 {/if}
 {#if edited}
   <SheetForm sheet={edited.sheet} onkeep={keep} onclose={() => (edited = undefined)} />
+{/if}
+{#if stale}
+  <Stale
+    what="The sheet"
+    theirs={sheetWords(stale.theirs.sheet)}
+    mine={sheetWords(stale.mine)}
+    names={(member) => member}
+    ontheirs={leaveForm}
+    onmine={keepMine}
+    onclose={() => (stale = undefined)}
+  />
 {/if}
 {#if going}
   <Dialog title="Remove “{going.sheet.name}”?" onclose={() => (going = undefined)}>

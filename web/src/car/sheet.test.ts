@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { figureRows } from './figures';
-import { fieldWords, SHEET_FIELDS, typed, valueWords, withTyped } from './sheet';
+import { fieldWords, SHEET_FIELDS, sheetWords, typed, valueWords, withTyped } from './sheet';
 
 const field = (key: string) => SHEET_FIELDS.find((f) => f.key === key)!;
 
@@ -16,6 +16,11 @@ describe('a setup sheet', () => {
     expect(withTyped(field('wing'), sheet, undefined)).toEqual({ name: 'Dry', fuel_kg: 20 });
     expect(sheet.wing).toBe(3);
     expect(typed(field('finalDrive'), sheet)).toBeUndefined();
+  });
+
+  it('is told by the labels and units of the form, without what is left empty', () => {
+    const told = sheetWords({ name: 'Wet', brakeFrontShare: 0.58, wing: 0 });
+    expect(told).toEqual({ Name: 'Wet', 'Brakes, front': '58 %', 'Wing setting': '0' });
   });
 
   it('tells differences in the words of the form', () => {

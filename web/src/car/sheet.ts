@@ -134,6 +134,21 @@ export function fieldWords(field: string): string {
   return SHEET_FIELDS.find((f) => f.key === field)?.label ?? field;
 }
 
+/** A sheet in the words and units of its form, by the form's labels. */
+export function sheetWords(sheet: SetupSheet): Record<string, string | undefined> {
+  const numbers = SHEET_FIELDS.flatMap((field) => {
+    const value = typed(field, sheet);
+    return value === undefined ? [] : [[field.label, [value, field.unit].join(' ').trim()]];
+  });
+  return {
+    Name: sheet.name,
+    Date: sheet.date,
+    ...(Object.fromEntries(numbers) as Record<string, string>),
+    'Tyres and their laps': sheet.tyres,
+    Notes: sheet.notes,
+  };
+}
+
 /** A difference's value as it is typed, with its unit. */
 export function valueWords(field: string, value: string): string {
   if (value === '') return "the car's own";

@@ -88,7 +88,7 @@
 </div>
 {#if desk.stale}
   <Stale
-    what="The day"
+    what={desk.stale.what}
     theirs={desk.stale.theirs}
     mine={desk.stale.mine}
     ontheirs={desk.takeTheirs}

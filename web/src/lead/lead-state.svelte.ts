@@ -6,6 +6,15 @@ import { lineOn, openFor } from './lead-day';
 
 const KEY = Symbol('lead');
 
+/** What somebody else kept meanwhile, and what was to be kept here. */
+interface Clash {
+  what: string;
+  theirs: unknown;
+  mine: unknown;
+  /** Puts mine over theirs, once theirs is loaded. */
+  again: () => Promise<void>;
+}
+
 /** A led day on the screen: what is kept, who and which corner is chosen. */
 export class LeadDesk {
   lead = $state.raw<Lead>();
@@ -23,8 +32,7 @@ export class LeadDesk {
   );
   readonly open = $derived(this.driver ? openFor(this.lead!.remarks, this.driver.key) : []);
 
-  /** What somebody else kept meanwhile, and what was to be kept here. */
-  stale = $state.raw<{ theirs: LeadDay; mine: LeadDay }>();
+  stale = $state.raw<Clash>();
 
   /** Changes go one after the other, each from what the one before left. */
   #queue: Promise<void> = Promise.resolve();
@@ -45,7 +53,8 @@ export class LeadDesk {
           this.lead = await api.changeLead(this.session, mine, this.lead!.edition);
         } catch (e) {
           if (!(e instanceof Failed && e.problem.theirs)) throw e;
-          this.stale = { theirs: e.problem.theirs as LeadDay, mine };
+          const theirs = e.problem.theirs as LeadDay;
+          this.stale = { what: 'The day', theirs, mine, again: () => this.change(() => mine) };
           return;
         }
         this.past = [...this.past, before].slice(-50);
@@ -62,9 +71,9 @@ export class LeadDesk {
 
   /** Keeps what was to be kept here in the place of theirs. */
   keepMine = async () => {
-    const { mine } = this.stale!;
+    const { again } = this.stale!;
     await this.takeTheirs();
-    await this.change(() => mine);
+    await again();
   };
 
   undo = () => {
@@ -94,8 +103,21 @@ export class LeadDesk {
 
   see = (remark: GroupRemark, state: RemarkState) =>
     this.#run(async () => {
-      const seen = await api.seeRemark(remark, state);
-      this.#remarks((all) => all.map((r) => (r.id === seen.id ? seen : r)));
+      try {
+        const seen = await api.seeRemark(remark, state);
+        this.#remarks((all) => all.map((r) => (r.id === seen.id ? seen : r)));
+      } catch (e) {
+        if (!(e instanceof Failed && e.problem.status === 412)) throw e;
+        await this.load();
+        const theirs = this.lead!.remarks.find((r) => r.id === remark.id);
+        if (!theirs) throw e;
+        this.stale = {
+          what: 'The remark',
+          theirs: seenWords(theirs),
+          mine: seenWords({ ...remark, state, closedOnLap: this.lead!.day.lap }),
+          again: () => this.see(theirs, state),
+        };
+      }
     });
 
   takeBack = (remark: GroupRemark) =>
@@ -117,6 +139,12 @@ export class LeadDesk {
       this.problem = e.problem;
     }
   }
+}
+
+/** A remark and what became of it, in words. */
+function seenWords({ words, state, closedOnLap }: GroupRemark) {
+  const outcome = { open: 'open', taken: 'taken', 'not-taken': 'not taken' }[state];
+  return { remark: words, state: state === 'open' ? outcome : `${outcome} on lap ${closedOnLap}` };
 }
 
 export const provideLead = (desk: LeadDesk) => setContext(KEY, desk);

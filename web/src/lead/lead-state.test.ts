@@ -47,18 +47,24 @@ vi.mock('../api/client', () => {
         lap: server.day.lap,
         state: said.good ? 'taken' : 'open',
       }),
-      seeRemark: async ({ id }: GroupRemark, state: GroupRemark['state']) => ({
-        ...({
-          id,
-          driver: 'ada',
-          corner: 4,
-          lap: 1,
-          words: 'Early',
-          good: false,
-          own: false,
-        } as GroupRemark),
-        state,
-      }),
+      seeRemark: async ({ id, edition }: GroupRemark, state: GroupRemark['state']) => {
+        const stored = server.remarks.find((r) => r.id === id);
+        if (stored && stored.edition !== edition) {
+          throw new Failed({ status: 412, title: 'conflict', detail: 'changed meanwhile' });
+        }
+        return {
+          ...({
+            id,
+            driver: 'ada',
+            corner: 4,
+            lap: 1,
+            words: 'Early',
+            good: false,
+            own: false,
+          } as GroupRemark),
+          state,
+        };
+      },
       takeBackRemark: async () => undefined,
     },
   };
@@ -129,6 +135,21 @@ describe('a led day on the screen', () => {
     expect(lead.problem?.detail).toBe('changed meanwhile');
     expect(lead.past).toEqual([]);
     expect(server.day.lapsEach).toBe(2);
+  });
+
+  it('lays a remark seen elsewhere beside what is seen here, and keeps what is chosen', async () => {
+    const remark = { id: 'r', edition: 1, driver: 'ada', corner: 4, lap: 1, words: 'Early' };
+    server.remarks = [{ ...remark, good: false, own: false, state: 'not-taken', closedOnLap: 2 }];
+    const lead = await desk();
+    const seen = { ...server.remarks[0], edition: 0, state: 'open' as const };
+    await lead.see(seen, 'taken');
+    expect(lead.stale).toMatchObject({
+      theirs: { remark: 'Early', state: 'not taken on lap 2' },
+      mine: { remark: 'Early', state: 'taken on lap 1' },
+    });
+    await lead.keepMine();
+    expect(lead.stale).toBeUndefined();
+    expect(lead.lead!.remarks[0].state).toBe('taken');
   });
 
   it('says a word to the chosen driver at the chosen corner, and sees whether it was taken', async () => {

@@ -5,7 +5,7 @@
   import { between } from '../strip/lap-axis';
   import { lengthIn, whole } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
-  import { markOf } from './brief-lines';
+  import { markOf, stepWords } from './brief-lines';
   import { ladder } from './ladder';
 
   interface Props {
@@ -23,15 +23,7 @@
       ? markWords(markOf(mark), length)
       : `${length(station)} after the start line, no mark seen`;
   const toGo = $derived(between(book.view!.trace, step.now_m, step.target_m));
-  const state = $derived(
-    step.proven
-      ? 'proven'
-      : !step.begun
-        ? 'not begun'
-        : `step ${step.step + 1} of ${step.steps_m.length}` +
-          (step.inARow ? `, ${step.inARow} good` : '') +
-          (step.misses ? `, ${step.misses} missed` : ''),
-  );
+  const state = $derived(stepWords(step));
 </script>
 
 <li class="border-base-300 flex items-center gap-4 border-b py-2" data-step={step.corner}>

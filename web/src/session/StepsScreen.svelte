@@ -5,15 +5,24 @@
   import type { Problem as ProblemType } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
   import Problem from '../ui/Problem.svelte';
+  import Stale from '../ui/Stale.svelte';
   import { preferences } from '../units/preferences.svelte';
-  import { openSteps } from './brief-lines';
+  import { openSteps, stepWords } from './brief-lines';
   import StepLadder from './StepLadder.svelte';
 
   const book = useBook();
+  const TOLD: Record<string, string> = {
+    begin: 'begin',
+    made: 'made it',
+    missed: 'missed',
+    forget: 'forget it all',
+  };
   let steps = $state.raw<StepView[]>();
   let problem = $state<ProblemType>();
   let busy = $state(false);
   let all = $state(false);
+  /** A step plan as it was seen and as it is now, and what was to be told of it here. */
+  let stale = $state.raw<{ seen: StepView; now: StepView; word: string }>();
   const revision = $derived(book.base!.revision);
   const shown = $derived(all ? (steps ?? []) : openSteps(steps ?? []));
 
@@ -34,13 +43,18 @@
     untrack(() => void run(() => api.steps(book.id, number)));
   });
 
-  /** A lap told in another window counts already: then the board is shown as it is now. */
+  /** A lap told in another window counts already: then both are shown, and this one may be told too. */
   async function note(step: StepView, word: string) {
     await run(() => api.noteStep(book.id, revision.number, step, word));
-    const told = problem;
-    if (told?.status !== 412) return;
+    if (problem?.status !== 412) return;
     await run(() => api.steps(book.id, revision.number));
-    problem = told;
+    const now = steps?.find((s) => s.corner === step.corner);
+    if (now) stale = { seen: step, now, word };
+  }
+  function tellToo() {
+    const { now, word } = stale!;
+    stale = undefined;
+    return note(now, word);
   }
 </script>
 
@@ -79,3 +93,14 @@
     </ul>
   {:else if !problem}<p class="p-4" role="status">Computing the steps …</p>{/if}
 </div>
+{#if stale}
+  <Stale
+    what="Corner {stale.now.corner}"
+    theirs={{ 'step plan': stepWords(stale.now), 'told here': '' }}
+    mine={{ 'step plan': stepWords(stale.seen), 'told here': TOLD[stale.word] }}
+    names={(member) => member}
+    over="Tell mine too"
+    ontheirs={() => (stale = undefined)}
+    onmine={tellToo}
+  />
+{/if}

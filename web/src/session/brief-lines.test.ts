@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Brief, StepView } from '../api/sessions';
 import { testPage } from '../test-lap';
-import { briefLines, markOf, openSteps } from './brief-lines';
+import { briefLines, markOf, openSteps, stepWords } from './brief-lines';
 
 const step = (changes: Partial<StepView>) =>
   ({ corner: 1, begun: true, proven: false, sure: false, ...changes }) as StepView;
@@ -27,6 +27,14 @@ describe('the brief', () => {
   it('leaves proven points and pages that the driver calls known alone', () => {
     const steps = [step({ proven: true }), step({ begun: false, sure: true }), step({})];
     expect(openSteps(steps)).toHaveLength(1);
+  });
+
+  it('says how far a step plan is', () => {
+    const plan = { step: 1, steps_m: [700, 705, 710], inARow: 2, misses: 1 };
+    expect(stepWords(step(plan))).toBe('step 2 of 3, 2 good, 1 missed');
+    expect(stepWords(step({ ...plan, inARow: 0, misses: 0 }))).toBe('step 2 of 3');
+    expect(stepWords(step({ ...plan, begun: false }))).toBe('not begun');
+    expect(stepWords(step({ ...plan, proven: true }))).toBe('proven');
   });
 
   it('reads the marks of steps as the pages’ own', () => {

@@ -27,6 +27,17 @@ export function markOf(mark: StepMark): MarkReference {
 export const openSteps = (steps: StepView[]) =>
   steps.filter((step) => !step.proven && (step.begun || !step.sure));
 
+/** How far a step plan is, in words. */
+export function stepWords(step: StepView): string {
+  if (step.proven) return 'proven';
+  if (!step.begun) return 'not begun';
+  const laps = [
+    step.inARow ? `, ${step.inARow} good` : '',
+    step.misses ? `, ${step.misses} missed` : '',
+  ];
+  return `step ${step.step + 1} of ${step.steps_m.length}${laps.join('')}`;
+}
+
 /**
  * The brief in the order of the lap.
  *

@@ -13,15 +13,26 @@
     ontheirs: () => void;
     /** Puts mine over theirs. */
     onmine: () => void;
-    /** Goes back to what is typed; it is not kept. */
-    onclose: () => void;
+    /** Goes back to what is typed; it is not kept. Left out where nothing is typed. */
+    onclose?: () => void;
+    /** What putting mine over theirs is called. */
+    over?: string;
   }
-  const { what, theirs, mine, names = words, ontheirs, onmine, onclose }: Props = $props();
+  const {
+    what,
+    theirs,
+    mine,
+    names = words,
+    ontheirs,
+    onmine,
+    onclose,
+    over = 'Keep mine over it',
+  }: Props = $props();
   const SHOWN = 14;
   const found = $derived(differences(theirs, mine, names));
 </script>
 
-<Dialog title="{what} was changed meanwhile" {onclose}>
+<Dialog title="{what} was changed meanwhile" onclose={onclose ?? ontheirs}>
   <p class="pb-2">
     In another window or by somebody else. Nothing of theirs was overwritten, and what you typed is
     here.
@@ -46,8 +57,8 @@
   </table>
   {#if found.length > SHOWN}<p class="pt-1">… and {found.length - SHOWN} more.</p>{/if}
   <div class="flex flex-wrap justify-end gap-2 pt-3">
-    <button class="btn" onclick={onclose}>Back to mine</button>
+    {#if onclose}<button class="btn" onclick={onclose}>Back to mine</button>{/if}
     <button class="btn" onclick={ontheirs}>Take theirs</button>
-    <button class="btn btn-primary" onclick={onmine}>Keep mine over it</button>
+    <button class="btn btn-primary" onclick={onmine}>{over}</button>
   </div>
 </Dialog>
