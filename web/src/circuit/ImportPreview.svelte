@@ -49,9 +49,9 @@
       ],
       [
         'largest move by smoothing',
-        `${preferences.acrossText(preview.largestMove_m)} at ${preferences.lengthText(preview.largestMoveAt_m)}`,
+        `${preferences.acrossText(preview.largestMove_m, 2)} at ${preferences.lengthText(preview.largestMoveAt_m)}`,
       ],
-      ['noise of the points', preferences.acrossText(preview.surveyNoise_m)],
+      ['noise of the points', preferences.acrossText(preview.surveyNoise_m, 2)],
       preview.track
         ? ['gap at the ends', preferences.acrossText(preview.track.closureGapM)]
         : undefined,

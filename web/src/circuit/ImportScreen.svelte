@@ -5,6 +5,7 @@
   import Header from '../ui/Header.svelte';
   import Problem from '../ui/Problem.svelte';
   import Field from './Field.svelte';
+  import { heightsOpen } from './heights';
   import ImportPreview from './ImportPreview.svelte';
   import ImportSettingsForm from './ImportSettingsForm.svelte';
   import { preferences } from '../units/preferences.svelte';
@@ -119,10 +120,14 @@
         <button
           class="btn btn-primary h-12"
           onclick={take}
-          disabled={reading || storing}
+          disabled={reading || storing || heightsOpen(preview, settings)}
           data-take-in>{storing ? 'Storing …' : 'Take it in'}</button
         >
-        <p class="text-neutral">Nothing is stored before that.</p>
+        <p class="text-neutral">
+          {heightsOpen(preview, settings)
+            ? 'Say first whether the heights are taken or the road is level.'
+            : 'Nothing is stored before that.'}
+        </p>
       </div>
     </div>
   {:else if !file}

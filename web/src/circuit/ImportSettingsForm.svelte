@@ -2,6 +2,7 @@
   import { lengthFrom, lengthIn } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
   import Field from './Field.svelte';
+  import HeightsChoice from './HeightsChoice.svelte';
   import NumberField from './NumberField.svelte';
   import type { CircuitPreview, ImportSettings } from './types';
 
@@ -72,6 +73,13 @@
       max={shown(60)}
       onchange={(v) => set({ widthRight_m: metres(v), widthLeft_m: settings.widthLeft_m ?? 5 })}
     />
+    {#if preview.track.heights}
+      <HeightsChoice
+        heights={preview.track.heights}
+        level={settings.level}
+        onchange={(level) => set({ level })}
+      />
+    {/if}
     <Field label="Recorded the wrong way round">
       <input
         type="checkbox"

@@ -99,6 +99,20 @@ export interface ImportSettings {
   lap?: number;
   widthLeft_m?: number;
   widthRight_m?: number;
+  /** Whether the road is taken as level; not said yet where it is missing. */
+  level?: boolean;
+}
+
+/** Heights of a recording after smoothing; grades as fractions. */
+export interface RecordedHeights {
+  noiseM: number;
+  overM: number;
+  gapM: number;
+  steepestUp: number;
+  steepestDown: number;
+  riseM: number;
+  /** Whether the driver is to be asked before they are taken. */
+  doubtful: boolean;
 }
 
 export interface CircuitPreview {
@@ -122,7 +136,7 @@ export interface CircuitPreview {
     laps: number;
     closureGapM: number;
     crossings: { firstM: number; secondM: number }[];
-    heights: boolean;
+    heights?: RecordedHeights | null;
   } | null;
   warnings: string[];
   road: RoadColumns;

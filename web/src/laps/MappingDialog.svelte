@@ -1,5 +1,6 @@
 <script lang="ts">
   import Dialog from '../ui/Dialog.svelte';
+  import { columnWords } from './columns';
   import type { Asking } from './debrief-state.svelte';
 
   interface Props {
@@ -43,13 +44,14 @@
             >
             <td class="py-0.5">
               <select
-                class="select h-10 w-36 text-base"
+                class="select h-10 w-44 text-base"
                 aria-label="{column.header} is"
                 value={column.is ?? ''}
                 onchange={(e) => onmap(column.header, e.currentTarget.value)}
               >
                 <option value="">left out</option>
-                {#each preview.choices as choice (choice)}<option value={choice}>{choice}</option
+                {#each preview.choices as choice (choice)}<option value={choice}
+                    >{columnWords(choice)}</option
                   >{/each}
               </select>
             </td>

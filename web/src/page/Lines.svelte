@@ -52,6 +52,10 @@
   /** Whether it is a mark that stands somewhere, and not a count of time. */
   const standing = (mark: MarkReference | undefined) => mark !== undefined && !mark.weak;
   const lengths = (mark: MarkReference) => carLengths(mark.offset_m, trace.carLength_m ?? 0);
+  /** Who brakes in the bend turns in before he brakes, and reads it in that order. */
+  const turnInFirst = $derived(
+    p.brake.at_m !== undefined && between(trace, p.turnIn.at_m, p.brake.at_m) > 0.5,
+  );
   const throttleDrops = $derived(p.throttle.first_m !== undefined);
 </script>
 
@@ -76,7 +80,7 @@
       >{/each}
   </select>
 {/snippet}
-<ol aria-label="The corner in the order it is driven">
+{#snippet brakeAndGears()}
   <Line
     letter="B"
     shape="square"
@@ -137,6 +141,8 @@
       {/if}
     {/snippet}
   </Line>
+{/snippet}
+{#snippet turnIn()}
   <Line
     letter="T"
     shape="diamond"
@@ -166,6 +172,11 @@
     <MarkChoice point="turnIn" target={p.turnIn.target} choices={p.turnIn.choices} />
     {#snippet more()}{@render cautions(p.turnIn.target)}{/snippet}
   </Line>
+{/snippet}
+<ol aria-label="The corner in the order it is driven">
+  {#if turnInFirst}{@render turnIn()}{/if}
+  {@render brakeAndGears()}
+  {#if !turnInFirst}{@render turnIn()}{/if}
   {#if p.trailBrake}
     <Line letter="R" shape="frame" title="Release" fields={['trailBrake.release_m']}>
       off

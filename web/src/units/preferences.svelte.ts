@@ -48,14 +48,17 @@ class Preferences {
   inUnits(text: string): string {
     return text
       .replace(/(\d+(?:\.\d+)?) m\b/g, (_, metres: string) =>
-        metres.includes('.') ? this.acrossText(Number(metres)) : this.lengthText(Number(metres)),
+        metres.includes('.')
+          ? // As many decimals as it comes with: rounded twice, one number becomes two.
+            this.acrossText(Number(metres), metres.split('.')[1].length)
+          : this.lengthText(Number(metres)),
       )
       .replace(/(\d+) km\/h/g, (_, kmh) => this.speedText(Number(kmh) / 3.6));
   }
 
-  /** Length across the road, to a decimal, with its unit. */
-  acrossText(metres: number): string {
-    return `${lengthIn(metres, this.length).toFixed(1).replace('-', '−')} ${this.length}`;
+  /** Length across the road, to a decimal or more, with its unit. */
+  acrossText(metres: number, decimals = 1): string {
+    return `${lengthIn(metres, this.length).toFixed(decimals).replace('-', '−')} ${this.length}`;
   }
 
   /** Length with its unit. */

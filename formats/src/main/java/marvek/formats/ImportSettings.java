@@ -29,7 +29,8 @@ public record ImportSettings(
           null,
           null,
           1,
-          new RecordedTrack.Settings(false, 0, 1, ASSUMED_HALF_WIDTH_M, ASSUMED_HALF_WIDTH_M),
+          new RecordedTrack.Settings(
+              false, 0, 1, ASSUMED_HALF_WIDTH_M, ASSUMED_HALF_WIDTH_M, false),
           false);
 
   public ImportSettings {
@@ -64,7 +65,8 @@ public record ImportSettings(
               place.number("startAt_m", d.startAtM()),
               place.has("lap") ? place.integer("lap") : d.lap(),
               place.number("widthLeft_m", d.widthLeftM()),
-              place.number("widthRight_m", d.widthRightM())),
+              place.number("widthRight_m", d.widthRightM()),
+              place.bool("level", d.level())),
           place.has("widthLeft_m") && place.has("widthRight_m"));
     } catch (InvalidValueException e) {
       throw BadFileException.atPointer("/" + e.field(), e.getMessage() + ".");

@@ -79,6 +79,7 @@ record LapColumn(Channel channel, double factor, boolean pressure) {
           Map.entry("°", 1.0),
           Map.entry("g", 1.0),
           Map.entry("m/s2", 1 / G0),
+          Map.entry("mps2", 1 / G0),
           Map.entry("m/s²", 1 / G0),
           Map.entry("dps", 1.0),
           Map.entry("deg/s", 1.0),
@@ -89,9 +90,12 @@ record LapColumn(Channel channel, double factor, boolean pressure) {
     return channel == null;
   }
 
-  /** Its column in the lap format, in the unit that is kept. */
+  /** The column that it can be mapped to, in the unit that the file has. */
   String name() {
-    return isTime() ? "time_s" : channel.column();
+    return CANONICAL.stream()
+        .filter(name -> of(name, "").filter(this::equals).isPresent())
+        .findFirst()
+        .orElseGet(() -> isTime() ? "time_s" : channel.column());
   }
 
   /**
@@ -115,19 +119,25 @@ record LapColumn(Channel channel, double factor, boolean pressure) {
           "lat_deg",
           "lon_deg",
           "alt_m",
+          "alt_ft",
           "x_m",
           "y_m",
           "speed_kmh",
           "speed_mps",
           "speed_mph",
+          "speed_kn",
           "brake_pct",
           "brake_bar",
+          "brake_kpa",
+          "brake_psi",
           "throttle_pct",
           "steer_deg",
           "gear",
           "rpm",
           "lat_g",
           "long_g",
+          "lateral_acc_mps2",
+          "longitudinal_acc_mps2",
           "yaw_rate_dps",
           "clutch_pct");
 

@@ -11,6 +11,7 @@ import marvek.core.circuit.Circuit;
 import marvek.core.circuit.GeoPoint;
 import marvek.core.circuit.Mark;
 import marvek.core.circuit.MarkType;
+import marvek.core.circuit.RecordedHeights;
 import marvek.core.circuit.RecordedTrack;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.RoadPosition;
@@ -45,7 +46,35 @@ public final class RecordedLine {
       double laps,
       double closureGapM,
       List<RecordedTrack.Crossing> crossings,
-      boolean heights) {}
+      Heights heights) {}
+
+  /**
+   * What can be said of recorded heights, see {@link RecordedHeights}.
+   *
+   * @param doubtful whether the driver is to be asked before they are taken
+   */
+  public record Heights(
+      double noiseM,
+      double overM,
+      double gapM,
+      double steepestUp,
+      double steepestDown,
+      double riseM,
+      boolean doubtful) {
+    /** Of what was recorded; null where nothing was. */
+    private static Heights of(RecordedHeights h) {
+      return h == null
+          ? null
+          : new Heights(
+              h.noiseM(),
+              h.overM(),
+              h.gapM(),
+              h.steepestUp(),
+              h.steepestDown(),
+              h.riseM(),
+              h.doubtful());
+    }
+  }
 
   record Read(Circuit circuit, Facts facts) {}
 
@@ -129,7 +158,7 @@ public final class RecordedLine {
             result.laps(),
             result.closureGapM(),
             result.crossings(),
-            result.heights());
+            Heights.of(result.heights()));
     return new Imported<>(new Read(circuit, facts), warnings);
   }
 
@@ -163,9 +192,7 @@ public final class RecordedLine {
               crossing.firstM(),
               crossing.secondM()));
     }
-    if (!result.heights()) {
-      warnings.add("No heights: the road is taken as level.");
-    }
+    warnOfHeights(result.heights());
     if (!settings.widthSaid()) {
       warnings.add(
           String.format(
@@ -174,6 +201,36 @@ public final class RecordedLine {
                   + " Say what they are, and measure them better on the walk.",
               settings.track().widthLeftM()));
     }
+  }
+
+  private void warnOfHeights(RecordedHeights heights) {
+    if (heights == null) {
+      warnings.add("No heights, or not at every point: the road is taken as level.");
+      return;
+    }
+    if (!heights.doubtful()) {
+      return;
+    }
+    warnings.add(
+        String.format(
+            Locale.ROOT,
+            "The recorded heights jump by %.1f m from point to point%s. %s",
+            heights.noiseM(),
+            Math.abs(heights.gapM()) > RecordedHeights.WANDERING_GAP_M
+                ? String.format(
+                    Locale.ROOT,
+                    " and are %.1f m off after one lap, which was spread over it",
+                    Math.abs(heights.gapM()))
+                : "",
+            settings.track().level()
+                ? "The road is taken as level."
+                : String.format(
+                    Locale.ROOT,
+                    "Smoothed over %.0f m they give %.1f %% up and %.1f %% down at the steepest:"
+                        + " if that is not the place you know, take the road as level.",
+                    heights.overM(),
+                    100 * heights.steepestUp(),
+                    100 * heights.steepestDown())));
   }
 
   private Circuit withMarks(Circuit bare, LocalPlane plane, List<GpxFile.Waypoint> waypoints) {

@@ -11,12 +11,15 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Random;
+import java.util.regex.Pattern;
 import javax.xml.XMLConstants;
 import javax.xml.transform.stream.StreamSource;
 import javax.xml.validation.SchemaFactory;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Mark;
 import marvek.core.circuit.MarkType;
+import marvek.core.circuit.Road;
 import marvek.core.circuit.RoadPosition;
 import marvek.core.circuit.Side;
 import marvek.core.conditions.Conditions;
@@ -130,7 +133,7 @@ class GpxTest {
     assertThat(read.circuit().name()).isEqualTo("Harrowfen");
     assertThat(read.road().closed()).isTrue();
     assertThat(read.road().lengthM()).isCloseTo(demo.road().lengthM(), within(1.5));
-    assertThat(read.track().heights()).isTrue();
+    assertThat(read.track().heights().doubtful()).isFalse();
     Mark board = read.circuit().marks().get(0);
     assertThat(board.type()).isEqualTo(MarkType.DISTANCE_BOARD);
     assertThat(board.valueM()).isEqualTo(150);
@@ -138,6 +141,49 @@ class GpxTest {
     assertThat(read.warnings())
         .anyMatch(w -> w.contains("far away"))
         .anyMatch(w -> w.contains("5 m to each side are assumed"));
+  }
+
+  /**
+   * Heights of a telephone: metres from point to point, and a lap that ends higher than it began.
+   */
+  @Test
+  void roughHeightsAreSmoothedToldAndMayBeLeftAway() {
+    Random random = new Random(5);
+    int[] n = {0};
+    String rough =
+        Pattern.compile("<ele>(.*?)</ele>")
+            .matcher(demoLap())
+            .replaceAll(
+                m ->
+                    "<ele>"
+                        + (Double.parseDouble(m.group(1))
+                            + 2 * random.nextGaussian()
+                            + 0.005 * n[0]++)
+                        + "</ele>");
+    CircuitImport.Understood taken =
+        CircuitImport.read(file(rough), "lap.gpx", ImportSettings.NONE);
+    RecordedLine.Heights heights = taken.track().heights();
+    assertThat(heights.doubtful()).isTrue();
+    assertThat(heights.noiseM()).isCloseTo(2, within(0.4));
+    double steepest = Math.max(heights.steepestUp(), heights.steepestDown());
+    Road demo = CircuitGeoJson.read(DemoFiles.circuit()).value().road();
+    assertThat(steepest).isCloseTo(steepest(demo), within(0.015));
+    assertThat(steepest(taken.road())).isCloseTo(steepest, within(0.005));
+    assertThat(taken.warnings()).anyMatch(w -> w.contains("heights jump by"));
+    ImportSettings level =
+        ImportSettings.read(JsonFiles.MAPPER.createObjectNode().put("level", true));
+    CircuitImport.Understood flat = CircuitImport.read(file(rough), "lap.gpx", level);
+    assertThat(steepest(flat.road())).isZero();
+    assertThat(flat.track().heights()).isEqualTo(heights);
+    assertThat(flat.warnings()).anyMatch(w -> w.contains("taken as level"));
+  }
+
+  private static double steepest(Road road) {
+    double most = 0;
+    for (int i = 0; i < road.size(); i++) {
+      most = Math.max(most, Math.abs(road.gradeAt(i)));
+    }
+    return most;
   }
 
   @Test

@@ -248,6 +248,29 @@ class LapCsvTest {
     assertThat(LapPreview.of(bytes(FOREIGN), MAPPING).missing()).isEmpty();
   }
 
+  /** What is offered is what would be read: kept as it stands it must not change a value. */
+  @ParameterizedTest
+  @CsvSource({
+    "Speed,speed_kmh",
+    "Speed (mph),speed_mph",
+    "Ground Speed [kn],speed_kn",
+    "speed_mps,speed_mps",
+    "Brake Pressure (psi),brake_psi",
+    "brake (kPa),brake_kpa",
+    "Brake,brake_pct",
+    "Time (ms),time_ms",
+    "Distance (km),distance_km",
+    "Altitude (ft),alt_ft",
+    "Lateral Acc (m/s²),lateral_acc_mps2",
+    "Long_G,long_g"
+  })
+  void aPreviewNamesTheUnitThatTheFileHas(String header, String is) {
+    byte[] text = bytes(header + "\n1\n2\n");
+    assertThat(LapPreview.of(text, Map.of()).columns().get(0).is()).isEqualTo(is);
+    assertThat(LapPreview.of(text, Map.of(header, is)).columns().get(0).is()).isEqualTo(is);
+    assertThat(LapColumn.canonical(is)).isEqualTo(LapColumn.of(header, ""));
+  }
+
   @Test
   void aBrakePressureIsTakenFromTheHardestOfTheFile() {
     String text =

@@ -52,9 +52,15 @@ public final class RecordedTrack {
    * @param startAtM where the start line is, in metres from the first point of the lap as recorded
    * @param lap which lap of several, from 1
    * @param widthLeftM distance to the left white line all round, to be measured better later
+   * @param level whether the road is taken as level, whatever heights were recorded
    */
   public record Settings(
-      boolean reversed, double startAtM, int lap, double widthLeftM, double widthRightM) {
+      boolean reversed,
+      double startAtM,
+      int lap,
+      double widthLeftM,
+      double widthRightM,
+      boolean level) {
     public Settings {
       Require.notNegative("startAt_m", startAtM);
       Require.within("lap", lap, 1, 1000);
@@ -75,7 +81,7 @@ public final class RecordedTrack {
    * @param laps how often the recording goes round; 1 for a single lap, below 1 for an open line
    * @param closureGapM distance between the two ends that were brought together; 0 on an open road
    * @param crossings where the lap crosses itself
-   * @param heights whether heights were recorded
+   * @param heights what was recorded of heights; null where some point has none
    */
   public record Result(
       Survey survey,
@@ -85,7 +91,7 @@ public final class RecordedTrack {
       double laps,
       double closureGapM,
       List<Crossing> crossings,
-      boolean heights) {}
+      RecordedHeights heights) {}
 
   private RecordedTrack(List<TrackPoint> points, List<Integer> origin, Settings settings) {
     this.points = points;
@@ -261,7 +267,8 @@ public final class RecordedTrack {
     int last = points.size() - 1;
     double gap = distance(points.get(0), points.get(last));
     boolean closed = gap <= Survey.MAX_SPACING_M && station[last] > SHORTEST_LAP_M;
-    return finish(raw, points, closed, closed ? gap : 0, closed ? 1 : 0.5);
+    double up = closed ? points.get(last).zM() - points.get(0).zM() : 0;
+    return finish(raw, points, closed, new Gap(closed ? gap : 0, up), closed ? 1 : 0.5);
   }
 
   private Result lapOf(int raw, List<Integer> passages) {
@@ -273,7 +280,8 @@ public final class RecordedTrack {
     int from = passages.get(settings.lap() - 1);
     int to = passages.get(settings.lap());
     double lap = station[passages.get(1)] - station[passages.get(0)];
-    double gap = closureGap(from, to);
+    double up = points.get(to).zM() - points.get(from).zM();
+    Gap gap = new Gap(closureGap(from, to), up);
     List<TrackPoint> cut = broughtTogether(from, to);
     return finish(raw, cut, true, gap, station[points.size() - 1] / lap);
   }
@@ -317,7 +325,7 @@ public final class RecordedTrack {
     return (p.xM() - of.xM()) * Math.cos(heading) + (p.yM() - of.yM()) * Math.sin(heading) > 0;
   }
 
-  private Result finish(int raw, List<TrackPoint> lap, boolean closed, double gap, double laps) {
+  private Result finish(int raw, List<TrackPoint> lap, boolean closed, Gap gap, double laps) {
     List<TrackPoint> line = new ArrayList<>(lap);
     List<Crossing> crossings = crossings(line, closed);
     if (closed) {
@@ -330,24 +338,60 @@ public final class RecordedTrack {
         java.util.Collections.rotate(line, 1);
       }
     }
-    boolean heights = line.stream().allMatch(p -> Double.isFinite(p.zM()));
+    HeightSmoothing heights = heights(line, closed, gap.upM());
+    Survey survey = survey(line, closed, heights);
+    double spacing = medianSpacing(line);
+    return new Result(
+        survey,
+        raw,
+        line.size(),
+        spacing,
+        laps,
+        gap.acrossM(),
+        crossings,
+        heights == null ? null : heights.facts());
+  }
+
+  /** How far the two ends of a lap lie apart, across the road and in height [m]. */
+  private record Gap(double acrossM, double upM) {}
+
+  private static HeightSmoothing heights(List<TrackPoint> line, boolean closed, double upM) {
+    if (!line.stream().allMatch(p -> Double.isFinite(p.zM()))) {
+      return null;
+    }
     int n = line.size();
-    double[][] column = new double[6][n];
-    double[] gaps = new double[n - 1];
-    for (int i = 0; i < n; i++) {
-      column[0][i] = line.get(i).xM();
-      column[1][i] = line.get(i).yM();
-      column[2][i] = heights ? line.get(i).zM() : 0;
-      column[3][i] = settings.widthLeftM();
-      column[4][i] = settings.widthRightM();
-      if (i > 0) {
-        gaps[i - 1] = distance(line.get(i - 1), line.get(i));
-      }
+    double[] station = new double[closed ? n + 1 : n];
+    for (int i = 1; i < station.length; i++) {
+      station[i] = station[i - 1] + distance(line.get(i - 1), line.get(i % n));
+    }
+    double[] z = line.stream().mapToDouble(TrackPoint::zM).toArray();
+    return HeightSmoothing.of(station, closed, z, upM);
+  }
+
+  private Survey survey(List<TrackPoint> line, boolean closed, HeightSmoothing heights) {
+    int n = line.size();
+    double[] left = new double[n];
+    double[] right = new double[n];
+    Arrays.fill(left, settings.widthLeftM());
+    Arrays.fill(right, settings.widthRightM());
+    boolean level = settings.level() || heights == null;
+    return new Survey(
+        line.stream().mapToDouble(TrackPoint::xM).toArray(),
+        line.stream().mapToDouble(TrackPoint::yM).toArray(),
+        level ? new double[n] : heights.heightsM(),
+        left,
+        right,
+        new double[n],
+        closed);
+  }
+
+  private static double medianSpacing(List<TrackPoint> line) {
+    double[] gaps = new double[line.size() - 1];
+    for (int i = 0; i < gaps.length; i++) {
+      gaps[i] = distance(line.get(i), line.get(i + 1));
     }
     Arrays.sort(gaps);
-    Survey survey =
-        new Survey(column[0], column[1], column[2], column[3], column[4], column[5], closed);
-    return new Result(survey, raw, n, gaps[gaps.length / 2], laps, gap, crossings, heights);
+    return gaps[gaps.length / 2];
   }
 
   private static List<TrackPoint> begunAt(List<TrackPoint> lap, double startAtM) {

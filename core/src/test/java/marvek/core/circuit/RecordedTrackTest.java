@@ -16,7 +16,8 @@ import org.junit.jupiter.api.Test;
 class RecordedTrackTest {
   private static final Survey ROAD = TestRoads.varied(4);
   private static final double LENGTH_M = Road.through(ROAD).lengthM();
-  private static final RecordedTrack.Settings SAID = new RecordedTrack.Settings(false, 0, 1, 4, 5);
+  private static final RecordedTrack.Settings SAID =
+      new RecordedTrack.Settings(false, 0, 1, 4, 5, false);
 
   /** Drives round and round for a number of points of the survey, with position noise. */
   private static List<TrackPoint> driven(int points, double noise) {
@@ -43,7 +44,7 @@ class RecordedTrackTest {
     assertThat(result.survey().closed()).isTrue();
     assertThat(result.closureGapM()).isCloseTo(16, within(1.5));
     assertThat(length(result)).isCloseTo(LENGTH_M, within(1.0));
-    assertThat(result.heights()).isTrue();
+    assertThat(result.heights().riseM()).isCloseTo(10, within(0.1));
     assertThat(result.survey().widthRightAt(7)).isEqualTo(5);
   }
 
@@ -60,11 +61,11 @@ class RecordedTrackTest {
   void ofTwoLapsEitherCanBeTaken() {
     List<TrackPoint> track = driven(2 * ROAD.size() + 20, 0.5);
     RecordedTrack.Result first = RecordedTrack.trace(track, SAID);
-    RecordedTrack.Settings second = new RecordedTrack.Settings(false, 0, 2, 4, 5);
+    RecordedTrack.Settings second = new RecordedTrack.Settings(false, 0, 2, 4, 5, false);
     assertThat(first.laps()).isCloseTo(2.0, within(0.06));
     assertThat(length(RecordedTrack.trace(track, second)))
         .isCloseTo(LENGTH_M, within(0.006 * LENGTH_M));
-    RecordedTrack.Settings third = new RecordedTrack.Settings(false, 0, 3, 4, 5);
+    RecordedTrack.Settings third = new RecordedTrack.Settings(false, 0, 3, 4, 5, false);
     assertThatThrownBy(() -> RecordedTrack.trace(track, third))
         .isInstanceOf(InvalidValueException.class)
         .hasMessageContaining("lap (3) is not in the recording; it has 2");
@@ -82,20 +83,21 @@ class RecordedTrackTest {
 
   @Test
   void theStartLineIsWhereTheDriverPutsIt() {
-    RecordedTrack.Settings moved = new RecordedTrack.Settings(false, 400, 1, 4, 5);
+    RecordedTrack.Settings moved = new RecordedTrack.Settings(false, 400, 1, 4, 5, false);
     Survey survey = RecordedTrack.trace(driven(ROAD.size() + 20, 0), moved).survey();
     RoadPosition start = RoadPosition.nearest(Road.through(ROAD), survey.xAt(0), survey.yAt(0));
     assertThat(start.stationM()).isCloseTo(400, within(4.0));
     assertThatThrownBy(
             () ->
                 RecordedTrack.trace(
-                    driven(ROAD.size() + 20, 0), new RecordedTrack.Settings(false, 9000, 1, 4, 5)))
+                    driven(ROAD.size() + 20, 0),
+                    new RecordedTrack.Settings(false, 9000, 1, 4, 5, false)))
         .hasMessageContaining("startAt_m (9000) lies beyond the lap");
   }
 
   @Test
   void aRecordingTheWrongWayRoundIsTurnedAndKeepsItsStart() {
-    RecordedTrack.Settings turned = new RecordedTrack.Settings(true, 0, 1, 4, 5);
+    RecordedTrack.Settings turned = new RecordedTrack.Settings(true, 0, 1, 4, 5, false);
     Survey survey = RecordedTrack.trace(driven(ROAD.size() + 20, 0), turned).survey();
     assertThat(survey.xAt(0)).isCloseTo(ROAD.xAt(0), within(4.0));
     // The first bend of the road turns left; the other way round the last one turns right.
@@ -126,7 +128,7 @@ class RecordedTrackTest {
     assertThat(result.crossings()).hasSize(1);
     double between = result.crossings().get(0).secondM() - result.crossings().get(0).firstM();
     assertThat(between).isCloseTo(length(result) / 2, within(12.0));
-    assertThat(result.heights()).isFalse();
+    assertThat(result.heights()).isNull();
   }
 
   @Test

@@ -280,11 +280,11 @@ class PageDriveTest {
         Reference.basis(
             withKerb(inside), TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.SMOOTH);
     double offset = p.apexes().get(0).offsetM();
-    Reference moved =
-        Reference.on(
-            basis,
-            Conditions.DEFAULT,
-            List.of(OwnValues.in(3).apexOffsetM(offset - 0.5 * Math.signum(offset)).build()));
+    List<OwnValues> own =
+        List.of(OwnValues.in(3).apexOffsetM(offset - 0.5 * Math.signum(offset)).build());
+    Reference moved = Reference.on(basis, Conditions.DEFAULT, own);
+    assertThat(OwnKerbs.wished(basis.circuit(), moved.modelPages(), own).kerbs())
+        .containsExactly(inside);
     Corridor road = Corridor.of(withKerb(inside), ROAD, TestVehicles.clubCar(), Conditions.DEFAULT);
     for (int i = ROAD.indexOf(apex - 60); i <= ROAD.indexOf(apex + 60); i++) {
       assertThat(moved.path().offsetAt(i))
