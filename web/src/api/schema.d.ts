@@ -1591,6 +1591,7 @@ export interface components {
             /** Format: date-time */
             begins?: string;
             comesTwice?: boolean;
+            driven?: boolean;
             /** Format: date-time */
             changedAt?: string;
             /** Format: int64 */

@@ -64,6 +64,8 @@ export interface KeptSession {
   timeZone: string;
   begins: string;
   comesTwice: boolean;
+  /** Whether laps of it are there. */
+  driven: boolean;
   changedAt: string;
   edition: number;
   session: Session;

@@ -36,6 +36,7 @@ describe('the next session', () => {
     ];
     expect(nextOf(list, now)).toBe(list[1]);
     expect(nextOf([kept('2026-06-13T10:20:00Z', true), list[2]], now)).toBe(list[2]);
+    expect(nextOf([{ ...list[1], driven: true }, list[2]], now)).toBe(list[2]);
     expect(nextOf([list[0]], now)).toBeUndefined();
   });
 });

@@ -62,11 +62,12 @@ export function sessionName({ session }: KeptSession): string {
   return `${kind[0].toUpperCase()}${kind.slice(1)}`;
 }
 
-/** The first session that is not over; undefined where all are. */
+/** The first session that is neither driven nor over; undefined where all are. */
 export function nextOf(sessions: KeptSession[], now: Date): KeptSession | undefined {
   return sessions.find(
     (kept) =>
       kept.session.result === undefined &&
+      !kept.driven &&
       new Date(kept.begins).getTime() + 60_000 * kept.session.length_min > now.getTime(),
   );
 }

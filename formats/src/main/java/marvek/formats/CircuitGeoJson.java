@@ -336,8 +336,10 @@ public final class CircuitGeoJson {
 
   private String timeZone(JsonPlace own) {
     if (!own.has("timeZone")) {
-      warnings.add("No time zone is given: taken as UTC.");
-      return "UTC";
+      String zone =
+          own.bool("placed", true) && origin != null ? PlaceZone.nearest(origin).getId() : "UTC";
+      warnings.add("No time zone is given: taken as " + zone + ", by the place.");
+      return zone;
     }
     try {
       return ZoneId.of(own.text("timeZone")).getId();

@@ -136,7 +136,7 @@ public final class RecordedLine {
         "",
         1,
         null,
-        "UTC",
+        PlaceZone.nearest(origin).getId(),
         TrackLimits.ONE_WHEEL_INSIDE_LINE,
         origin,
         result.survey(),
@@ -193,6 +193,7 @@ public final class RecordedLine {
               crossing.secondM()));
     }
     warnOfHeights(result.heights());
+    warnings.add("The time zone is taken as " + circuit.timeZone() + ", by the place.");
     if (!settings.widthSaid()) {
       warnings.add(
           String.format(

@@ -149,7 +149,8 @@ class CircuitGeoJsonTest {
     ((ObjectNode) tree.get("marvek")).remove("trackLimits");
     ((ObjectNode) DemoFiles.feature(tree, "centreline").get("properties")).remove("banking_deg");
     assertThat(CircuitGeoJson.read(tree).warnings())
-        .anyMatch(w -> w.contains("UTC"))
+        .anyMatch(
+            w -> w.equals("No time zone is given: taken as Europe/Isle_of_Man, by the place."))
         .anyMatch(w -> w.contains("track-limits"))
         .anyMatch(w -> w.contains("banking_deg"));
   }

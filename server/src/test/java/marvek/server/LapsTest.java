@@ -103,12 +103,19 @@ class LapsTest {
   @Test
   void theSameFileTwiceIsNoticedAndAFileCanBeTakenOut() {
     byte[] file = simulated(1, 2);
+    assertThat(isDriven()).isFalse();
     Scripts.Answer taken = scripts.upload(session + "/laps", "one.laps.csv", file);
+    assertThat(isDriven()).isTrue();
     Scripts.Answer twice = scripts.upload(session + "/laps", "two.laps.csv", file);
     assertThat(twice.status().value()).isEqualTo(409);
     assertThat(twice.body().path("detail").asText()).contains("in already");
     scripts.delete("/api/laps/" + taken.body().path("id").asText());
     assertThat(scripts.get(session + "/debrief").body().path("files")).isEmpty();
+    assertThat(isDriven()).isFalse();
+  }
+
+  private boolean isDriven() {
+    return scripts.get(session).body().get("driven").asBoolean();
   }
 
   @Test

@@ -47,16 +47,19 @@ public class Sessions implements BookAttachment {
   private final Books books;
   private final Circuits circuits;
   private final TransactionTemplate transaction;
+  private final SessionUse use;
 
   Sessions(
       SessionRepository repository,
       Books books,
       Circuits circuits,
-      TransactionTemplate transaction) {
+      TransactionTemplate transaction,
+      SessionUse use) {
     this.repository = repository;
     this.books = books;
     this.circuits = circuits;
     this.transaction = transaction;
+    this.use = use;
   }
 
   /**
@@ -64,6 +67,7 @@ public class Sessions implements BookAttachment {
    *
    * @param begins the moment, in the circuit's zone
    * @param comesTwice whether its hour comes twice because the clocks go back
+   * @param driven whether laps of it are there
    */
   public record Kept(
       UUID id,
@@ -73,6 +77,7 @@ public class Sessions implements BookAttachment {
       String timeZone,
       Instant begins,
       boolean comesTwice,
+      boolean driven,
       Instant changedAt,
       long edition,
       JsonNode session)
@@ -308,7 +313,7 @@ public class Sessions implements BookAttachment {
     return JsonFiles.write(SessionJson.write(file));
   }
 
-  private static Kept kept(Read read) {
+  private Kept kept(Read read) {
     String layout = read.book().layout();
     return new Kept(
         read.stored().id(),
@@ -318,6 +323,7 @@ public class Sessions implements BookAttachment {
         read.zone().getId(),
         read.session().begins(read.zone()).toInstant(),
         read.session().comesTwice(read.zone()),
+        use.isDriven(read.stored().id()),
         read.stored().changedAt(),
         read.stored().edition(),
         SessionJson.write(read.file()));
