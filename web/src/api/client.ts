@@ -224,22 +224,32 @@ export const api = {
     ),
   say: (words: string) => answer<RadioMessage>(http.POST('/api/radio', { body: { words } })),
   heard: (after: number) => answer<Heard>(http.GET('/api/radio', { params: { query: { after } } })),
-  spoken: (id: string, draft: Draft, pace: number, length: string) =>
+  spoken: (
+    id: string,
+    { conditions, line, ownValues, setup }: Draft,
+    pace: number,
+    length: string,
+  ) =>
     answer<SpokenLap>(
       http.POST('/api/books/{id}/calls', {
         params: { path: { id } },
-        body: body({ ...draft, pace, length }),
+        body: body({ conditions, line, ownValues, setup, pace, length }),
       }),
     ),
   carOnCircuit: (id: string, draft: Draft) =>
     answer<CarOnCircuit>(
       http.POST('/api/books/{id}/car', { params: { path: { id } }, body: body(draft) }),
     ),
-  compareSheets: (id: string, draft: Draft, first: SetupSheet, second: SetupSheet) =>
+  compareSheets: (
+    id: string,
+    { conditions, line, ownValues }: Draft,
+    first: SetupSheet,
+    second: SetupSheet,
+  ) =>
     answer<SheetComparison>(
       http.POST('/api/books/{id}/sheets/compare', {
         params: { path: { id } },
-        body: body({ ...draft, first, second }),
+        body: body({ conditions, line, ownValues, first, second }),
       }),
     ),
   beside: (id: string, other: string) =>

@@ -173,7 +173,6 @@ record JsonPlace(JsonNode node, String pointer) {
     return has(name) ? oneOf(name, type) : otherwise;
   }
 
-  /** Name of a constant as the formats spell it. */
   /** Refuses members of other names than these. */
   void onlyKnown(Set<String> names) {
     node.fieldNames()
@@ -189,6 +188,7 @@ record JsonPlace(JsonNode node, String pointer) {
             });
   }
 
+  /** Name of a constant as the formats spell it. */
   static String spelled(Enum<?> constant) {
     return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
   }

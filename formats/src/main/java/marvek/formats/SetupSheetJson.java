@@ -3,11 +3,33 @@ package marvek.formats;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.time.LocalDate;
+import java.util.Set;
 import marvek.core.InvalidValueException;
 import marvek.core.car.SetupSheet;
 
 /** A setup sheet as a JSON object; what is not written down is absent. */
 public final class SetupSheetJson {
+  private static final Set<String> KNOWN =
+      Set.of(
+          "name",
+          "date",
+          "brakeFrontShare",
+          "finalDrive",
+          "cdA_m2",
+          "clA_m2",
+          "aeroFrontShare",
+          "gripFactor",
+          "fuel_kg",
+          "pressureFront_kpa",
+          "pressureRear_kpa",
+          "barFront",
+          "barRear",
+          "rideHeightFront_mm",
+          "rideHeightRear_mm",
+          "wing",
+          "tyres",
+          "notes");
+
   private SetupSheetJson() {}
 
   /**
@@ -23,6 +45,7 @@ public final class SetupSheetJson {
     if (!node.isObject()) {
       throw p.error("an object is expected here.");
     }
+    p.onlyKnown(KNOWN);
     try {
       return new SetupSheet(
           p.text("name"),

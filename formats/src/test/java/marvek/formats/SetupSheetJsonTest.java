@@ -43,7 +43,8 @@ class SetupSheetJsonTest {
         "{\"name\": \"A\", \"brakeFrontShare\": 63} | /setup/brakeFrontShare",
         "{\"name\": \"A\", \"fuel_kg\": \"full\"} | /setup/fuel_kg",
         "{\"name\": \"A\", \"date\": \"last week\"} | /setup/date",
-        "{\"name\": \"A\", \"pressureRear_kpa\": 2} | /setup/pressureRear_kpa"
+        "{\"name\": \"A\", \"pressureRear_kpa\": 2} | /setup/pressureRear_kpa",
+        "{\"name\": \"A\", \"rearWing\": 2} | /setup/rearWing"
       })
   void aBadValueIsNamedWithItsPlace(String json, String pointer) {
     BadFileException e = catchThrowableOfType(BadFileException.class, () -> read(json));

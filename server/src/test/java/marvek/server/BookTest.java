@@ -33,7 +33,11 @@ class BookTest {
     return scripts.newBook(demo.path("circuitId").asText(), demo.path("carId").asText(), "Trial");
   }
 
-  private static Map<String, Object> draft(int parent, Object ownValues) {
+  private static Map<String, Object> draft(Object ownValues) {
+    return Map.of("parent", 2, "ownValues", ownValues);
+  }
+
+  private static Map<String, Object> kept(int parent, Object ownValues) {
     return Map.of("parent", parent, "ownValues", ownValues, "reason", "tried on track");
   }
 
@@ -70,7 +74,7 @@ class BookTest {
   void tryingOutStoresNothing() {
     String path = "/api/books/" + id(demo);
     double before = scripts.get(path + "/revisions/2").body().at("/lap/time_s").asDouble();
-    Scripts.Answer tried = scripts.post(path + "/try", draft(2, List.of(brakeAt(290))));
+    Scripts.Answer tried = scripts.post(path + "/try", draft(List.of(brakeAt(290))));
     assertThat(tried.status().value()).isEqualTo(200);
     assertThat(tried.body().at("/revision/lap/time_s").asDouble()).isNotEqualTo(before);
     assertThat(tried.body().at("/revision/pages/0/brake/at_m").asDouble()).isEqualTo(290);
@@ -81,7 +85,7 @@ class BookTest {
   void aKeptDraftIsTheNextRevisionAndNeverChanges() {
     String path = "/api/books/" + newBook();
     String first = scripts.get(path + "/revisions/1").body().toString();
-    Scripts.Answer kept = scripts.post(path + "/revisions", draft(1, List.of(brakeAt(300))));
+    Scripts.Answer kept = scripts.post(path + "/revisions", kept(1, List.of(brakeAt(300))));
     assertThat(kept.status().value()).isEqualTo(201);
     assertThat(kept.body().path("number").asInt()).isEqualTo(2);
     JsonNode second = scripts.get(path + "/revisions/2").body();
@@ -93,8 +97,8 @@ class BookTest {
   @Test
   void theSecondSaverFromTheSameParentIsToldSo() {
     String path = "/api/books/" + newBook();
-    scripts.post(path + "/revisions", draft(1, List.of(brakeAt(300))));
-    Scripts.Answer late = scripts.post(path + "/revisions", draft(1, List.of(brakeAt(310))));
+    scripts.post(path + "/revisions", kept(1, List.of(brakeAt(300))));
+    Scripts.Answer late = scripts.post(path + "/revisions", kept(1, List.of(brakeAt(310))));
     assertThat(late.status().value()).isEqualTo(409);
     assertThat(late.body().path("detail").asText()).contains("Revision 2").contains("draft");
     assertThat(scripts.get(path).body().path("revisions")).hasSize(2);
@@ -111,10 +115,10 @@ class BookTest {
   @Test
   void valuesThatCannotBeAreNamed() {
     String path = "/api/books/" + id(demo) + "/try";
-    Scripts.Answer far = scripts.post(path, draft(2, List.of(brakeAt(99_999))));
+    Scripts.Answer far = scripts.post(path, draft(List.of(brakeAt(99_999))));
     assertThat(far.status().value()).isEqualTo(422);
     assertThat(far.body().path("detail").asText()).contains("beyond the lap");
-    Scripts.Answer none = scripts.post(path, draft(2, List.of(Map.of("corner", 77))));
+    Scripts.Answer none = scripts.post(path, draft(List.of(Map.of("corner", 77))));
     assertThat(none.status().value()).isEqualTo(422);
     Scripts.Answer line = scripts.post(path, Map.of("parent", 2, "line", "shortest"));
     assertThat(line.status().value()).isEqualTo(422);

@@ -30,8 +30,9 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
 /**
- * Bodies of requests are read as strictly as files: a member once, no holes in lists, no text that
- * cannot be kept, no number without end, no day beyond those that calendars are used for.
+ * Bodies of requests are read as strictly as files: a member once, none that is not known, no holes
+ * in lists, no text that cannot be kept, no number without end, no day beyond those that calendars
+ * are used for.
  */
 @Configuration
 class JsonBodies {
@@ -50,6 +51,7 @@ class JsonBodies {
         .configure(StreamReadFeature.STRICT_DUPLICATE_DETECTION.mappedFeature(), true);
     mapper.enable(
         DeserializationFeature.FAIL_ON_TRAILING_TOKENS,
+        DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES,
         DeserializationFeature.FAIL_ON_NUMBERS_FOR_ENUMS);
     mapper.setDefaultSetterInfo(JsonSetter.Value.forContentNulls(Nulls.FAIL));
     SimpleModule module = new SimpleModule("marvek-bodies");

@@ -1,6 +1,7 @@
 package marvek.server.problems;
 
 import com.fasterxml.jackson.databind.JsonMappingException;
+import com.fasterxml.jackson.databind.exc.UnrecognizedPropertyException;
 import java.net.URI;
 import java.util.stream.Collectors;
 import marvek.core.InvalidValueException;
@@ -242,9 +243,18 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                           ? "/" + step.getIndex()
                           : "/" + step.getFieldName())
               .collect(Collectors.joining());
-      return ": look at " + pointer;
+      return unmapped instanceof UnrecognizedPropertyException unknown
+          ? ": " + pointer + " is not known; known are " + known(unknown)
+          : ": look at " + pointer;
     }
     return "";
+  }
+
+  private static String known(UnrecognizedPropertyException e) {
+    return e.getKnownPropertyIds().stream()
+        .map(String::valueOf)
+        .sorted()
+        .collect(Collectors.joining(", "));
   }
 
   /** Long enough for every sentence of ours; what was sent may be quoted in it. */

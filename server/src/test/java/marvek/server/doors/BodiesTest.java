@@ -71,6 +71,15 @@ class BodiesTest {
     assertThat(answer.body()).as(why).doesNotContain("java").doesNotContain("jackson");
   }
 
+  /** What is sent and has no effect is said, and not dropped. */
+  @Test
+  void aMemberThatIsNotKnownIsNamedWithTheKnownOnes() throws Exception {
+    RawHttp.Answer answer =
+        raw.ask("POST /api/books/" + book + "/try", List.of(JSON), "{\"ownvalues\": []}");
+    assertThat(answer.status()).isEqualTo(400);
+    assertThat(answer.body()).contains("/ownvalues is not known; known are conditions, line, own");
+  }
+
   @Test
   void aTowerOfListsIsRefused() throws Exception {
     String tower = "{\"ownValues\": " + "[".repeat(50_000) + "]".repeat(50_000) + "}";
