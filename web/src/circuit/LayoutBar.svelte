@@ -81,7 +81,7 @@
           <input type="date" class="input h-12 w-48" bind:value={validFrom} />
         </label>
       {:else}
-        <p>No book uses this version yet, so that it is changed in place.</p>
+        <p>No book uses this version yet, so it is changed in place.</p>
       {/if}
       <div class="flex justify-end gap-2">
         <button type="button" class="btn" onclick={() => (keeping = false)}>Back</button>

@@ -72,7 +72,7 @@
   </tbody>
 </table>
 <p class="text-neutral pt-1 leading-snug">
-  The middle of the laps that are counted, against the page driven by the model and read the same
-  way: minus is earlier or slower. Spread: half of the laps lie nearer to the middle. To blame: of
-  the lost time, what this corner costs, in the next one too.
+  The median of the laps that are counted, against the page driven by the model and read the same
+  way: minus is earlier or slower. Spread: half of the laps lie nearer to it. To blame: of the lost
+  time, what this corner costs, in the next one too.
 </p>

@@ -98,7 +98,7 @@
       </tbody>
     </table>
     <p class="text-neutral pt-1 text-sm">
-      The middle of the laps that count, against the page as it was for each session. The aim is the
+      The median of the laps that count, against the page as it was for each session. The aim is the
       brief’s: from the best lap until then a third of the way to the book, the corner with its
       share.
     </p>

@@ -8,6 +8,7 @@
   import SessionLinks from '../session/SessionLinks.svelte';
   import { hourWords, sessionName } from '../session/words';
   import Problem from '../ui/Problem.svelte';
+  import { preferences } from '../units/preferences.svelte';
   import CalibrationCard from './CalibrationCard.svelte';
   import ProposalRow from './ProposalRow.svelte';
   import { isJudgement, keyOf, taken, type Said } from './proposal-words';
@@ -195,8 +196,8 @@
             </p>
           {:else if review.steps.length}
             <p class="text-neutral pb-1">
-              A lap counts that braked within {4} m of its step; three in a row move it on, one that was
-              not made back.
+              A lap counts that braked within {preferences.lengthText(4)} of its step; three in a row
+              move it on, one that was not made back.
             </p>
             <button class="btn" disabled={busy} onclick={noteSteps}
               >Note these laps on the board</button

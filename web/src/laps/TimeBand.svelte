@@ -41,7 +41,7 @@
     class="block"
     style:width={width > 1190 ? `${width}px` : '100%'}
     role="group"
-    aria-label="Time lost and gained corner by corner over the lap, in the middle of the laps"
+    aria-label="Time lost and gained corner by corner over the lap, as the median of the laps"
   >
     <g transform="translate(0 {HEIGHT - 110})" opacity="0.55">
       <path d={bandRoad(frame)} fill="var(--road)" />

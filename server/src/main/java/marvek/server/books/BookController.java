@@ -50,8 +50,14 @@ class BookController {
       String line,
       JsonNode setup) {}
 
+  /** The body of a revision to be kept serves to try it out: parent and reason are not needed. */
   record DraftBody(
-      Integer parent, JsonNode conditions, String line, JsonNode ownValues, JsonNode setup) {
+      Integer parent,
+      String reason,
+      JsonNode conditions,
+      String line,
+      JsonNode ownValues,
+      JsonNode setup) {
     Draft draft() {
       return Draft.read(conditions, line, ownValues, setup);
     }
