@@ -28,7 +28,7 @@
   <label class="flex min-h-11 items-center gap-2">
     <input
       type="radio"
-      class="radio"
+      class="radio border-base-content border-2"
       name="heights"
       checked={taken === false}
       onchange={() => onchange(false)}
@@ -42,7 +42,7 @@
   <label class="flex min-h-11 items-center gap-2">
     <input
       type="radio"
-      class="radio"
+      class="radio border-base-content border-2"
       name="heights"
       checked={taken === true}
       onchange={() => onchange(true)}
