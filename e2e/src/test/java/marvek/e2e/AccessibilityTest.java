@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.deque.html.axecore.results.Rule;
 import com.deque.html.axecore.selenium.AxeBuilder;
-import com.fasterxml.jackson.databind.JsonNode;
 import java.util.List;
 import marvek.server.Scripts;
 import marvek.server.ServerTest;
@@ -13,8 +12,9 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.web.client.TestRestTemplate;
+import org.springframework.boot.resttestclient.TestRestTemplate;
 import org.springframework.boot.test.web.server.LocalServerPort;
+import tools.jackson.databind.JsonNode;
 
 /** Every screen in both themes against axe-core's rules (WCAG 2.x A and AA among them). */
 @ServerTest
@@ -90,7 +90,7 @@ class AccessibilityTest {
         .get("/api" + book + "/sessions")
         .body()
         .at("/" + place + "/id")
-        .asText();
+        .asString();
   }
 
   @ParameterizedTest
@@ -132,11 +132,11 @@ class AccessibilityTest {
 
   private String ledDay() {
     for (JsonNode session : new Scripts(http).get("/api/sessions").body()) {
-      if (session.at("/session/kind").asText().equals("track-day")) {
+      if (session.at("/session/kind").asString().equals("track-day")) {
         return "/books/"
-            + session.path("bookId").asText()
+            + session.path("bookId").asString()
             + "/sessions/"
-            + session.path("id").asText()
+            + session.path("id").asString()
             + "/lead";
       }
     }

@@ -10,7 +10,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.web.client.TestRestTemplate;
+import org.springframework.boot.resttestclient.TestRestTemplate;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
 /** What a driver asks a page, the car and another book. */
@@ -170,9 +170,9 @@ class AnswersJourneyTest {
   /** Not the book that other journeys keep revisions of. */
   private String bookOf(String vehicle) {
     for (var book : new Scripts(http).get("/api/books").body()) {
-      boolean there = book.path("circuit").asText().startsWith("Harrowfen");
-      if (there && book.path("name").asText().contains(vehicle)) {
-        return book.path("id").asText();
+      boolean there = book.path("circuit").asString().startsWith("Harrowfen");
+      if (there && book.path("name").asString().contains(vehicle)) {
+        return book.path("id").asString();
       }
     }
     throw new AssertionError("no demo book of the " + vehicle);

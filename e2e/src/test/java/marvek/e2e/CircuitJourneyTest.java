@@ -2,7 +2,6 @@ package marvek.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -18,8 +17,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.Keys;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.web.client.TestRestTemplate;
+import org.springframework.boot.resttestclient.TestRestTemplate;
 import org.springframework.boot.test.web.server.LocalServerPort;
+import tools.jackson.databind.JsonNode;
 
 /** A circuit brought in, marked, walked and changed, in a real browser. */
 @ServerTest
@@ -46,11 +46,11 @@ class CircuitJourneyTest {
         .upload("/api/circuits/import", "x.geojson", Scripts.demo("harrowfen-park.circuit.geojson"))
         .body()
         .path("id")
-        .asText();
+        .asString();
   }
 
   private String newBook(String circuit) {
-    String car = scripts.get("/api/cars").body().at("/0/id").asText();
+    String car = scripts.get("/api/cars").body().at("/0/id").asString();
     return scripts.newBook(circuit, car, "Trial");
   }
 
@@ -153,7 +153,7 @@ class CircuitJourneyTest {
     for (int k = 0; k < 40; k++) {
       JsonNode draft = scripts.get("/api/circuits/" + circuit).body().get("draft");
       if (!draft.isNull()) {
-        return draft.at("/marks/" + index + "/fromM").asDouble();
+        return draft.at("/marks/" + index + "/fromM").asDouble(0);
       }
       java.util.concurrent.locks.LockSupport.parkNanos(50_000_000);
     }
@@ -229,7 +229,7 @@ class CircuitJourneyTest {
                 .get("/api/books/" + book + "/revisions/2")
                 .body()
                 .at("/pages/0/brake/target/text")
-                .asText())
+                .asString())
         .isEqualTo("as the pit wall ends");
   }
 

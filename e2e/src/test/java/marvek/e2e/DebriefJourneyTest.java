@@ -14,7 +14,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.web.client.TestRestTemplate;
+import org.springframework.boot.resttestclient.TestRestTemplate;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
 /** After a session: a logger's file in, what happened, what it cost. */
@@ -35,7 +35,7 @@ class DebriefJourneyTest {
     scripts = new Scripts(http);
     String id = scripts.copyOfTheDemo();
     book = "/books/" + id;
-    session = scripts.get("/api" + book + "/sessions").body().at("/0/id").asText();
+    session = scripts.get("/api" + book + "/sessions").body().at("/0/id").asString();
   }
 
   @AfterEach
@@ -112,8 +112,8 @@ class DebriefJourneyTest {
   /** The demo's own practice: six habits, each in its corner, the costliest first. */
   @Test
   void theDemosPracticeShowsItsSixHabits() {
-    String demo = scripts.get("/api/books").body().at("/0/id").asText();
-    String practice = scripts.get("/api/books/" + demo + "/sessions").body().at("/0/id").asText();
+    String demo = scripts.get("/api/books").body().at("/0/id").asString();
+    String practice = scripts.get("/api/books/" + demo + "/sessions").body().at("/0/id").asString();
     browser.open("/books/" + demo + "/sessions/" + practice + "/debrief");
     browser.see("[data-findings]");
     assertThat(browser.count("[data-finding]")).isEqualTo(6);
@@ -217,7 +217,7 @@ class DebriefJourneyTest {
     String corner = "";
     for (var page : revision.path("pages")) {
       boolean measured = page.path("sources").toString().contains("measured");
-      corner = measured ? page.path("corner").asText() : corner;
+      corner = measured ? page.path("corner").asString() : corner;
     }
     assertThat(corner).isNotEmpty();
     byte[] card = scripts.download("/api" + book + "/revisions/3/card.pdf");

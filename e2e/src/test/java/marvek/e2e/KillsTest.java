@@ -2,8 +2,6 @@ package marvek.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.net.ServerSocket;
 import java.net.URI;
@@ -28,8 +26,10 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import org.springframework.boot.test.web.client.TestRestTemplate;
-import org.springframework.boot.web.client.RestTemplateBuilder;
+import org.springframework.boot.restclient.RestTemplateBuilder;
+import org.springframework.boot.resttestclient.TestRestTemplate;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * The server and the database are killed at random moments while people write: whatever was
@@ -70,7 +70,7 @@ class KillsTest {
   private String plannedSession() throws Exception {
     Scripts scripts =
         new Scripts(
-            new TestRestTemplate(new RestTemplateBuilder().rootUri("http://127.0.0.1:" + port)));
+            new TestRestTemplate(new RestTemplateBuilder().baseUri("http://127.0.0.1:" + port)));
     String circuit =
         scripts
             .upload(
@@ -79,13 +79,13 @@ class KillsTest {
                 Scripts.demo("harrowfen-park.circuit.geojson"))
             .body()
             .path("id")
-            .asText();
+            .asString();
     String car =
         scripts
             .upload("/api/cars/import", "a.car.json", Scripts.demo("teal-coupe.car.json"))
             .body()
             .path("id")
-            .asText();
+            .asString();
     String book = scripts.newBook(circuit, car, "Killed");
     String plan =
         "{'event': 'Kills', 'kind': 'practice', 'startsAt': '2026-06-13T10:20', 'length_min': 25,"
@@ -94,7 +94,7 @@ class KillsTest {
     Scripts.Answer planned =
         scripts.post("/api/books/" + book + "/sessions", plan.replace('\'', '"'));
     assertThat(planned.status().value()).as("%s", planned.body()).isEqualTo(201);
-    return planned.body().path("id").asText();
+    return planned.body().path("id").asString();
   }
 
   @AfterEach
@@ -168,7 +168,7 @@ class KillsTest {
     List<String> there = new ArrayList<>();
     get("/api/sessions/" + session + "/debrief")
         .path("remarks")
-        .forEach(r -> there.add(r.path("words").asText()));
+        .forEach(r -> there.add(r.path("words").asString()));
     assertThat(there).as(when).containsAll(promised).doesNotHaveDuplicates();
   }
 

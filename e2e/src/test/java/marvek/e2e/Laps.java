@@ -1,9 +1,9 @@
 package marvek.e2e;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.util.Locale;
 import marvek.formats.JsonFiles;
 import marvek.server.Scripts;
+import tools.jackson.databind.JsonNode;
 
 /** Files that a driver brings along, made of the demo circuit. */
 final class Laps {
@@ -28,9 +28,9 @@ final class Laps {
           String.format(
               Locale.ROOT,
               "<trkpt lat=\"%.8f\" lon=\"%.8f\"><ele>%.2f</ele></trkpt>%n",
-              p.get(1).asDouble() + noise,
-              p.get(0).asDouble() - noise,
-              p.get(2).asDouble()));
+              p.get(1).asDouble(0) + noise,
+              p.get(0).asDouble(0) - noise,
+              p.get(2).asDouble(0)));
     }
     return text.append("</trkseg></trk></gpx>").toString();
   }

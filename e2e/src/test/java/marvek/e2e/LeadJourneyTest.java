@@ -2,7 +2,6 @@ package marvek.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.nio.charset.StandardCharsets;
 import marvek.server.Scripts;
 import marvek.server.ServerTest;
@@ -10,8 +9,9 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.web.client.TestRestTemplate;
+import org.springframework.boot.resttestclient.TestRestTemplate;
 import org.springframework.boot.test.web.server.LocalServerPort;
+import tools.jackson.databind.JsonNode;
 
 /** An instructor's day with four drivers. */
 @ServerTest
@@ -30,7 +30,7 @@ class LeadJourneyTest {
     browser = new Browser(port);
     scripts = new Scripts(http);
     String id = scripts.copyOfTheDemo();
-    String first = scripts.get("/api/books/" + id + "/sessions").body().at("/0/id").asText();
+    String first = scripts.get("/api/books/" + id + "/sessions").body().at("/0/id").asString();
     session = "/api/sessions/" + first;
     screen = "/books/" + id + "/sessions/" + first + "/lead";
   }
@@ -100,7 +100,7 @@ class LeadJourneyTest {
     byte[] pdf = scripts.download(sheet.substring(sheet.indexOf("/api/")));
     assertThat(new String(pdf, 0, 5, StandardCharsets.US_ASCII)).isEqualTo("%PDF-");
     JsonNode remarks = scripts.get(session + "/lead").body().path("remarks");
-    assertThat(remarks.findValuesAsText("state"))
+    assertThat(remarks.findValuesAsString("state"))
         .containsExactly("open", "taken", "not-taken", "taken");
   }
 
@@ -122,7 +122,7 @@ class LeadJourneyTest {
     browser.seeText("[data-calls]", "s before");
     browser.seeText("[data-standing]", "cone at the apex point");
     JsonNode day = scripts.get(session + "/lead").body().path("day");
-    assertThat(day.at("/cones/0/point").asText()).isEqualTo("apex");
-    assertThat(day.at("/safetyBrief/0/done").asBoolean()).isTrue();
+    assertThat(day.at("/cones/0/point").asString()).isEqualTo("apex");
+    assertThat(day.at("/safetyBrief/0/done").asBoolean(false)).isTrue();
   }
 }

@@ -2,7 +2,6 @@ package marvek.e2e;
 
 import static java.nio.charset.StandardCharsets.UTF_8;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.InputStream;
@@ -20,6 +19,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.openqa.selenium.support.ui.WebDriverWait;
 import org.springframework.boot.test.web.server.LocalServerPort;
+import tools.jackson.databind.JsonNode;
 
 /**
  * Not a test: takes the pictures of docs/screenshots from the demo book, for {@code ./marvek
@@ -108,9 +108,9 @@ class Screenshots {
   /** The demo's track day. */
   private void lead(Browser browser) throws IOException {
     for (JsonNode session : JsonFiles.parse(read("/api/sessions").getBytes(UTF_8))) {
-      if (session.at("/session/kind").asText().equals("track-day")) {
-        String book = "/books/" + session.path("bookId").asText();
-        browser.open(book + "/sessions/" + session.path("id").asText() + "/lead");
+      if (session.at("/session/kind").asString().equals("track-day")) {
+        String book = "/books/" + session.path("bookId").asString();
+        browser.open(book + "/sessions/" + session.path("id").asString() + "/lead");
         browser.see("[data-open]");
         save(browser.picture(), "lead");
       }

@@ -8,7 +8,7 @@ import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.web.client.TestRestTemplate;
+import org.springframework.boot.resttestclient.TestRestTemplate;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
 /**
@@ -46,9 +46,10 @@ class ScrollFrames {
     Scripts scripts = new Scripts(http);
     String course = "";
     for (var circuit : scripts.get("/api/circuits").body()) {
-      course = circuit.path("length_m").asDouble() > 30_000 ? circuit.path("id").asText() : course;
+      course =
+          circuit.path("length_m").asDouble(0) > 30_000 ? circuit.path("id").asString() : course;
     }
-    String car = scripts.get("/api/cars").body().at("/0/id").asText();
+    String car = scripts.get("/api/cars").body().at("/0/id").asString();
     String book = scripts.newBook(course, car, "Round");
     try (Browser browser = new Browser(port)) {
       browser.open("/circuits/" + course);

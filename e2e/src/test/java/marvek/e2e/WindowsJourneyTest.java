@@ -2,8 +2,6 @@ package marvek.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import com.sun.net.httpserver.HttpServer;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
@@ -15,8 +13,10 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.web.client.TestRestTemplate;
+import org.springframework.boot.resttestclient.TestRestTemplate;
 import org.springframework.boot.test.web.server.LocalServerPort;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Several windows, somebody else's pages, the way back, and keys that mean something else. */
 @ServerTest
@@ -62,7 +62,7 @@ class WindowsJourneyTest {
 
   @Test
   void aPageOfElsewhereStoresNothingReadsNothingAndShowsNothing() throws Exception {
-    String circuit = "/api/circuits/" + scripts.get("/api/circuits").body().at("/0/id").asText();
+    String circuit = "/api/circuits/" + scripts.get("/api/circuits").body().at("/0/id").asString();
     int cars = scripts.get("/api/cars").body().size();
     HttpServer elsewhere =
         HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0), 0);
@@ -95,7 +95,7 @@ class WindowsJourneyTest {
   }
 
   private static String quoted(String text) {
-    return com.fasterxml.jackson.databind.node.TextNode.valueOf(text).toString();
+    return tools.jackson.databind.node.StringNode.valueOf(text).toString();
   }
 
   @Test
@@ -138,9 +138,9 @@ class WindowsJourneyTest {
     JsonNode books = scripts.get("/api/books").body();
     String other = "";
     for (JsonNode each : books) {
-      if (each.path("car").asText().contains("Kestrel")
-          && each.path("circuit").asText().contains("Harrowfen")) {
-        other = each.path("id").asText();
+      if (each.path("car").asString().contains("Kestrel")
+          && each.path("circuit").asString().contains("Harrowfen")) {
+        other = each.path("id").asString();
       }
     }
     browser.open("/books/" + book);
@@ -165,10 +165,10 @@ class WindowsJourneyTest {
   void anotherSessionOfTheSameBookIsAnotherScreen() {
     JsonNode sessions = scripts.get("/api/books/" + book + "/sessions").body();
     String path = "/books/" + book + "/sessions/";
-    browser.open(path + sessions.at("/0/id").asText() + "/prepare");
+    browser.open(path + sessions.at("/0/id").asString() + "/prepare");
     browser.see("[data-changes], main h1");
     String first = browser.text("h1");
-    browser.goTo(path + sessions.at("/1/id").asText() + "/prepare");
+    browser.goTo(path + sessions.at("/1/id").asString() + "/prepare");
     browser.seeOther("h1", first);
     browser.back();
     browser.seeText("h1", first);
@@ -177,7 +177,7 @@ class WindowsJourneyTest {
   @Test
   void keysWithAModifierAndKeysOnTabsAreNoShortcuts() {
     JsonNode sessions = scripts.get("/api/books/" + book + "/sessions").body();
-    String wet = sessions.at("/" + (sessions.size() - 1) + "/id").asText();
+    String wet = sessions.at("/" + (sessions.size() - 1) + "/id").asString();
     browser.open("/books/" + book + "/sessions/" + wet + "/prepare");
     browser.see("[data-changes]");
     String open = browser.text("[aria-label='Changed pages']");
@@ -202,20 +202,20 @@ class WindowsJourneyTest {
 
   @Test
   void aSessionChangedElsewhereIsLaidBesideWhatIsTyped() {
-    String id = scripts.get("/api/books/" + book + "/sessions").body().at("/0/id").asText();
+    String id = scripts.get("/api/books/" + book + "/sessions").body().at("/0/id").asString();
     browser.open("/books/" + book + "/sessions/" + id);
     browser.seeText("[data-keeping]", "Kept");
     JsonNode kept = scripts.get("/api/sessions/" + id).body();
-    ObjectNode theirs = kept.path("session").deepCopy();
+    ObjectNode theirs = (ObjectNode) kept.path("session").deepCopy();
     scripts.put("/api/sessions/" + id, theirs.put("event", "Their meeting"));
     browser.type("input[aria-label='Event']", "My meeting");
     browser.seeText("[data-stale]", "Their meeting");
     browser.seeText("[data-stale]", "My meeting");
-    assertThat(scripts.get("/api/sessions/" + id).body().at("/session/event").asText())
+    assertThat(scripts.get("/api/sessions/" + id).body().at("/session/event").asString())
         .isEqualTo("Their meeting");
     browser.press("Keep mine over it");
     browser.seeText("[data-keeping]", "Kept");
-    assertThat(scripts.get("/api/sessions/" + id).body().at("/session/event").asText())
+    assertThat(scripts.get("/api/sessions/" + id).body().at("/session/event").asString())
         .isEqualTo("My meeting");
   }
 }

@@ -1,12 +1,9 @@
 package marvek.formats;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ArrayNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
-import com.networknt.schema.JsonSchema;
-import com.networknt.schema.JsonSchemaFactory;
-import com.networknt.schema.SpecVersion;
-import com.networknt.schema.ValidationMessage;
+import com.networknt.schema.Error;
+import com.networknt.schema.Schema;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -16,11 +13,14 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import marvek.core.review.StepState;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** A whole book as one file. */
 public final class BookJson {
-  private static final JsonSchema SCHEMA =
-      JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
+  private static final Schema SCHEMA =
+      SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
           .getSchema(new java.io.ByteArrayInputStream(schemaFile()));
 
   private BookJson() {}
@@ -171,7 +171,7 @@ public final class BookJson {
 
   private static void checkSchema(JsonPlace top) {
     SCHEMA.validate(top.node()).stream()
-        .min(Comparator.comparing((ValidationMessage m) -> m.getInstanceLocation().toString()))
+        .min(Comparator.comparing((Error m) -> m.getInstanceLocation().toString()))
         .ifPresent(
             message -> {
               throw BadFileException.atPointer(
@@ -225,7 +225,7 @@ public final class BookJson {
     List<JsonNode> answers = new ArrayList<>();
     Set<String> questions = new HashSet<>();
     for (JsonNode answer : tree.path("learned")) {
-      checkOnce(questions.add(answer.path("question").asText()), "/learned/" + answers.size());
+      checkOnce(questions.add(answer.path("question").asString()), "/learned/" + answers.size());
       answers.add(answer);
     }
     return answers;
@@ -236,7 +236,7 @@ public final class BookJson {
     Set<Integer> led = new HashSet<>();
     for (JsonNode day : tree.path("leadDays")) {
       String pointer = "/leadDays/" + days.size();
-      checkOnce(led.add(day.path("session").asInt()), pointer);
+      checkOnce(led.add(day.path("session").asInt(0)), pointer);
       checkSession(new JsonPlace(day, pointer), sessions);
       within(pointer + "/day", () -> LeadDayJson.read(day.path("day")));
       days.add(day);

@@ -1,10 +1,9 @@
 package marvek.formats;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.networknt.schema.JsonSchema;
-import com.networknt.schema.JsonSchemaFactory;
-import com.networknt.schema.SpecVersion;
-import com.networknt.schema.ValidationMessage;
+import com.networknt.schema.Error;
+import com.networknt.schema.Schema;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -18,10 +17,11 @@ import marvek.core.vehicle.Engine;
 import marvek.core.vehicle.Gearbox;
 import marvek.core.vehicle.Tyre;
 import marvek.core.vehicle.Vehicle;
+import tools.jackson.databind.JsonNode;
 
 /** Reads a car JSON against its published schema, then against what the model can work with. */
 public final class CarJson {
-  private static final JsonSchema SCHEMA = schema();
+  private static final Schema SCHEMA = schema();
 
   private final List<String> assumed = new ArrayList<>();
 
@@ -40,8 +40,8 @@ public final class CarJson {
     }
   }
 
-  private static JsonSchema schema() {
-    return JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
+  private static Schema schema() {
+    return SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
         .getSchema(new java.io.ByteArrayInputStream(schemaFile()));
   }
 
@@ -85,7 +85,7 @@ public final class CarJson {
 
   private static void checkSchema(JsonPlace top) {
     SCHEMA.validate(top.node()).stream()
-        .min(Comparator.comparing((ValidationMessage m) -> m.getInstanceLocation().toString()))
+        .min(Comparator.comparing((Error m) -> m.getInstanceLocation().toString()))
         .ifPresent(
             message -> {
               throw BadFileException.atPointer(
@@ -93,20 +93,20 @@ public final class CarJson {
             });
   }
 
-  private static String pointer(ValidationMessage message) {
+  private static String pointer(Error message) {
     StringBuilder pointer = new StringBuilder();
     var path = message.getInstanceLocation();
     for (int i = 0; i < path.getNameCount(); i++) {
       pointer.append('/').append(path.getElement(i));
     }
-    if ("required".equals(message.getType()) && message.getProperty() != null) {
+    if ("required".equals(message.getKeyword()) && message.getProperty() != null) {
       pointer.append('/').append(message.getProperty());
     }
     return pointer.toString();
   }
 
-  private static String words(ValidationMessage message) {
-    if ("required".equals(message.getType())) {
+  private static String words(Error message) {
+    if ("required".equals(message.getKeyword())) {
       return "\"" + message.getProperty() + "\" is missing: add it.";
     }
     String text = message.getMessage();

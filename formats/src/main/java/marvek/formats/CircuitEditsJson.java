@@ -1,17 +1,18 @@
 package marvek.formats;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.databind.DeserializationFeature;
-import com.fasterxml.jackson.databind.JsonMappingException;
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
-import com.fasterxml.jackson.databind.SerializationFeature;
-import com.fasterxml.jackson.databind.exc.InvalidFormatException;
-import com.fasterxml.jackson.databind.json.JsonMapper;
-import com.fasterxml.jackson.datatype.jsr310.JavaTimeModule;
 import java.util.Arrays;
 import marvek.core.InvalidValueException;
 import marvek.core.circuit.CircuitEdits;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.DatabindException;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.MapperFeature;
+import tools.jackson.databind.ObjectMapper;
+import tools.jackson.databind.cfg.DateTimeFeature;
+import tools.jackson.databind.cfg.EnumFeature;
+import tools.jackson.databind.exc.InvalidFormatException;
+import tools.jackson.databind.json.JsonMapper;
 
 /**
  * What is kept of a circuit by hand, as the interface sends it: the core's records by the names of
@@ -20,10 +21,10 @@ import marvek.core.circuit.CircuitEdits;
 public final class CircuitEditsJson {
   private static final ObjectMapper MAPPER =
       JsonMapper.builder()
-          .addModule(new JavaTimeModule())
-          .disable(SerializationFeature.WRITE_DATES_AS_TIMESTAMPS)
+          .disable(MapperFeature.SORT_PROPERTIES_ALPHABETICALLY)
+          .disable(DateTimeFeature.WRITE_DATES_AS_TIMESTAMPS)
           .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
-          .enable(DeserializationFeature.FAIL_ON_NUMBERS_FOR_ENUMS)
+          .enable(EnumFeature.FAIL_ON_NUMBERS_FOR_ENUMS)
           .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
           .build();
 
@@ -41,25 +42,27 @@ public final class CircuitEditsJson {
   public static CircuitEdits read(JsonNode node) {
     try {
       return MAPPER.treeToValue(node, CircuitEdits.class);
-    } catch (JsonMappingException e) {
+    } catch (DatabindException e) {
       throw BadFileException.atPointer(pointer(e), words(e));
-    } catch (JsonProcessingException e) {
+    } catch (JacksonException e) {
       throw BadFileException.whole("This is not a circuit's edits: " + e.getOriginalMessage());
     }
   }
 
-  private static String pointer(JsonMappingException e) {
+  private static String pointer(DatabindException e) {
     StringBuilder pointer = new StringBuilder();
-    for (JsonMappingException.Reference step : e.getPath()) {
+    for (JacksonException.Reference step : e.getPath()) {
       pointer
           .append('/')
           .append(
-              step.getFieldName() == null ? String.valueOf(step.getIndex()) : step.getFieldName());
+              step.getPropertyName() == null
+                  ? String.valueOf(step.getIndex())
+                  : step.getPropertyName());
     }
     return pointer.toString();
   }
 
-  private static String words(JsonMappingException e) {
+  private static String words(DatabindException e) {
     if (e.getCause() instanceof InvalidValueException invalid) {
       return invalid.getMessage() + ".";
     }

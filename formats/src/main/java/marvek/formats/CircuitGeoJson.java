@@ -1,6 +1,5 @@
 package marvek.formats;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -15,6 +14,7 @@ import marvek.core.circuit.Road;
 import marvek.core.circuit.RoadPosition;
 import marvek.core.circuit.Survey;
 import marvek.core.circuit.TrackLimits;
+import tools.jackson.databind.JsonNode;
 
 /** Reads a circuit GeoJSON (RFC 7946) with the project's own members. */
 public final class CircuitGeoJson {
@@ -51,7 +51,7 @@ public final class CircuitGeoJson {
 
   /** Whether a parsed file claims to be a circuit. */
   public static boolean looksLikeOne(JsonNode tree) {
-    return "FeatureCollection".equals(tree.path("type").asText());
+    return "FeatureCollection".equals(tree.path("type").asString());
   }
 
   private Imported<Circuit> readTree(JsonPlace top) {
@@ -111,7 +111,7 @@ public final class CircuitGeoJson {
   }
 
   private static String kind(JsonPlace feature) {
-    return feature.at("properties").node().path("kind").asText("");
+    return feature.at("properties").node().path("kind").asString("");
   }
 
   private Survey survey(JsonPlace feature, boolean closed) {

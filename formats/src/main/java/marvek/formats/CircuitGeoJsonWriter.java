@@ -1,7 +1,5 @@
 package marvek.formats;
 
-import com.fasterxml.jackson.databind.node.ArrayNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.DrawnCorner;
 import marvek.core.circuit.GeoPoint;
@@ -13,6 +11,8 @@ import marvek.core.circuit.RoadPosition;
 import marvek.core.circuit.Side;
 import marvek.core.circuit.Survey;
 import marvek.core.circuit.Zone;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Writes a circuit as circuit GeoJSON. Beside the geometry, which is what other programs read,

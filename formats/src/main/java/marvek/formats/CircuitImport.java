@@ -1,7 +1,5 @@
 package marvek.formats;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -9,6 +7,8 @@ import marvek.core.InvalidValueException;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Survey;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Takes a circuit from any of the files it may come in: circuit GeoJSON, plain GeoJSON line,

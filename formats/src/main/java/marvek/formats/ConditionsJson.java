@@ -1,8 +1,5 @@
 package marvek.formats;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ArrayNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -10,6 +7,9 @@ import java.util.Set;
 import marvek.core.InvalidValueException;
 import marvek.core.conditions.Conditions;
 import marvek.core.conditions.SurfacePart;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Conditions of a revision; what is left out takes its default. */
 public final class ConditionsJson {

@@ -1,9 +1,9 @@
 package marvek.formats;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
 import marvek.core.circuit.RecordedTrack;
+import tools.jackson.databind.JsonNode;
 
 /**
  * What a driver says of a file before it is taken in. For a surveyed circuit only name and

@@ -1,16 +1,5 @@
 package marvek.formats;
 
-import com.fasterxml.jackson.core.JsonFactory;
-import com.fasterxml.jackson.core.JsonLocation;
-import com.fasterxml.jackson.core.JsonParser;
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.core.StreamReadConstraints;
-import com.fasterxml.jackson.core.StreamReadFeature;
-import com.fasterxml.jackson.core.exc.StreamConstraintsException;
-import com.fasterxml.jackson.databind.DeserializationFeature;
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
-import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.io.BufferedInputStream;
 import java.io.ByteArrayInputStream;
 import java.io.CharConversionException;
@@ -22,6 +11,20 @@ import java.nio.charset.CharacterCodingException;
 import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.StreamReadConstraints;
+import tools.jackson.core.StreamReadFeature;
+import tools.jackson.core.StreamWriteFeature;
+import tools.jackson.core.TokenStreamFactory;
+import tools.jackson.core.TokenStreamLocation;
+import tools.jackson.core.exc.JacksonIOException;
+import tools.jackson.core.exc.StreamConstraintsException;
+import tools.jackson.core.json.JsonFactory;
+import tools.jackson.core.json.JsonReadFeature;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.ObjectMapper;
+import tools.jackson.databind.json.JsonMapper;
 
 /** JSON as this project reads and writes it: strict, UTF-8, keys in the order they were put. */
 public final class JsonFiles {
@@ -54,12 +57,14 @@ public final class JsonFiles {
   public static final ObjectMapper MAPPER =
       JsonMapper.builder(
               JsonFactory.builder()
-                  .disable(JsonFactory.Feature.CHARSET_DETECTION)
+                  .disable(TokenStreamFactory.Feature.CHARSET_DETECTION)
                   .streamReadConstraints(BOUNDS)
                   .build())
           .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
           .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
-          .disable(JsonParser.Feature.ALLOW_NON_NUMERIC_NUMBERS)
+          .disable(JsonReadFeature.ALLOW_NON_NUMERIC_NUMBERS)
+          // Numbers are written as ever: a file given out again is the same to the byte.
+          .disable(StreamWriteFeature.USE_FAST_DOUBLE_WRITER)
           .build();
 
   private JsonFiles() {}
@@ -95,9 +100,12 @@ public final class JsonFiles {
     } catch (StreamConstraintsException e) {
       throw BadFileException.whole(
           "The file is deeper, longer or fuller than any that Marvek writes (" + bound(e) + ").");
-    } catch (CharConversionException e) {
-      throw BadFileException.whole(NOT_UTF_8);
-    } catch (JsonProcessingException e) {
+    } catch (JacksonIOException e) {
+      if (e.getCause() instanceof CharConversionException) {
+        throw BadFileException.whole(NOT_UTF_8);
+      }
+      throw e.getCause();
+    } catch (JacksonException e) {
       throw notJson(e, read);
     }
   }
@@ -110,12 +118,11 @@ public final class JsonFiles {
     return file;
   }
 
-  private static BadFileException notJson(JsonProcessingException e, FileEnd read)
-      throws IOException {
+  private static BadFileException notJson(JacksonException e, FileEnd read) throws IOException {
     if (e.getOriginalMessage().startsWith("Invalid UTF-8")) {
       return BadFileException.whole(NOT_UTF_8);
     }
-    JsonLocation at = e.getLocation();
+    TokenStreamLocation at = e.getLocation();
     String detail =
         endsTooSoon(e, read)
             ? "the file ends here in the middle of its JSON. It may have been cut off:"
@@ -132,7 +139,7 @@ public final class JsonFiles {
   }
 
   /** Whether the parser stumbled over the end of the file, be it in the middle of a number. */
-  private static boolean endsTooSoon(JsonProcessingException e, FileEnd read) throws IOException {
+  private static boolean endsTooSoon(JacksonException e, FileEnd read) throws IOException {
     boolean atTheEnd =
         e.getLocation() != null && e.getLocation().getByteOffset() >= read.lastTextAt();
     return atTheEnd || e.getOriginalMessage().startsWith("Unexpected end-of-input");
@@ -160,20 +167,12 @@ public final class JsonFiles {
 
   /** One line of JSON. */
   public static String write(JsonNode node) {
-    try {
-      return MAPPER.writeValueAsString(node);
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
+    return MAPPER.writeValueAsString(node);
   }
 
   /** Indented JSON with a newline at its end, as files are written. */
   public static byte[] writeFile(JsonNode node) {
-    try {
-      String text = MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(node);
-      return (text.replace("\r\n", "\n") + "\n").getBytes(StandardCharsets.UTF_8);
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
+    String text = MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(node);
+    return (text.replace("\r\n", "\n") + "\n").getBytes(StandardCharsets.UTF_8);
   }
 }

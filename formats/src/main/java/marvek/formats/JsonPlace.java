@@ -1,6 +1,5 @@
 package marvek.formats;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -13,6 +12,7 @@ import java.util.Locale;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Function;
+import tools.jackson.databind.JsonNode;
 
 /**
  * A JSON value together with its pointer, so that what is wrong with it can be said with its place.
@@ -96,10 +96,10 @@ record JsonPlace(JsonNode node, String pointer) {
 
   String text(String name) {
     JsonPlace place = at(name);
-    if (!place.node.isTextual()) {
+    if (!place.node.isString()) {
       throw place.error("a text is expected here, found " + found(place.node) + ".");
     }
-    return place.node.textValue();
+    return place.node.stringValue();
   }
 
   String text(String name, String otherwise) {
@@ -175,8 +175,8 @@ record JsonPlace(JsonNode node, String pointer) {
 
   /** Refuses members of other names than these. */
   void onlyKnown(Set<String> names) {
-    node.fieldNames()
-        .forEachRemaining(
+    node.propertyNames()
+        .forEach(
             name -> {
               if (!names.contains(name)) {
                 throw BadFileException.atPointer(
@@ -197,10 +197,10 @@ record JsonPlace(JsonNode node, String pointer) {
     return switch (node.getNodeType()) {
       case MISSING -> "nothing";
       case NULL -> "null";
-      case STRING -> "the text \"" + shortened(node.textValue()) + "\"";
+      case STRING -> "the text \"" + shortened(node.stringValue()) + "\"";
       case ARRAY -> "a list";
       case OBJECT -> "an object";
-      default -> node.asText();
+      default -> node.asString();
     };
   }
 

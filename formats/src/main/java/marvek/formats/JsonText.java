@@ -1,9 +1,8 @@
 package marvek.formats;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import java.util.Iterator;
 import java.util.Map;
 import marvek.core.PlainText;
+import tools.jackson.databind.JsonNode;
 
 /** What JSON can hold and no format can use: characters that are no text, numbers without end. */
 public final class JsonText {
@@ -19,8 +18,8 @@ public final class JsonText {
   }
 
   private static void check(JsonNode node, String pointer) {
-    if (node.isTextual()) {
-      text(node.textValue(), pointer);
+    if (node.isString()) {
+      text(node.stringValue(), pointer);
     } else if (node.isFloatingPointNumber() && !Double.isFinite(node.doubleValue())) {
       throw BadFileException.atPointer(pointer, "the number is larger than any that can be used.");
     } else if (node.isArray()) {
@@ -28,8 +27,7 @@ public final class JsonText {
         check(node.get(i), pointer + "/" + i);
       }
     } else if (node.isObject()) {
-      for (Iterator<Map.Entry<String, JsonNode>> all = node.fields(); all.hasNext(); ) {
-        Map.Entry<String, JsonNode> member = all.next();
+      for (Map.Entry<String, JsonNode> member : node.properties()) {
         text(member.getKey(), pointer);
         check(
             member.getValue(),

@@ -1,6 +1,6 @@
 package marvek.formats;
 
-import com.fasterxml.jackson.core.io.NumberInput;
+import tools.jackson.core.io.NumberInput;
 
 /**
  * Numbers of a lap CSV. Nearly all are a few digits with a point; an hour has six million of them,

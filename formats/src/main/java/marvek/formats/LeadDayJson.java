@@ -1,8 +1,5 @@
 package marvek.formats;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ArrayNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -13,6 +10,9 @@ import marvek.core.InvalidValueException;
 import marvek.core.circuit.Side;
 import marvek.core.lead.LeadDay;
 import marvek.core.lead.Member;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** A led day as JSON; lists in their order, constants in small letters. */
 public final class LeadDayJson {

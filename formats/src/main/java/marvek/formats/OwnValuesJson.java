@@ -1,8 +1,5 @@
 package marvek.formats;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ArrayNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -13,6 +10,9 @@ import marvek.core.circuit.Kerb;
 import marvek.core.line.School;
 import marvek.core.page.CornerPage;
 import marvek.core.page.OwnValues;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * A driver's own values, a list of objects with the field names of the pages, flattened by dots.
@@ -105,15 +105,15 @@ public final class OwnValuesJson {
     if (!node.isMissingNode() && !node.isObject()) {
       throw BadFileException.atPointer(p.pointer() + "/measured", "an object is expected here.");
     }
-    node.fields()
-        .forEachRemaining(
+    node.properties()
+        .forEach(
             field -> {
               if (!field.getValue().isArray()) {
                 throw BadFileException.atPointer(
                     p.pointer() + "/measured/" + field.getKey(), "a list of laps is expected.");
               }
               List<String> laps = new ArrayList<>();
-              field.getValue().forEach(lap -> laps.add(lap.asText()));
+              field.getValue().forEach(lap -> laps.add(lap.asString()));
               measured.put(field.getKey(), laps);
             });
     return measured;

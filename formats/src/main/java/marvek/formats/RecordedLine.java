@@ -1,6 +1,5 @@
 package marvek.formats;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -18,6 +17,7 @@ import marvek.core.circuit.RoadPosition;
 import marvek.core.circuit.Side;
 import marvek.core.circuit.TrackLimits;
 import marvek.core.circuit.TrackPoint;
+import tools.jackson.databind.JsonNode;
 
 /** Circuits from lines that were driven or walked: GPX, or a plain GeoJSON LineString. */
 public final class RecordedLine {
@@ -341,12 +341,12 @@ public final class RecordedLine {
   }
 
   private static JsonPlace lineString(JsonPlace place) {
-    return switch (place.node().path("type").asText()) {
+    return switch (place.node().path("type").asString()) {
       case "LineString" -> place;
       case "Feature" -> lineString(place.object("geometry"));
       case "FeatureCollection" -> {
         for (JsonPlace feature : place.array("features")) {
-          if ("LineString".equals(feature.node().path("geometry").path("type").asText())) {
+          if ("LineString".equals(feature.node().path("geometry").path("type").asString())) {
             yield feature.object("geometry");
           }
         }

@@ -1,7 +1,5 @@
 package marvek.formats;
 
-import com.fasterxml.jackson.databind.node.ArrayNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -18,6 +16,8 @@ import marvek.core.page.MarkReference;
 import marvek.core.page.OwnValues;
 import marvek.core.page.Reference;
 import marvek.core.page.Stakes;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Writes a revision of a book: its conditions, its lap and the page of each corner. */
 public final class RevisionJson {

@@ -1,8 +1,5 @@
 package marvek.formats;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ArrayNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -17,6 +14,9 @@ import marvek.core.brief.Session.ForecastHour;
 import marvek.core.brief.Session.OpenPoint;
 import marvek.core.brief.TyreSet;
 import marvek.core.conditions.Conditions;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** A session as a JSON object, as books hold it and the interface sends it. */
 public final class SessionJson {

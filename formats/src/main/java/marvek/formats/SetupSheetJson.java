@@ -1,11 +1,11 @@
 package marvek.formats;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.time.LocalDate;
 import java.util.Set;
 import marvek.core.InvalidValueException;
 import marvek.core.car.SetupSheet;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** A setup sheet as a JSON object; what is not written down is absent. */
 public final class SetupSheetJson {

@@ -1,10 +1,10 @@
 package marvek.formats;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import marvek.core.InvalidValueException;
 import marvek.core.conditions.Conditions.Surface;
 import marvek.core.review.StepState;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** How far a brake point is worked up to, as a JSON object. */
 public final class StepStateJson {

@@ -1,10 +1,10 @@
 package marvek.formats;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** The shipped demo files, as a starting point for good and bad ones. */
 final class DemoFiles {
@@ -29,7 +29,7 @@ final class DemoFiles {
   /** First feature of a kind in a circuit file. */
   static ObjectNode feature(JsonNode circuit, String kind) {
     for (JsonNode feature : circuit.path("features")) {
-      if (feature.path("properties").path("kind").asText().equals(kind)) {
+      if (feature.path("properties").path("kind").asString().equals(kind)) {
         return (ObjectNode) feature;
       }
     }

@@ -22,7 +22,7 @@ class DraftJsonTest {
     return OwnValuesJson.read(tree(json), "/ownValues");
   }
 
-  private static com.fasterxml.jackson.databind.JsonNode tree(String json) {
+  private static tools.jackson.databind.JsonNode tree(String json) {
     return JsonFiles.parse(json.getBytes(StandardCharsets.UTF_8));
   }
 

@@ -8,7 +8,9 @@ import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
 import jakarta.persistence.Entity;
+import org.junit.jupiter.api.Test;
 import org.springframework.data.repository.Repository;
+import org.springframework.modulith.core.ApplicationModules;
 
 @AnalyzeClasses(packages = "marvek", importOptions = DoNotIncludeTests.class)
 class ArchitectureTest {
@@ -29,7 +31,7 @@ class ArchitectureTest {
           .resideInAPackage("marvek.core..")
           .should()
           .dependOnClassesThat()
-          .resideInAnyPackage("marvek.formats..", "com.fasterxml..");
+          .resideInAnyPackage("marvek.formats..", "tools.jackson..", "com.fasterxml..");
 
   /** Feature packages do not reach into each other's stores. */
   @ArchTest
@@ -39,6 +41,12 @@ class ArchitectureTest {
   @ArchTest
   static final ArchRule entitiesStayInTheirPackage =
       classes().that().areAnnotatedWith(Entity.class).should().bePackagePrivate();
+
+  /** Features know each other by what their packages offer, and none in a circle. */
+  @Test
+  void featuresKnowEachOtherByTheirFaces() {
+    ApplicationModules.of(MarvekServer.class).verify();
+  }
 
   @ArchTest
   static final ArchRule noVagueNames =

@@ -3,7 +3,6 @@ package marvek.server;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -14,7 +13,8 @@ import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.web.client.TestRestTemplate;
+import org.springframework.boot.resttestclient.TestRestTemplate;
+import tools.jackson.databind.JsonNode;
 
 /** Books over HTTP with a real database. */
 @ServerTest
@@ -30,7 +30,8 @@ class BookTest {
   }
 
   private String newBook() {
-    return scripts.newBook(demo.path("circuitId").asText(), demo.path("carId").asText(), "Trial");
+    return scripts.newBook(
+        demo.path("circuitId").asString(), demo.path("carId").asString(), "Trial");
   }
 
   private static Map<String, Object> draft(Object ownValues) {
@@ -47,37 +48,37 @@ class BookTest {
 
   @Test
   void aFreshInstallHasTheDemoBookWithTwoRevisions() {
-    assertThat(demo.path("name").asText()).isEqualTo("Harrowfen Park, Teal Coupé");
+    assertThat(demo.path("name").asString()).isEqualTo("Harrowfen Park, Teal Coupé");
     assertThat(demo.path("revisions")).hasSize(2);
     JsonNode second = scripts.get("/api/books/" + id(demo) + "/revisions/2").body();
     assertThat(second.path("pages")).hasSize(13);
-    assertThat(second.at("/lap/time_s").asDouble()).isBetween(105.0, 125.0);
-    assertThat(second.at("/pages/0/sources/brake.at_m").asText()).isEqualTo("driver");
+    assertThat(second.at("/lap/time_s").asDouble(0)).isBetween(105.0, 125.0);
+    assertThat(second.at("/pages/0/sources/brake.at_m").asString()).isEqualTo("driver");
   }
 
   private static String id(JsonNode book) {
-    return book.path("id").asText();
+    return book.path("id").asString();
   }
 
   @Test
   void aNewBookIsComputed() {
     String id = newBook();
     JsonNode book = scripts.get("/api/books/" + id).body();
-    assertThat(book.path("name").asText()).isEqualTo("Trial");
+    assertThat(book.path("name").asString()).isEqualTo("Trial");
     assertThat(book.path("revisions")).hasSize(1);
     JsonNode view = scripts.get("/api/books/" + id + "/revisions/1/view").body();
     assertThat(view.at("/trace/speed_mps").size()).isGreaterThan(2000);
-    assertThat(view.at("/trace/length_m").asDouble()).isCloseTo(4546, within(3.0));
+    assertThat(view.at("/trace/length_m").asDouble(0)).isCloseTo(4546, within(3.0));
   }
 
   @Test
   void tryingOutStoresNothing() {
     String path = "/api/books/" + id(demo);
-    double before = scripts.get(path + "/revisions/2").body().at("/lap/time_s").asDouble();
+    double before = scripts.get(path + "/revisions/2").body().at("/lap/time_s").asDouble(0);
     Scripts.Answer tried = scripts.post(path + "/try", draft(List.of(brakeAt(290))));
     assertThat(tried.status().value()).isEqualTo(200);
-    assertThat(tried.body().at("/revision/lap/time_s").asDouble()).isNotEqualTo(before);
-    assertThat(tried.body().at("/revision/pages/0/brake/at_m").asDouble()).isEqualTo(290);
+    assertThat(tried.body().at("/revision/lap/time_s").asDouble(0)).isNotEqualTo(before);
+    assertThat(tried.body().at("/revision/pages/0/brake/at_m").asDouble(0)).isEqualTo(290);
     assertThat(scripts.get(path).body().path("revisions")).hasSize(2);
   }
 
@@ -87,10 +88,10 @@ class BookTest {
     String first = scripts.get(path + "/revisions/1").body().toString();
     Scripts.Answer kept = scripts.post(path + "/revisions", kept(1, List.of(brakeAt(300))));
     assertThat(kept.status().value()).isEqualTo(201);
-    assertThat(kept.body().path("number").asInt()).isEqualTo(2);
+    assertThat(kept.body().path("number").asInt(0)).isEqualTo(2);
     JsonNode second = scripts.get(path + "/revisions/2").body();
-    assertThat(second.path("parent").asInt()).isEqualTo(1);
-    assertThat(second.path("reason").asText()).isEqualTo("tried on track");
+    assertThat(second.path("parent").asInt(0)).isEqualTo(1);
+    assertThat(second.path("reason").asString()).isEqualTo("tried on track");
     assertThat(scripts.get(path + "/revisions/1").body().toString()).isEqualTo(first);
   }
 
@@ -100,7 +101,7 @@ class BookTest {
     scripts.post(path + "/revisions", kept(1, List.of(brakeAt(300))));
     Scripts.Answer late = scripts.post(path + "/revisions", kept(1, List.of(brakeAt(310))));
     assertThat(late.status().value()).isEqualTo(409);
-    assertThat(late.body().path("detail").asText()).contains("Revision 2").contains("draft");
+    assertThat(late.body().path("detail").asString()).contains("Revision 2").contains("draft");
     assertThat(scripts.get(path).body().path("revisions")).hasSize(2);
   }
 
@@ -109,7 +110,7 @@ class BookTest {
     String path = "/api/books/" + newBook();
     Scripts.Answer answer = scripts.post(path + "/revisions", Map.of("parent", 1, "reason", "  "));
     assertThat(answer.status().value()).isEqualTo(422);
-    assertThat(answer.body().path("detail").asText()).contains("reason");
+    assertThat(answer.body().path("detail").asString()).contains("reason");
   }
 
   @Test
@@ -117,7 +118,7 @@ class BookTest {
     String path = "/api/books/" + id(demo) + "/try";
     Scripts.Answer far = scripts.post(path, draft(List.of(brakeAt(99_999))));
     assertThat(far.status().value()).isEqualTo(422);
-    assertThat(far.body().path("detail").asText()).contains("beyond the lap");
+    assertThat(far.body().path("detail").asString()).contains("beyond the lap");
     Scripts.Answer none = scripts.post(path, draft(List.of(Map.of("corner", 77))));
     assertThat(none.status().value()).isEqualTo(422);
     Scripts.Answer line = scripts.post(path, Map.of("parent", 2, "line", "shortest"));
@@ -136,7 +137,7 @@ class BookTest {
     Scripts.Answer answer =
         scripts.post(
             "/api/books",
-            Map.of("circuitId", UUID.randomUUID(), "carId", demo.path("carId").asText()));
+            Map.of("circuitId", UUID.randomUUID(), "carId", demo.path("carId").asString()));
     assertThat(answer.status().value()).isEqualTo(404);
   }
 
@@ -145,11 +146,11 @@ class BookTest {
     byte[] first = scripts.download("/api/books/" + id(demo) + "/export");
     Scripts.Answer imported = scripts.upload("/api/books/import", "demo.book.json", first);
     assertThat(imported.status().value()).isEqualTo(201);
-    String id = imported.body().path("id").asText();
+    String id = imported.body().path("id").asString();
     assertThat(id).isNotEqualTo(id(demo));
     assertThat(scripts.download("/api/books/" + id + "/export")).isEqualTo(first);
     JsonNode file = JsonFiles.parse(first);
-    assertThat(file.path("format").asText()).isEqualTo("marvek-book");
+    assertThat(file.path("format").asString()).isEqualTo("marvek-book");
     assertThat(file.path("revisions")).hasSize(2);
   }
 
@@ -187,7 +188,7 @@ class BookTest {
   @Test
   void theApiIsDescribedWithThePromisedPaths() {
     JsonNode paths = scripts.get("/api/openapi.json").body().path("paths");
-    assertThat(paths.fieldNames())
+    assertThat(paths.propertyNames().iterator())
         .toIterable()
         .contains(
             "/api/circuits/import",

@@ -3,7 +3,6 @@ package marvek.server;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -11,7 +10,8 @@ import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.web.client.TestRestTemplate;
+import org.springframework.boot.resttestclient.TestRestTemplate;
+import tools.jackson.databind.JsonNode;
 
 /** Cards of the demo book over HTTP. */
 @ServerTest
@@ -27,8 +27,9 @@ class CardsTest {
   void demo() {
     scripts = new Scripts(http);
     JsonNode book = scripts.get("/api/books").body().get(0);
-    card = "/api/books/" + book.path("id").asText() + "/revisions/2/card.pdf";
-    qualifying = scripts.get("/api/books/" + book.path("id").asText() + "/sessions").body().get(1);
+    card = "/api/books/" + book.path("id").asString() + "/revisions/2/card.pdf";
+    qualifying =
+        scripts.get("/api/books/" + book.path("id").asString() + "/sessions").body().get(1);
   }
 
   private PDDocument printed(String query) throws IOException {
@@ -58,7 +59,7 @@ class CardsTest {
 
   @Test
   void aCardForASessionCarriesItsNameAndTargets() throws IOException {
-    try (PDDocument sheet = printed("?session=" + qualifying.path("id").asText())) {
+    try (PDDocument sheet = printed("?session=" + qualifying.path("id").asString())) {
       assertThat(sheet.getNumberOfPages()).isEqualTo(1);
       String text = new PDFTextStripper().getText(sheet);
       assertThat(text).contains("Qualifying, ").contains("Targets: ").contains("expert");
@@ -69,15 +70,15 @@ class CardsTest {
   void whatIsNoFormatAndASessionOfAnotherRevisionAreRefused() {
     Scripts.Answer odd = scripts.get(card + "?format=a3");
     assertThat(odd.status().value()).isEqualTo(422);
-    assertThat(odd.body().path("detail").asText()).contains("a5, a4, dash or tank");
-    String session = "?session=" + qualifying.path("id").asText();
+    assertThat(odd.body().path("detail").asString()).contains("a5, a4, dash or tank");
+    String session = "?session=" + qualifying.path("id").asString();
     Scripts.Answer earlier = scripts.get(card.replace("/revisions/2/", "/revisions/1/") + session);
     assertThat(earlier.status().value()).isEqualTo(422);
-    assertThat(earlier.body().path("detail").asText()).contains("revision 2");
-    String other = scripts.get("/api/books").body().get(1).path("id").asText();
+    assertThat(earlier.body().path("detail").asString()).contains("revision 2");
+    String other = scripts.get("/api/books").body().get(1).path("id").asString();
     Scripts.Answer elsewhere =
         scripts.get("/api/books/" + other + "/revisions/1/card.pdf" + session);
     assertThat(elsewhere.status().value()).isEqualTo(422);
-    assertThat(elsewhere.body().path("detail").asText()).contains("another book");
+    assertThat(elsewhere.body().path("detail").asString()).contains("another book");
   }
 }

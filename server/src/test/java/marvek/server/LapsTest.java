@@ -3,14 +3,14 @@ package marvek.server;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.web.client.TestRestTemplate;
+import org.springframework.boot.resttestclient.TestRestTemplate;
+import tools.jackson.databind.JsonNode;
 
 /** Laps over HTTP: made by the simulated logger, brought in, read against the page. */
 @ServerTest
@@ -25,7 +25,7 @@ class LapsTest {
     scripts = new Scripts(http);
     String book = scripts.copyOfTheDemo();
     JsonNode first = scripts.get("/api/books/" + book + "/sessions").body().get(0);
-    session = "/api/sessions/" + first.path("id").asText();
+    session = "/api/sessions/" + first.path("id").asString();
   }
 
   private byte[] simulated(int laps, int seed) {
@@ -34,10 +34,10 @@ class LapsTest {
 
   private static List<Double> differences(JsonNode debrief, int corner, String value) {
     List<Double> found = new ArrayList<>();
-    double page = debrief.at("/page/" + (corner - 1) + "/" + value).asDouble();
+    double page = debrief.at("/page/" + (corner - 1) + "/" + value).asDouble(0);
     for (JsonNode lap : debrief.path("laps")) {
-      if (lap.path("kind").asText().equals("flying")) {
-        found.add(lap.at("/corners/" + (corner - 1) + "/" + value).asDouble() - page);
+      if (lap.path("kind").asString().equals("flying")) {
+        found.add(lap.at("/corners/" + (corner - 1) + "/" + value).asDouble(0) - page);
       }
     }
     found.sort(null);
@@ -53,16 +53,16 @@ class LapsTest {
     byte[] file = simulated(6, 2);
     Scripts.Answer taken = scripts.upload(session + "/laps", "practice.laps.csv", file);
     assertThat(taken.status().value()).as("%s", taken.body()).isEqualTo(201);
-    assertThat(taken.body().path("samples").asInt()).isGreaterThan(60_000);
+    assertThat(taken.body().path("samples").asInt(0)).isGreaterThan(60_000);
     assertThat(taken.body().path("corrections")).isEmpty();
     JsonNode debrief = scripts.get(session + "/debrief").body();
-    assertThat(debrief.path("laps").findValuesAsText("kind"))
+    assertThat(debrief.path("laps").findValuesAsString("kind"))
         .containsExactly("out", "flying", "flying", "flying", "flying", "flying", "flying", "in");
     double sum = 0;
     for (JsonNode corner : debrief.at("/laps/2/corners")) {
-      sum += corner.path("time_s").asDouble();
+      sum += corner.path("time_s").asDouble(0);
     }
-    assertThat(sum).isCloseTo(debrief.at("/laps/2/time_s").asDouble(), within(0.5));
+    assertThat(sum).isCloseTo(debrief.at("/laps/2/time_s").asDouble(0), within(0.5));
     // Everybody brakes a little early and is a little slower: so does the simulated driver.
     int early = 0;
     for (int corner = 1; corner <= 13; corner++) {
@@ -73,15 +73,15 @@ class LapsTest {
     }
     assertThat(early).as("one corner braked 11 m early by habit").isEqualTo(1);
     JsonNode findings = debrief.path("findings");
-    assertThat(findings.findValuesAsText("rule"))
+    assertThat(findings.findValuesAsString("rule"))
         .contains("braked-early", "over-slowed", "late-throttle");
     double before = Double.POSITIVE_INFINITY;
     for (JsonNode finding : findings) {
       assertThat(finding.path("laps").size()).isBetween(3, 6);
-      assertThat(finding.path("cost_s").asDouble()).isLessThanOrEqualTo(before);
-      before = finding.path("cost_s").asDouble();
+      assertThat(finding.path("cost_s").asDouble(0)).isLessThanOrEqualTo(before);
+      before = finding.path("cost_s").asDouble(0);
     }
-    String first = taken.body().path("id").asText();
+    String first = taken.body().path("id").asString();
     for (int lap = 2; lap <= 5; lap++) {
       say(first, lap, "{\"kind\": \"off\"}");
     }
@@ -89,9 +89,10 @@ class LapsTest {
         .as("two laps are no habit")
         .isEmpty();
     say(first, 2, "{\"kind\": null}");
-    assertThat(scripts.get(session + "/debrief").body().at("/laps/1/kind").asText())
+    assertThat(scripts.get(session + "/debrief").body().at("/laps/1/kind").asString())
         .isEqualTo("flying");
-    byte[] again = scripts.download("/api/laps/" + taken.body().path("id").asText() + "/file.csv");
+    byte[] again =
+        scripts.download("/api/laps/" + taken.body().path("id").asString() + "/file.csv");
     assertThat(again).isEqualTo(file);
   }
 
@@ -108,14 +109,14 @@ class LapsTest {
     assertThat(isDriven()).isTrue();
     Scripts.Answer twice = scripts.upload(session + "/laps", "two.laps.csv", file);
     assertThat(twice.status().value()).isEqualTo(409);
-    assertThat(twice.body().path("detail").asText()).contains("in already");
-    scripts.delete("/api/laps/" + taken.body().path("id").asText());
+    assertThat(twice.body().path("detail").asString()).contains("in already");
+    scripts.delete("/api/laps/" + taken.body().path("id").asString());
     assertThat(scripts.get(session + "/debrief").body().path("files")).isEmpty();
     assertThat(isDriven()).isFalse();
   }
 
   private boolean isDriven() {
-    return scripts.get(session).body().get("driven").asBoolean();
+    return scripts.get(session).body().get("driven").asBoolean(false);
   }
 
   @Test
@@ -123,7 +124,7 @@ class LapsTest {
     Scripts.Answer words =
         scripts.upload(session + "/laps", "x.csv", "a,b\n1,2\n".getBytes(StandardCharsets.UTF_8));
     assertThat(words.status().value()).isEqualTo(422);
-    assertThat(words.body().path("detail").asText()).contains("no column of times");
+    assertThat(words.body().path("detail").asString()).contains("no column of times");
     String straight = "time_s,x_m,y_m,speed_mps\n";
     StringBuilder elsewhere = new StringBuilder(straight);
     for (int i = 0; i < 50; i++) {
@@ -133,26 +134,26 @@ class LapsTest {
         scripts.upload(
             session + "/laps", "y.csv", elsewhere.toString().getBytes(StandardCharsets.UTF_8));
     assertThat(far.status().value()).isEqualTo(422);
-    assertThat(far.body().path("detail").asText()).contains("another circuit");
+    assertThat(far.body().path("detail").asString()).contains("another circuit");
     byte[] lap = simulated(1, 2);
     String text = new String(lap, StandardCharsets.UTF_8);
     String half = text.substring(0, text.indexOf('\n', text.length() / 4) + 1);
     Scripts.Answer part =
         scripts.upload(session + "/laps", "z.csv", half.getBytes(StandardCharsets.UTF_8));
     assertThat(part.status().value()).isEqualTo(422);
-    assertThat(part.body().path("detail").asText()).contains("no whole lap");
+    assertThat(part.body().path("detail").asString()).contains("no whole lap");
     assertThat(scripts.get(session + "/debrief").body().path("files")).isEmpty();
   }
 
   private String book() {
-    return "/api/books/" + scripts.get(session).body().path("bookId").asText();
+    return "/api/books/" + scripts.get(session).body().path("bookId").asString();
   }
 
   /** The calls that are promised to scripts, on a book without a session. */
   @Test
   void scriptsBringLapsInAndReadThem() {
-    String circuit = scripts.get(book()).body().path("circuitId").asText();
-    String car = scripts.get(book()).body().path("carId").asText();
+    String circuit = scripts.get(book()).body().path("circuitId").asString();
+    String car = scripts.get(book()).body().path("carId").asString();
     String fresh =
         scripts
             .post(
@@ -160,7 +161,7 @@ class LapsTest {
                 "{\"circuitId\": \"" + circuit + "\", \"carId\": \"" + car + "\", \"name\": \"S\"}")
             .body()
             .path("id")
-            .asText();
+            .asString();
     String path = "/api/books/" + fresh;
     Scripts.Answer refused =
         scripts.upload(
@@ -170,12 +171,12 @@ class LapsTest {
     Scripts.Answer taken = scripts.upload(path + "/laps/import", "x.csv", simulated(4, 2));
     assertThat(taken.status().value()).as("%s", taken.body()).isEqualTo(201);
     JsonNode laps = taken.body().path("laps");
-    assertThat(laps.findValuesAsText("kind"))
+    assertThat(laps.findValuesAsString("kind"))
         .containsExactly("out", "flying", "flying", "flying", "flying", "in");
     assertThat(laps.at("/0/time_s").isNull()).isTrue();
-    assertThat(laps.at("/1/time_s").asDouble()).isBetween(100.0, 140.0);
+    assertThat(laps.at("/1/time_s").asDouble(0)).isBetween(100.0, 140.0);
     JsonNode readings =
-        scripts.get(path + "/laps/" + laps.at("/1/id").asText() + "/readings").body();
+        scripts.get(path + "/laps/" + laps.at("/1/id").asString() + "/readings").body();
     assertThat(readings).hasSize(13);
     for (String name :
         List.of(
@@ -194,9 +195,9 @@ class LapsTest {
             "delta_s")) {
       assertThat(readings.get(0).path(name).isNumber()).as(name).isTrue();
     }
-    assertThat(scripts.get(path + "/findings").body().findValuesAsText("rule"))
+    assertThat(scripts.get(path + "/findings").body().findValuesAsString("rule"))
         .contains("braked-early");
-    assertThat(scripts.get(book() + "/laps/" + laps.at("/1/id").asText() + "/readings").status())
+    assertThat(scripts.get(book() + "/laps/" + laps.at("/1/id").asString() + "/readings").status())
         .as("another book has no such lap")
         .hasToString("404 NOT_FOUND");
   }
@@ -209,14 +210,14 @@ class LapsTest {
     byte[] bytes = foreign.getBytes(StandardCharsets.UTF_8);
     JsonNode seen = scripts.upload("/api/laps/preview", "f.csv", bytes).body();
     assertThat(seen.path("missing")).hasSize(3);
-    assertThat(seen.at("/columns/0/first/1").asText()).isEqualTo("0.0100");
+    assertThat(seen.at("/columns/0/first/1").asString()).isEqualTo("0.0100");
     String mapping =
         "{\"Zeit\": \"time_s\", \"Ost\": \"x_m\", \"Nord\": \"y_m\", \"Fahrt\": \"speed_mps\"}";
     Scripts.Answer taken =
         scripts.upload(session + "/laps", "f.csv", bytes, java.util.Map.of("mapping", mapping));
     assertThat(taken.status().value()).as("%s", taken.body()).isEqualTo(201);
     JsonNode again = scripts.upload("/api/laps/preview", "g.csv", bytes).body();
-    assertThat(again.path("remembered").asBoolean()).isTrue();
+    assertThat(again.path("remembered").asBoolean(false)).isTrue();
     assertThat(again.path("missing")).isEmpty();
     byte[] next = (foreign + "\n").getBytes(StandardCharsets.UTF_8);
     assertThat(scripts.upload(session + "/laps", "h.csv", next).status().value()).isEqualTo(201);
@@ -228,25 +229,25 @@ class LapsTest {
     JsonNode finding = scripts.get(session + "/debrief").body().at("/findings/0");
     String body =
         "{\"corner\": "
-            + finding.path("corner").asInt()
+            + finding.path("corner").asInt(0)
             + ", \"rule\": \""
-            + finding.path("rule").asText()
+            + finding.path("rule").asString()
             + "\", \"reason\": \"Traffic\", \"laps\": "
             + finding.path("laps")
             + "}";
     JsonNode dismissed = scripts.post(session + "/dismissed", body).body();
     JsonNode then = scripts.get(session + "/debrief").body().at("/findings/0");
-    assertThat(then.at("/dismissed/reason").asText()).isEqualTo("Traffic");
+    assertThat(then.at("/dismissed/reason").asString()).isEqualTo("Traffic");
     scripts.post(session + "/remarks", "{\"corner\": 3, \"lap\": \"lap 4\", \"words\": \"Late\"}");
     byte[] export = scripts.download(book() + "/export");
     String copy =
-        scripts.upload("/api/books/import", "c.book.json", export).body().path("id").asText();
+        scripts.upload("/api/books/import", "c.book.json", export).body().path("id").asString();
     assertThat(scripts.download("/api/books/" + copy + "/export")).isEqualTo(export);
     JsonNode other = scripts.get("/api/books/" + copy + "/sessions").body().get(0);
     JsonNode remarks =
-        scripts.get("/api/sessions/" + other.path("id").asText() + "/debrief").body();
-    assertThat(remarks.at("/remarks/0/words").asText()).isEqualTo("Late");
-    scripts.delete("/api/debrief-notes/" + dismissed.path("id").asText());
+        scripts.get("/api/sessions/" + other.path("id").asString() + "/debrief").body();
+    assertThat(remarks.at("/remarks/0/words").asString()).isEqualTo("Late");
+    scripts.delete("/api/debrief-notes/" + dismissed.path("id").asString());
     assertThat(scripts.get(session + "/debrief").body().at("/findings/0/dismissed").isNull())
         .isTrue();
     assertThat(scripts.post(session + "/remarks", "{\"words\": \" \"}").status().value())
@@ -259,19 +260,19 @@ class LapsTest {
     JsonNode review = scripts.get(session + "/review").body();
     JsonNode earlier = null;
     for (JsonNode proposal : review.path("proposals")) {
-      if (proposal.path("kind").asText().equals("marker-earlier")) {
+      if (proposal.path("kind").asString().equals("marker-earlier")) {
         earlier = proposal;
       }
     }
     assertThat(earlier).as("%s", review).isNotNull();
-    assertThat(earlier.path("count").asInt()).isGreaterThanOrEqualTo(3);
-    assertThat(earlier.path("after").asDouble()).isLessThan(earlier.path("before").asDouble());
-    assertThat(earlier.path("gain_s").asDouble()).isPositive();
-    int parent = review.path("newest").asInt();
+    assertThat(earlier.path("count").asInt(0)).isGreaterThanOrEqualTo(3);
+    assertThat(earlier.path("after").asDouble(0)).isLessThan(earlier.path("before").asDouble(0));
+    assertThat(earlier.path("gain_s").asDouble(0)).isPositive();
+    int parent = review.path("newest").asInt(0);
     Scripts.Answer nothing =
         scripts.post(session + "/review", "{\"parent\": " + parent + ", \"accepted\": []}");
     assertThat(nothing.status().value()).isEqualTo(422);
-    int corner = earlier.path("corner").asInt();
+    int corner = earlier.path("corner").asInt(0);
     JsonNode kept =
         scripts
             .post(
@@ -282,19 +283,20 @@ class LapsTest {
                     + corner
                     + ", \"kind\": \"marker-earlier\"}]}")
             .body();
-    assertThat(kept.path("reason").asText()).contains("corner " + corner);
-    JsonNode revision = scripts.get(book() + "/revisions/" + kept.path("number").asInt()).body();
+    assertThat(kept.path("reason").asString()).contains("corner " + corner);
+    JsonNode revision = scripts.get(book() + "/revisions/" + kept.path("number").asInt(0)).body();
     JsonNode page = revision.path("pages").get(corner - 1);
-    assertThat(page.path("sources").path("brake.at_m").asText()).isEqualTo("measured");
+    assertThat(page.path("sources").path("brake.at_m").asString()).isEqualTo("measured");
     JsonNode own = null;
     for (JsonNode o : revision.path("ownValues")) {
-      own = o.path("corner").asInt() == corner ? o : own;
+      own = o.path("corner").asInt(0) == corner ? o : own;
     }
-    assertThat(own.path("measured").path("brake.at_m").get(0).asText()).startsWith("Practice of");
+    assertThat(own.path("measured").path("brake.at_m").get(0).asString()).startsWith("Practice of");
     JsonNode history = scripts.get(book() + "/corners/" + corner + "/history").body();
     assertThat(history).as("the practice, and the qualifying to come").hasSize(2);
-    assertThat(history.at("/0/laps").asInt()).isEqualTo(6);
-    assertThat(history.at("/0/brake_m").asDouble()).isLessThan(history.at("/0/page_m").asDouble());
+    assertThat(history.at("/0/laps").asInt(0)).isEqualTo(6);
+    assertThat(history.at("/0/brake_m").asDouble(0))
+        .isLessThan(history.at("/0/page_m").asDouble(0));
   }
 
   @Test
@@ -309,13 +311,13 @@ class LapsTest {
   @Test
   void twoLapsAreLaidBesideEachOther() {
     String file =
-        scripts.upload(session + "/laps", "a.csv", simulated(2, 2)).body().path("id").asText();
+        scripts.upload(session + "/laps", "a.csv", simulated(2, 2)).body().path("id").asString();
     String at = session + "/along?from_m=500&to_m=700&lap=";
     JsonNode lap = scripts.get(at + file + ".2").body();
     JsonNode page = scripts.get(at + "page").body();
     assertThat(lap.path("speed_mps")).hasSize(101);
     assertThat(page.path("speed_mps")).hasSize(101);
-    assertThat(lap.path("from_m").asDouble()).isEqualTo(500);
+    assertThat(lap.path("from_m").asDouble(0)).isEqualTo(500);
     assertThat(scripts.get(at + file + ".99").status().value()).isEqualTo(404);
   }
 
@@ -325,13 +327,13 @@ class LapsTest {
         scripts.post(session + "/live", "{\"laps\": 2, \"seed\": 3, \"timesFaster\": 200}");
     assertThat(begun.status().value()).as("%s", begun.body()).isEqualTo(200);
     JsonNode state = begun.body();
-    for (int k = 0; k < 300 && state.path("running").asBoolean(); k++) {
+    for (int k = 0; k < 300 && state.path("running").asBoolean(false); k++) {
       Thread.sleep(100);
       state = scripts.get(session + "/live").body();
     }
     assertThat(state.path("problem").isNull()).as("%s", state).isTrue();
-    assertThat(state.path("laps").asInt()).isEqualTo(2);
-    assertThat(scripts.get(session + "/debrief").body().path("laps").findValuesAsText("kind"))
+    assertThat(state.path("laps").asInt(0)).isEqualTo(2);
+    assertThat(scripts.get(session + "/debrief").body().path("laps").findValuesAsString("kind"))
         .containsExactly("out", "flying", "flying", "in");
   }
 }

@@ -1,7 +1,5 @@
 package marvek.server;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -9,7 +7,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import marvek.formats.JsonFiles;
-import org.springframework.boot.test.web.client.TestRestTemplate;
+import org.springframework.boot.resttestclient.TestRestTemplate;
 import org.springframework.core.io.ByteArrayResource;
 import org.springframework.http.HttpEntity;
 import org.springframework.http.HttpHeaders;
@@ -18,6 +16,8 @@ import org.springframework.http.HttpStatusCode;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.util.LinkedMultiValueMap;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Calls the server over HTTP as a script would. */
 public record Scripts(TestRestTemplate http) {
@@ -61,7 +61,7 @@ public record Scripts(TestRestTemplate http) {
 
   /** As it stands in the ETag of an answer with this body. */
   public static String seen(JsonNode body) {
-    return "\"" + body.path("edition").asLong() + "\"";
+    return "\"" + body.path("edition").asLong(0) + "\"";
   }
 
   /** A text is JSON as it would be typed. */
@@ -77,7 +77,7 @@ public record Scripts(TestRestTemplate http) {
    * @param without members of the file that are left out
    */
   public String copyOfTheDemo(String... without) {
-    String demo = get("/api/books").body().at("/0/id").asText();
+    String demo = get("/api/books").body().at("/0/id").asString();
     ObjectNode file = (ObjectNode) JsonFiles.parse(download("/api/books/" + demo + "/export"));
     file.remove(List.of(without));
     // As it came, whatever a test before has kept in it.
@@ -87,7 +87,7 @@ public record Scripts(TestRestTemplate http) {
     return upload("/api/books/import", "copy.book.json", JsonFiles.writeFile(file))
         .body()
         .path("id")
-        .asText();
+        .asString();
   }
 
   /** A new book, waited for where it takes longer than a second; its id. */
@@ -95,15 +95,15 @@ public record Scripts(TestRestTemplate http) {
     Map<String, String> body = Map.of("circuitId", circuitId, "carId", carId, "name", name);
     JsonNode answer = post("/api/books", body).body();
     return answer.has("id")
-        ? answer.get("id").asText()
-        : resultOf(answer.path("job").asText()).path("id").asText();
+        ? answer.get("id").asString()
+        : resultOf(answer.path("job").asString()).path("id").asString();
   }
 
   /** What a job gave, once it is done. */
   public JsonNode resultOf(String job) {
     for (int k = 0; k < 600; k++) {
       JsonNode view = get("/api/jobs/" + job).body();
-      if (view.path("status").asText().equals("DONE")) {
+      if (view.path("status").asString().equals("DONE")) {
         return view.get("result");
       }
       java.util.concurrent.locks.LockSupport.parkNanos(50_000_000);

@@ -3,8 +3,6 @@ package marvek.server;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.List;
@@ -13,7 +11,9 @@ import marvek.formats.JsonFiles;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.web.client.TestRestTemplate;
+import org.springframework.boot.resttestclient.TestRestTemplate;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Sessions over HTTP: planned, prepared, issued, briefed, driven, followed by the next. */
 @ServerTest
@@ -27,11 +27,11 @@ class SessionTest {
   void ownBook() {
     scripts = new Scripts(http);
     JsonNode demo = scripts.get("/api/books").body().get(0);
-    byte[] file = scripts.download("/api/books/" + demo.path("id").asText() + "/export");
+    byte[] file = scripts.download("/api/books/" + demo.path("id").asString() + "/export");
     ObjectNode document = (ObjectNode) JsonFiles.parse(file);
     document.remove(List.of("sessions", "steps"));
     byte[] bare = JsonFiles.write(document).getBytes(StandardCharsets.UTF_8);
-    book = scripts.upload("/api/books/import", "b.book.json", bare).body().path("id").asText();
+    book = scripts.upload("/api/books/import", "b.book.json", bare).body().path("id").asString();
   }
 
   private static Map<String, Object> session(String startsAt, String surface) {
@@ -63,16 +63,16 @@ class SessionTest {
   @Test
   void aWetSessionIsPreparedDecidedIssuedAndBriefed() {
     JsonNode session = planned("2026-06-13T10:20", "wet");
-    String path = "/api/sessions/" + session.path("id").asText();
-    assertThat(session.path("begins").asText()).isEqualTo("2026-06-13T09:20:00Z");
+    String path = "/api/sessions/" + session.path("id").asString();
+    assertThat(session.path("begins").asString()).isEqualTo("2026-06-13T09:20:00Z");
     JsonNode prepared = scripts.get(path + "/preparation").body();
-    assertThat(prepared.path("lap_s").asDouble())
-        .isGreaterThan(prepared.path("parentLap_s").asDouble() + 5);
+    assertThat(prepared.path("lap_s").asDouble(0))
+        .isGreaterThan(prepared.path("parentLap_s").asDouble(0) + 5);
     // The driver's own brake point at Sluice moves with the model's.
     JsonNode sluice = change(prepared, 1, "brake.at_m");
-    assertThat(sluice.path("why").asText()).isEqualTo("own-moved");
-    assertThat(sluice.path("before").asDouble()).isEqualTo(312.0);
-    assertThat(sluice.path("after").asDouble()).isLessThan(308);
+    assertThat(sluice.path("why").asString()).isEqualTo("own-moved");
+    assertThat(sluice.path("before").asDouble(0)).isEqualTo(312.0);
+    assertThat(sluice.path("after").asDouble(0)).isLessThan(308);
     List<Map<String, Object>> decisions =
         List.of(
             Map.of("corner", 1, "field", "brake.at_m", "choice", "alter", "value", 290.0),
@@ -82,20 +82,20 @@ class SessionTest {
     assertThat(decided.body().path("decisions").size()).isEqualTo(2);
 
     JsonNode issued = scripts.post(path + "/issue", Map.of("reason", ""), "*").body();
-    assertThat(issued.at("/session/revision").asInt()).isEqualTo(3);
+    assertThat(issued.at("/session/revision").asInt(0)).isEqualTo(3);
     JsonNode revision = newest();
-    assertThat(revision.path("reason").asText()).isEqualTo("June meeting, practice: wet road");
-    assertThat(revision.at("/conditions/surface").asText()).isEqualTo("wet");
-    assertThat(revision.at("/conditions/at").asText()).isEqualTo("2026-06-13T10:20");
-    assertThat(revision.at("/pages/0/brake/at_m").asDouble()).isEqualTo(290.0);
-    assertThat(revision.at("/pages/10/brake/at_m").asDouble()).isEqualTo(3194.0);
+    assertThat(revision.path("reason").asString()).isEqualTo("June meeting, practice: wet road");
+    assertThat(revision.at("/conditions/surface").asString()).isEqualTo("wet");
+    assertThat(revision.at("/conditions/at").asString()).isEqualTo("2026-06-13T10:20");
+    assertThat(revision.at("/pages/0/brake/at_m").asDouble(0)).isEqualTo(290.0);
+    assertThat(revision.at("/pages/10/brake/at_m").asDouble(0)).isEqualTo(3194.0);
 
     JsonNode brief = scripts.get(path + "/brief").body();
-    assertThat(brief.path("revision").asInt()).isEqualTo(3);
-    assertThat(brief.path("issued").asBoolean()).isTrue();
+    assertThat(brief.path("revision").asInt(0)).isEqualTo(3);
+    assertThat(brief.path("issued").asBoolean(false)).isTrue();
     assertThat(brief.path("warmUp").size()).isEqualTo(4);
     assertThat(brief.path("focus").size()).isEqualTo(3);
-    assertThat(brief.path("targets").findValuesAsText("tier"))
+    assertThat(brief.path("targets").findValuesAsString("tier"))
         .contains("expert", "good-club", "beginner", "book");
     assertThat(brief.path("shortForm").size()).isEqualTo(13);
     assertThat(brief.path("hazards").size()).isGreaterThan(4);
@@ -105,14 +105,15 @@ class SessionTest {
 
   @Test
   void aDrySessionIsToldHowHighTheSunStands() {
-    String path = "/api/sessions/" + planned("2026-06-13T10:20", "dry").path("id").asText();
-    assertThat(scripts.get(path + "/brief").body().path("sunElevation_deg").asDouble())
+    String path = "/api/sessions/" + planned("2026-06-13T10:20", "dry").path("id").asString();
+    assertThat(scripts.get(path + "/brief").body().path("sunElevation_deg").asDouble(0))
         .isBetween(30.0, 65.0);
   }
 
   private static JsonNode change(JsonNode prepared, int corner, String field) {
     for (JsonNode change : prepared.path("changes")) {
-      if (change.path("corner").asInt() == corner && change.path("field").asText().equals(field)) {
+      if (change.path("corner").asInt(0) == corner
+          && change.path("field").asString().equals(field)) {
         return change;
       }
     }
@@ -124,30 +125,30 @@ class SessionTest {
   void aWeekendGoesFromDryToWetAndBack() {
     JsonNode wet = planned("2026-06-13T10:20", "wet");
     scripts.post(
-        "/api/sessions/" + wet.path("id").asText() + "/issue", Map.of("reason", "rain"), "*");
+        "/api/sessions/" + wet.path("id").asString() + "/issue", Map.of("reason", "rain"), "*");
     ObjectNode driven = (ObjectNode) scripts.get("/api/sessions/" + id(wet)).body().get("session");
     driven.putObject("result").put("laps", 9).put("bestLap_s", 133.2).put("learned", "no kerbs");
     driven.putArray("openPoints").addObject().put("corner", 4).put("words", "try second gear");
     Scripts.Answer kept = scripts.put("/api/sessions/" + id(wet), driven);
     assertThat(kept.status().value()).as("%s", kept.body()).isEqualTo(200);
-    assertThat(kept.body().at("/session/revision").asInt()).isEqualTo(3);
+    assertThat(kept.body().at("/session/revision").asInt(0)).isEqualTo(3);
 
     JsonNode next = scripts.post("/api/sessions/" + id(wet) + "/next", Map.of()).body();
-    assertThat(next.at("/session/tyres/laps").asInt()).isEqualTo(20);
-    assertThat(next.at("/session/startsAt").asText()).isEqualTo("2026-06-14T10:20");
-    assertThat(next.at("/session/openPoints/0/words").asText()).isEqualTo("try second gear");
+    assertThat(next.at("/session/tyres/laps").asInt(0)).isEqualTo(20);
+    assertThat(next.at("/session/startsAt").asString()).isEqualTo("2026-06-14T10:20");
+    assertThat(next.at("/session/openPoints/0/words").asString()).isEqualTo("try second gear");
     ObjectNode dry = (ObjectNode) next.get("session");
     ((ObjectNode) dry.get("conditions")).put("surface", "dry");
     scripts.put("/api/sessions/" + id(next), dry);
     JsonNode prepared = scripts.get("/api/sessions/" + id(next) + "/preparation").body();
-    assertThat(change(prepared, 1, "brake.at_m").path("after").asDouble())
+    assertThat(change(prepared, 1, "brake.at_m").path("after").asDouble(0))
         .isCloseTo(312.0, within(1.0));
     JsonNode listed = scripts.get("/api/books/" + book + "/sessions").body();
-    assertThat(listed.findValuesAsText("id")).containsExactly(id(wet), id(next));
+    assertThat(listed.findValuesAsString("id")).containsExactly(id(wet), id(next));
   }
 
   private static String id(JsonNode kept) {
-    return kept.path("id").asText();
+    return kept.path("id").asString();
   }
 
   @Test
@@ -155,36 +156,36 @@ class SessionTest {
     String steps = "/api/books/" + book + "/revisions/2/steps";
     JsonNode board = scripts.get(steps).body();
     JsonNode sluice = board.get(0);
-    assertThat(sluice.path("corner").asInt()).isEqualTo(1);
-    assertThat(sluice.path("begun").asBoolean()).isFalse();
+    assertThat(sluice.path("corner").asInt(0)).isEqualTo(1);
+    assertThat(sluice.path("begun").asBoolean(false)).isFalse();
     assertThat(sluice.path("steps_m").size()).isGreaterThan(3);
-    double target = sluice.path("target_m").asDouble();
+    double target = sluice.path("target_m").asDouble(0);
     scripts.post(steps + "/1", Map.of("word", "begin"), "*");
     for (int lap = 0; lap < 3; lap++) {
       scripts.post(steps + "/1", Map.of("word", "made"), "*");
     }
     JsonNode after = scripts.get(steps).body().get(0);
-    assertThat(after.path("begun").asBoolean()).isTrue();
-    assertThat(after.path("step").asInt()).isEqualTo(1);
-    double now = after.path("now_m").asDouble();
+    assertThat(after.path("begun").asBoolean(false)).isTrue();
+    assertThat(after.path("step").asInt(0)).isEqualTo(1);
+    double now = after.path("now_m").asDouble(0);
     assertThat(now).isLessThan(target);
 
     // A session in the dry takes the point at its step; the plan keeps its target.
     JsonNode session = planned("2026-06-13T10:20", "dry");
     JsonNode prepared = scripts.get("/api/sessions/" + id(session) + "/preparation").body();
     JsonNode change = change(prepared, 1, "brake.at_m");
-    assertThat(change.path("why").asText()).isEqualTo("step");
-    assertThat(change.path("after").asDouble()).isCloseTo(now, within(1e-6));
+    assertThat(change.path("why").asString()).isEqualTo("step");
+    assertThat(change.path("after").asDouble(0)).isCloseTo(now, within(1e-6));
     scripts.post("/api/sessions/" + id(session) + "/issue", Map.of(), "*");
     JsonNode later = scripts.get("/api/books/" + book + "/revisions/3/steps").body().get(0);
-    assertThat(later.path("target_m").asDouble()).isCloseTo(target, within(1e-6));
-    assertThat(later.path("step").asInt()).isEqualTo(1);
+    assertThat(later.path("target_m").asDouble(0)).isCloseTo(target, within(1e-6));
+    assertThat(later.path("step").asInt(0)).isEqualTo(1);
     JsonNode missed = scripts.post(steps + "/1", Map.of("word", "missed"), "*").body().get(0);
-    assertThat(missed.path("step").asInt()).isZero();
-    assertThat(missed.path("misses").asInt()).isEqualTo(1);
+    assertThat(missed.path("step").asInt(0)).isZero();
+    assertThat(missed.path("misses").asInt(0)).isEqualTo(1);
     Scripts.Answer wrong = scripts.post(steps + "/1", Map.of("word", "perhaps"), "*");
     assertThat(wrong.status().value()).isEqualTo(422);
-    assertThat(wrong.body().path("detail").asText()).contains("begin, made, missed or forget");
+    assertThat(wrong.body().path("detail").asString()).contains("begin, made, missed or forget");
   }
 
   @Test
@@ -196,14 +197,14 @@ class SessionTest {
     assertThat(tree.path("sessions").size()).isPositive();
     assertThat(tree.path("steps").size()).isEqualTo(1);
     String copy =
-        scripts.upload("/api/books/import", "b.book.json", file).body().path("id").asText();
+        scripts.upload("/api/books/import", "b.book.json", file).body().path("id").asString();
     byte[] again = scripts.download("/api/books/" + copy + "/export");
     assertThat(new String(again, StandardCharsets.UTF_8))
         .isEqualTo(new String(file, StandardCharsets.UTF_8));
     String broken = new String(file, StandardCharsets.UTF_8).replace("\"June meeting\"", "\"\"");
     Scripts.Answer refused = scripts.upload("/api/books/import", "b.book.json", broken);
     assertThat(refused.status().value()).isEqualTo(422);
-    assertThat(refused.body().path("pointer").asText()).startsWith("/sessions/");
+    assertThat(refused.body().path("pointer").asString()).startsWith("/sessions/");
   }
 
   @Test
@@ -228,8 +229,8 @@ class SessionTest {
   private void refused(Map<String, Object> session, String where, String says) {
     Scripts.Answer answer = scripts.post("/api/books/" + book + "/sessions", session);
     assertThat(answer.status().value()).as("%s", answer.body()).isEqualTo(422);
-    assertThat(answer.body().path("field").asText()).isEqualTo(where);
-    assertThat(answer.body().path("detail").asText()).contains(says);
+    assertThat(answer.body().path("field").asString()).isEqualTo(where);
+    assertThat(answer.body().path("detail").asString()).contains(says);
   }
 
   @Test
@@ -250,7 +251,7 @@ class SessionTest {
   void weatherRadioAndCalendarStandIn() {
     JsonNode weather =
         scripts.get("/api/books/" + book + "/weather?at=2026-06-13T10:20&hours=6").body();
-    assertThat(weather.path("simulated").asBoolean()).isTrue();
+    assertThat(weather.path("simulated").asBoolean(false)).isTrue();
     assertThat(weather.path("hours").size()).isEqualTo(6);
     assertThat(weather)
         .isEqualTo(
@@ -262,10 +263,10 @@ class SessionTest {
                 .value())
         .isEqualTo(422);
 
-    long before = scripts.get("/api/radio").body().path("last").asLong();
+    long before = scripts.get("/api/radio").body().path("last").asLong(0);
     scripts.post("/api/radio", Map.of("words", "Brake at the 100 board."));
     JsonNode heard = scripts.get("/api/radio?after=" + before).body();
-    assertThat(heard.at("/messages/0/words").asText()).isEqualTo("Brake at the 100 board.");
+    assertThat(heard.at("/messages/0/words").asString()).isEqualTo("Brake at the 100 board.");
     assertThat(scripts.post("/api/radio", Map.of("words", " ")).status().value()).isEqualTo(422);
 
     planned("2026-06-13T10:20", "dry");
@@ -279,9 +280,9 @@ class SessionTest {
   void purposesComeWithTheirCost() {
     JsonNode purposes =
         scripts.post("/api/books/" + book + "/purposes", Map.of("parent", 1)).body();
-    assertThat(purposes.path("laps").findValuesAsText("day"))
+    assertThat(purposes.path("laps").findValuesAsString("day"))
         .containsExactly("qualifying", "race", "save-tyres", "first-lap", "follow");
-    assertThat(purposes.at("/laps/0/lost_s").asDouble()).isNegative();
+    assertThat(purposes.at("/laps/0/lost_s").asDouble(0)).isNegative();
     assertThat(purposes.path("defend").size()).isGreaterThan(3);
     assertThat(purposes.path("saving").size()).isEqualTo(13);
   }

@@ -5,26 +5,15 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import org.springframework.boot.test.util.TestPropertyValues;
-import org.springframework.context.ApplicationContextInitializer;
-import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.util.FileSystemUtils;
 
 /** A real PostgreSQL of its own for the tests of a module, thrown away at the end of its run. */
-public final class TestDatabase
-    implements ApplicationContextInitializer<ConfigurableApplicationContext> {
+final class TestDatabase {
   private static TestDatabase running;
 
   private final Path folder;
   private final String port;
   private final String password;
-
-  /** Spring makes one for each context; all share the one that runs. */
-  public TestDatabase() {
-    this.folder = null;
-    this.port = null;
-    this.password = null;
-  }
 
   private TestDatabase(Path folder, String port, String password) {
     this.folder = folder;
@@ -32,17 +21,16 @@ public final class TestDatabase
     this.password = password;
   }
 
-  @Override
-  public void initialize(ConfigurableApplicationContext context) {
-    TestDatabase database = started();
-    TestPropertyValues.of(
-            "spring.datasource.url=jdbc:postgresql://127.0.0.1:" + database.port + "/marvek",
-            "spring.datasource.username=marvek",
-            "spring.datasource.password=" + database.password)
-        .applyTo(context);
+  String url() {
+    return "jdbc:postgresql://127.0.0.1:" + port + "/marvek";
   }
 
-  private static synchronized TestDatabase started() {
+  String password() {
+    return password;
+  }
+
+  /** The one that runs, started where none does. */
+  static synchronized TestDatabase started() {
     if (running == null) {
       try {
         Path folder = Files.createTempDirectory("marvek-test");

@@ -1,8 +1,8 @@
 package marvek.server.books;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.util.List;
 import java.util.UUID;
+import tools.jackson.databind.JsonNode;
 
 /** What other features keep for a book, so that it goes along in the book's file. */
 public interface BookAttachment {

@@ -1,6 +1,5 @@
 package marvek.server.books;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.util.UUID;
 import marvek.core.Require;
 import marvek.core.car.SetupSheet;
@@ -11,6 +10,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
 
 @RestController
 class BookCarController {

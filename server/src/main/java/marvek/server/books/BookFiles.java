@@ -1,7 +1,5 @@
 package marvek.server.books;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.io.InputStream;
 import java.time.OffsetDateTime;
@@ -19,6 +17,8 @@ import marvek.server.circuits.Circuits;
 import marvek.server.circuits.ReadyCircuit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Whole books as files, with everything that belongs to them. */
 @Service
@@ -149,9 +149,9 @@ public class BookFiles {
     JsonNode parent = document.path("parent");
     return new Revision(
         bookId,
-        document.path("number").asInt(),
-        parent.isInt() ? parent.asInt() : null,
-        OffsetDateTime.parse(document.path("createdAt").asText()).toInstant(),
+        document.path("number").asInt(0),
+        parent.isInt() ? parent.asInt(0) : null,
+        OffsetDateTime.parse(document.path("createdAt").asString()).toInstant(),
         circuitId,
         written);
   }

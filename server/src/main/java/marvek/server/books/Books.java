@@ -1,6 +1,5 @@
 package marvek.server.books;
 
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -23,6 +22,7 @@ import marvek.server.problems.NotFoundException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Makes books, tries drafts out, keeps revisions. */
 @Service
@@ -231,7 +231,7 @@ public class Books {
   public static Draft draftOf(ObjectNode document) {
     return Draft.read(
         document.get("conditions"),
-        document.path("line").asText("smooth"),
+        document.path("line").asString("smooth"),
         document.get("ownValues"),
         document.get("setup"));
   }

@@ -1,6 +1,5 @@
 package marvek.server.books;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.util.List;
 import marvek.core.InvalidValueException;
 import marvek.core.car.SetupSheet;
@@ -10,6 +9,7 @@ import marvek.core.page.OwnValues;
 import marvek.formats.ConditionsJson;
 import marvek.formats.OwnValuesJson;
 import marvek.formats.SetupSheetJson;
+import tools.jackson.databind.JsonNode;
 
 /**
  * What a revision is computed from, as it comes from the interface or a script.

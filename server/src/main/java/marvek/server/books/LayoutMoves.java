@@ -1,6 +1,5 @@
 package marvek.server.books;
 
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -30,6 +29,7 @@ import marvek.server.circuits.Circuits;
 import marvek.server.problems.NotFoundException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Moves a book to another layout version: its own values go along with the road, and every page

@@ -1,10 +1,8 @@
 package marvek.server.books;
 
-import com.fasterxml.jackson.core.JsonParser;
-import com.fasterxml.jackson.core.JsonToken;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import marvek.formats.JsonFiles;
+import tools.jackson.core.JsonParser;
+import tools.jackson.core.JsonToken;
 
 /**
  * What a list shows of a revision, read from the head of its document: the pages behind it, which
@@ -15,19 +13,17 @@ record RevisionHead(String reason, double timeS) {
   static RevisionHead of(Revision revision) {
     try (JsonParser parser = JsonFiles.MAPPER.createParser(revision.document())) {
       return read(parser);
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
     }
   }
 
-  private static RevisionHead read(JsonParser parser) throws IOException {
+  private static RevisionHead read(JsonParser parser) {
     String reason = "";
     parser.nextToken();
-    while (parser.nextToken() == JsonToken.FIELD_NAME) {
+    while (parser.nextToken() == JsonToken.PROPERTY_NAME) {
       String name = parser.currentName();
       parser.nextToken();
       if (name.equals("reason")) {
-        reason = parser.getText();
+        reason = parser.getString();
       } else if (name.equals("lap")) {
         return new RevisionHead(reason, timeIn(parser));
       } else {
@@ -37,8 +33,8 @@ record RevisionHead(String reason, double timeS) {
     return new RevisionHead(reason, 0);
   }
 
-  private static double timeIn(JsonParser lap) throws IOException {
-    while (lap.nextToken() == JsonToken.FIELD_NAME) {
+  private static double timeIn(JsonParser lap) {
+    while (lap.nextToken() == JsonToken.PROPERTY_NAME) {
       boolean time = lap.currentName().equals("time_s");
       lap.nextToken();
       if (time) {

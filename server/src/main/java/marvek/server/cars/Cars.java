@@ -1,6 +1,5 @@
 package marvek.server.cars;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
@@ -11,6 +10,7 @@ import marvek.formats.JsonFiles;
 import marvek.server.accounts.CurrentDriver;
 import marvek.server.problems.NotFoundException;
 import org.springframework.stereotype.Service;
+import tools.jackson.databind.JsonNode;
 
 /** Takes cars in and gives them out. */
 @Service

@@ -1,6 +1,5 @@
 package marvek.server.cars;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
@@ -13,6 +12,7 @@ import marvek.server.editions.Edition;
 import marvek.server.problems.NotFoundException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
+import tools.jackson.databind.JsonNode;
 
 /** Keeps the setup sheets of cars. Revisions hold copies, so that a sheet may change and go. */
 @Service

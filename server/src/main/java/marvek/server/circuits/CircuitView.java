@@ -1,6 +1,5 @@
 package marvek.server.circuits;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -13,6 +12,7 @@ import marvek.core.circuit.Road;
 import marvek.core.corner.Corner;
 import marvek.core.page.MarkChooser;
 import marvek.server.editions.Edited;
+import tools.jackson.databind.JsonNode;
 
 /**
  * A layout version as the circuit screen needs it.

@@ -1,6 +1,5 @@
 package marvek.server.circuits;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
@@ -15,6 +14,7 @@ import marvek.formats.CircuitEditsJson;
 import marvek.formats.GpxWriter;
 import marvek.formats.JsonFiles;
 import org.springframework.stereotype.Service;
+import tools.jackson.databind.JsonNode;
 
 /** Shows circuits and gives them out as files. */
 @Service

@@ -1,6 +1,5 @@
 package marvek.server.circuits;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
@@ -17,6 +16,7 @@ import marvek.server.accounts.CurrentDriver;
 import marvek.server.problems.NotFoundException;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
+import tools.jackson.databind.JsonNode;
 
 /** Takes circuits in and gives them out. */
 @Service
@@ -109,7 +109,7 @@ public class Circuits {
   }
 
   private static String layoutOf(StoredCircuit c) {
-    return tree(c).path("marvek").path("layout").asText("");
+    return tree(c).path("marvek").path("layout").asString("");
   }
 
   /**

@@ -1,6 +1,5 @@
 package marvek.server.circuits;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.List;
@@ -27,6 +26,7 @@ import marvek.server.problems.ConflictException;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
+import tools.jackson.databind.JsonNode;
 
 /**
  * Edits of a circuit: kept as a draft while they go on, then as a layout version. A version that no

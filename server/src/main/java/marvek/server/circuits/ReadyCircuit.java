@@ -1,6 +1,5 @@
 package marvek.server.circuits;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.util.List;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Road;
@@ -8,6 +7,7 @@ import marvek.core.corner.CornerFinder;
 import marvek.formats.CircuitGeoJsonWriter;
 import marvek.formats.CircuitImport;
 import marvek.formats.JsonFiles;
+import tools.jackson.databind.JsonNode;
 
 /**
  * A circuit worked out and not stored yet. Storing it needs no computing any more, so that it may

@@ -1,33 +1,40 @@
 package marvek.server.doors;
 
-import com.fasterxml.jackson.annotation.JsonSetter;
 import com.fasterxml.jackson.annotation.Nulls;
-import com.fasterxml.jackson.core.JsonParser;
-import com.fasterxml.jackson.core.StreamReadFeature;
-import com.fasterxml.jackson.databind.DeserializationContext;
-import com.fasterxml.jackson.databind.DeserializationFeature;
-import com.fasterxml.jackson.databind.JsonDeserializer;
-import com.fasterxml.jackson.databind.JsonMappingException;
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
-import com.fasterxml.jackson.databind.deser.std.JsonNodeDeserializer;
-import com.fasterxml.jackson.databind.deser.std.NumberDeserializers;
-import com.fasterxml.jackson.databind.deser.std.StringDeserializer;
-import com.fasterxml.jackson.databind.module.SimpleModule;
-import java.io.IOException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.Year;
 import java.time.ZoneOffset;
 import java.time.temporal.TemporalAccessor;
+import java.util.List;
 import java.util.function.Consumer;
 import marvek.core.PlainText;
 import marvek.formats.JsonFiles;
 import marvek.formats.JsonText;
-import org.springframework.boot.autoconfigure.jackson.Jackson2ObjectMapperBuilderCustomizer;
+import org.springframework.beans.factory.config.ConfigurableBeanFactory;
+import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.context.annotation.Scope;
+import tools.jackson.core.JsonParser;
+import tools.jackson.core.StreamReadFeature;
+import tools.jackson.core.json.JsonFactory;
+import tools.jackson.databind.DatabindException;
+import tools.jackson.databind.DeserializationContext;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.MapperFeature;
+import tools.jackson.databind.ValueDeserializer;
+import tools.jackson.databind.cfg.EnumFeature;
+import tools.jackson.databind.deser.jackson.JsonNodeDeserializer;
+import tools.jackson.databind.deser.jdk.NumberDeserializers;
+import tools.jackson.databind.deser.jdk.StringDeserializer;
+import tools.jackson.databind.ext.javatime.deser.InstantDeserializer;
+import tools.jackson.databind.ext.javatime.deser.LocalDateDeserializer;
+import tools.jackson.databind.ext.javatime.deser.LocalDateTimeDeserializer;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.module.SimpleModule;
 
 /**
  * Bodies of requests are read as strictly as files: a member once, none that is not known, no holes
@@ -39,27 +46,34 @@ class JsonBodies {
   private static final int FIRST_YEAR = 1900;
   private static final int LAST_YEAR = 2200;
 
+  /** In the place of the framework's own, which reads without bounds; its settings stay. */
   @Bean
-  Jackson2ObjectMapperBuilderCustomizer strict() {
-    return builder -> builder.postConfigurer(JsonBodies::strict);
+  @Scope(ConfigurableBeanFactory.SCOPE_PROTOTYPE)
+  JsonMapper.Builder strict(List<JsonMapperBuilderCustomizer> customizers) {
+    JsonMapper.Builder builder =
+        JsonMapper.builder(JsonFactory.builder().streamReadConstraints(JsonFiles.BOUNDS).build());
+    customizers.forEach(customizer -> customizer.customize(builder));
+    return builder
+        .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+        .enable(
+            DeserializationFeature.FAIL_ON_TRAILING_TOKENS,
+            DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+        .enable(EnumFeature.FAIL_ON_NUMBERS_FOR_ENUMS)
+        // What is left out of a body is nothing, or 0; keys stand in the order of the records.
+        .disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+        .disable(MapperFeature.SORT_PROPERTIES_ALPHABETICALLY)
+        .changeDefaultNullHandling(nulls -> nulls.withContentNulls(Nulls.FAIL))
+        .addModule(bounds());
   }
 
-  private static void strict(ObjectMapper mapper) {
-    mapper.getFactory().setStreamReadConstraints(JsonFiles.BOUNDS);
-    mapper
-        .getFactory()
-        .configure(StreamReadFeature.STRICT_DUPLICATE_DETECTION.mappedFeature(), true);
-    mapper.enable(
-        DeserializationFeature.FAIL_ON_TRAILING_TOKENS,
-        DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES,
-        DeserializationFeature.FAIL_ON_NUMBERS_FOR_ENUMS);
-    mapper.setDefaultSetterInfo(JsonSetter.Value.forContentNulls(Nulls.FAIL));
+  private static SimpleModule bounds() {
     SimpleModule module = new SimpleModule("marvek-bodies");
     add(module, String.class, StringDeserializer.instance, JsonBodies::text);
     add(
         module,
         JsonNode.class,
-        JsonNodeDeserializer.getDeserializer(JsonNode.class),
+        (ValueDeserializer<JsonNode>)
+            (ValueDeserializer<?>) JsonNodeDeserializer.getDeserializer(JsonNode.class),
         JsonText::check);
     add(
         module,
@@ -71,46 +85,34 @@ class JsonBodies {
         double.class,
         new NumberDeserializers.DoubleDeserializer(double.class, 0.0),
         JsonBodies::number);
-    add(
-        module,
-        LocalDate.class,
-        com.fasterxml.jackson.datatype.jsr310.deser.LocalDateDeserializer.INSTANCE,
-        JsonBodies::day);
-    add(
-        module,
-        LocalDateTime.class,
-        com.fasterxml.jackson.datatype.jsr310.deser.LocalDateTimeDeserializer.INSTANCE,
-        JsonBodies::day);
-    add(
-        module,
-        Instant.class,
-        com.fasterxml.jackson.datatype.jsr310.deser.InstantDeserializer.INSTANT,
-        i -> day(i.atOffset(ZoneOffset.UTC)));
-    mapper.registerModule(module);
+    add(module, LocalDate.class, LocalDateDeserializer.INSTANCE, JsonBodies::day);
+    add(module, LocalDateTime.class, LocalDateTimeDeserializer.INSTANCE, JsonBodies::day);
+    add(module, Instant.class, InstantDeserializer.INSTANT, i -> day(i.atOffset(ZoneOffset.UTC)));
+    return module;
   }
 
   private static <T> void add(
-      SimpleModule module, Class<T> type, JsonDeserializer<? extends T> reader, Consumer<T> check) {
+      SimpleModule module, Class<T> type, ValueDeserializer<T> reader, Consumer<T> check) {
     module.addDeserializer(
         type,
-        new JsonDeserializer<T>() {
+        new ValueDeserializer<T>() {
           @Override
-          public T deserialize(JsonParser parser, DeserializationContext context)
-              throws IOException {
+          public T deserialize(JsonParser parser, DeserializationContext context) {
             T value = reader.deserialize(parser, context);
             try {
               if (value != null) {
                 check.accept(value);
               }
             } catch (RuntimeException e) {
-              throw JsonMappingException.from(parser, e.getMessage(), e);
+              throw DatabindException.from(parser, e.getMessage(), e);
             }
             return value;
           }
 
           @Override
-          public T getNullValue(DeserializationContext context) throws JsonMappingException {
-            return reader.getNullValue(context);
+          @SuppressWarnings("unchecked")
+          public T getNullValue(DeserializationContext context) {
+            return (T) reader.getNullValue(context);
           }
         });
   }

@@ -1,8 +1,5 @@
 package marvek.server.laps;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ArrayNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -17,6 +14,9 @@ import marvek.server.books.Books;
 import marvek.server.problems.NotFoundException;
 import marvek.server.sessions.Sessions;
 import org.springframework.stereotype.Service;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * What somebody says of laps: remarks of the driver and the coach by corner and lap, and findings
@@ -71,28 +71,28 @@ class LapNotes implements BookAttachment {
 
   private java.util.stream.Stream<StoredNote> of(UUID sessionId, String kind) {
     return repository.findBySessionIdOrderByCreatedAtAscIdAsc(sessionId).stream()
-        .filter(note -> note.document().path(KIND).asText().equals(kind));
+        .filter(note -> note.document().path(KIND).asString().equals(kind));
   }
 
   private static Remark remark(StoredNote note) {
     JsonNode d = note.document();
     return new Remark(
         note.id(),
-        d.hasNonNull("corner") ? d.path("corner").asInt() : null,
-        d.hasNonNull("lap") ? d.path("lap").asText() : null,
-        Author.valueOf(d.path("author").asText("DRIVER").toUpperCase(Locale.ROOT)),
-        d.path("words").asText());
+        d.hasNonNull("corner") ? d.path("corner").asInt(0) : null,
+        d.hasNonNull("lap") ? d.path("lap").asString() : null,
+        Author.valueOf(d.path("author").asString("DRIVER").toUpperCase(Locale.ROOT)),
+        d.path("words").asString());
   }
 
   private static Dismissed dismissal(StoredNote note) {
     JsonNode d = note.document();
     List<String> laps = new ArrayList<>();
-    d.path("laps").forEach(lap -> laps.add(lap.asText()));
+    d.path("laps").forEach(lap -> laps.add(lap.asString()));
     return new Dismissed(
         note.id(),
-        d.path("corner").asInt(),
-        d.path("rule").asText(),
-        d.path("reason").asText(),
+        d.path("corner").asInt(0),
+        d.path("rule").asString(),
+        d.path("reason").asString(),
         laps);
   }
 
@@ -163,7 +163,7 @@ class LapNotes implements BookAttachment {
     List<UUID> order = sessions.inOrderOfMaking(books.get(bookId));
     int session = document.path("session").asInt(-1);
     Require.within("debriefNotes.session", session, 0, order.size() - 1.0);
-    ObjectNode d = document.deepCopy();
+    ObjectNode d = (ObjectNode) document.deepCopy();
     d.remove("session");
     repository.save(new StoredNote(order.get(session), d));
   }

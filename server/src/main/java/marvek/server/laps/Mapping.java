@@ -1,12 +1,12 @@
 package marvek.server.laps;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import java.util.TreeMap;
 import marvek.core.InvalidValueException;
 import marvek.formats.JsonFiles;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** A mapping of headers to columns of the lap format as JSON. */
 final class Mapping {
@@ -30,7 +30,7 @@ final class Mapping {
           "mapping", "must be an object of header and column, as {\"Velocity\": \"speed_kmh\"}");
     }
     Map<String, String> mapping = new TreeMap<>();
-    node.fields().forEachRemaining(f -> mapping.put(f.getKey(), f.getValue().asText("")));
+    node.properties().forEach(f -> mapping.put(f.getKey(), f.getValue().asString("")));
     return mapping;
   }
 

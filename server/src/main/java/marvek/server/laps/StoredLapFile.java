@@ -1,7 +1,5 @@
 package marvek.server.laps;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
@@ -14,6 +12,8 @@ import java.util.Optional;
 import java.util.UUID;
 import marvek.core.laps.RecordedLap;
 import marvek.formats.JsonFiles;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** A file of laps as it was brought in, with what was said of it. */
 @Entity
@@ -78,7 +78,7 @@ class StoredLapFile {
 
   /** What kind somebody said that a lap is; empty where nobody did. */
   Optional<RecordedLap.Kind> saidOf(int lap) {
-    String said = tree(kinds).path(Integer.toString(lap)).asText("");
+    String said = tree(kinds).path(Integer.toString(lap)).asString("");
     return said.isEmpty() ? Optional.empty() : Optional.of(RecordedLap.Kind.valueOf(said));
   }
 

@@ -1,6 +1,5 @@
 package marvek.server.laps;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
@@ -10,6 +9,7 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.UUID;
 import marvek.formats.JsonFiles;
+import tools.jackson.databind.JsonNode;
 
 /** A remark on laps, or a finding that was dismissed. */
 @Entity

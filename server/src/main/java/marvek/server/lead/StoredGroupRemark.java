@@ -1,7 +1,5 @@
 package marvek.server.lead;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
@@ -14,6 +12,8 @@ import java.util.UUID;
 import marvek.core.lead.GroupRemark;
 import marvek.formats.JsonFiles;
 import marvek.server.editions.Edition;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** A remark as it is kept: one row each, so that two touches at once lose nothing. */
 @Entity
@@ -54,14 +54,14 @@ class StoredGroupRemark {
 
   static GroupRemark read(JsonNode node) {
     return new GroupRemark(
-        node.path("driver").asText(),
-        node.path("corner").asInt(),
-        node.path("lap").asInt(),
-        node.path("words").asText(),
-        node.path("good").asBoolean(),
-        GroupRemark.State.valueOf(node.path("state").asText("OPEN")),
-        node.hasNonNull("closedOnLap") ? node.path("closedOnLap").asInt() : null,
-        GroupRemark.By.valueOf(node.path("by").asText("INSTRUCTOR")));
+        node.path("driver").asString(),
+        node.path("corner").asInt(0),
+        node.path("lap").asInt(0),
+        node.path("words").asString(),
+        node.path("good").asBoolean(false),
+        GroupRemark.State.valueOf(node.path("state").asString("OPEN")),
+        node.hasNonNull("closedOnLap") ? node.path("closedOnLap").asInt(0) : null,
+        GroupRemark.By.valueOf(node.path("by").asString("INSTRUCTOR")));
   }
 
   UUID id() {

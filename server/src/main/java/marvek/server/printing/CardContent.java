@@ -1,6 +1,5 @@
 package marvek.server.printing;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
@@ -11,6 +10,7 @@ import java.util.stream.StreamSupport;
 import marvek.server.sessions.OnCard;
 import marvek.server.units.DriverUnits;
 import org.springframework.web.util.HtmlUtils;
+import tools.jackson.databind.JsonNode;
 
 /**
  * What a card is made from.
@@ -33,12 +33,12 @@ record CardContent(
       DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH).withZone(ZoneOffset.UTC);
 
   int number() {
-    return revision.path("number").asInt();
+    return revision.path("number").asInt(0);
   }
 
   /** Time of the lap as m:ss.mmm. */
   String lapTime() {
-    return lapTime(revision.path("lap").path("time_s").asDouble());
+    return lapTime(revision.path("lap").path("time_s").asDouble(0));
   }
 
   static String lapTime(double seconds) {
@@ -50,7 +50,7 @@ record CardContent(
   /** "Revision 3, 1 May 2026". */
   String numberAndDay() {
     Instant created =
-        java.time.OffsetDateTime.parse(revision.path("createdAt").asText()).toInstant();
+        java.time.OffsetDateTime.parse(revision.path("createdAt").asString()).toInstant();
     return "Revision " + number() + ", " + DAY.format(created);
   }
 
@@ -64,23 +64,23 @@ record CardContent(
   String conditions() {
     JsonNode c = revision.path("conditions");
     String wind =
-        c.path("windSpeed_mps").asDouble() == 0
+        c.path("windSpeed_mps").asDouble(0) == 0
             ? "no wind"
             : String.format(
                 Locale.ROOT,
                 "wind %s from %.0f°",
-                units.speedText(c.path("windSpeed_mps").asDouble()),
-                c.path("windFrom_deg").asDouble());
+                units.speedText(c.path("windSpeed_mps").asDouble(0)),
+                c.path("windFrom_deg").asDouble(0));
     return String.format(
         Locale.ROOT,
         "%s road%s, tyres %s, grip used %.0f %%, fuel %.0f kg, %.0f °C, %.0f hPa, %s",
-        c.path("surface").asText(),
+        c.path("surface").asString(),
         parts(c.path("parts")),
-        c.path("tyres").asText(),
-        100 * c.path("gripUsed").asDouble(),
-        c.path("fuel_kg").asDouble(),
-        c.path("airTemperature_c").asDouble(),
-        c.path("pressure_hpa").asDouble(),
+        c.path("tyres").asString(),
+        100 * c.path("gripUsed").asDouble(0),
+        c.path("fuel_kg").asDouble(0),
+        c.path("airTemperature_c").asDouble(0),
+        c.path("pressure_hpa").asDouble(0),
         wind);
   }
 
@@ -89,11 +89,11 @@ record CardContent(
     for (JsonNode part : parts) {
       words
           .append(", ")
-          .append(part.path("surface").asText())
+          .append(part.path("surface").asString())
           .append(" from ")
-          .append(units.lengthText(part.path("from_m").asDouble()))
+          .append(units.lengthText(part.path("from_m").asDouble(0)))
           .append(" to ")
-          .append(units.lengthText(part.path("to_m").asDouble()));
+          .append(units.lengthText(part.path("to_m").asDouble(0)));
     }
     return words.toString();
   }

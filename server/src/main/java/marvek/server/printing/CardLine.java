@@ -1,8 +1,8 @@
 package marvek.server.printing;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.util.Set;
 import marvek.server.units.DriverUnits;
+import tools.jackson.databind.JsonNode;
 
 /**
  * One corner on the card, as words.
@@ -31,21 +31,21 @@ record CardLine(
    */
   static CardLine of(JsonNode page, double lapM, DriverUnits units, Set<Integer> toCheck) {
     return new CardLine(
-        page.path("corner").asText(),
-        page.path("name").asText(),
+        page.path("corner").asString(),
+        page.path("name").asString(),
         brake(page.path("brake"), units),
         pressure(page.path("brake")),
         gears(page.path("gears")),
-        units.speedFigure(page.path("lowest").path("speed_mps").asDouble()),
+        units.speedFigure(page.path("lowest").path("speed_mps").asDouble(0)),
         drive(page, lapM, units),
-        toCheck.contains(page.path("corner").asInt()));
+        toCheck.contains(page.path("corner").asInt(0)));
   }
 
   private static String brake(JsonNode brake, DriverUnits units) {
     if (!brake.has("at_m")) {
-      return brake.path("style").asText().equals("none") ? "flat, no brake" : "lift, no brake";
+      return brake.path("style").asString().equals("none") ? "flat, no brake" : "lift, no brake";
     }
-    return place(brake.get("target"), brake.get("at_m").asDouble(), units);
+    return place(brake.get("target"), brake.get("at_m").asDouble(0), units);
   }
 
   /** A point by its mark; by its station where nothing is seen in time. */
@@ -54,28 +54,28 @@ record CardLine(
   }
 
   private static String pressure(JsonNode brake) {
-    return brake.has("at_m") ? Math.round(brake.path("initial_pct").asDouble()) + "\u00a0%" : "";
+    return brake.has("at_m") ? Math.round(brake.path("initial_pct").asDouble(0)) + "\u00a0%" : "";
   }
 
   private static String words(JsonNode mark, DriverUnits units) {
     if (mark.has("own")) {
-      return mark.get("own").asText();
+      return mark.get("own").asString();
     }
-    if (mark.path("weak").asBoolean()) {
-      return mark.path("text").asText();
+    if (mark.path("weak").asBoolean(false)) {
+      return mark.path("text").asString();
     }
-    String thing = mark.path("thing").asText(mark.path("mark").asText());
-    double past = mark.path("offset_m").asDouble();
+    String thing = mark.path("thing").asString(mark.path("mark").asString());
+    double past = mark.path("offset_m").asDouble(0);
     if (Math.abs(past) < AT_THE_MARK_M) {
-      String word = mark.path("side").asText().equals("over") ? "under " : "at ";
-      return mark.path("near").asText(word + thing);
+      String word = mark.path("side").asString().equals("over") ? "under " : "at ";
+      return mark.path("near").asString(word + thing);
     }
     return units.lengthText(past) + (past > 0 ? " past " : " before ") + thing;
   }
 
   private static String gears(JsonNode gears) {
-    String corner = gears.path("corner").asText();
-    String approach = gears.path("approach").asText();
+    String corner = gears.path("corner").asString();
+    String approach = gears.path("approach").asString();
     return approach.equals(corner) ? corner : approach + " – " + corner;
   }
 
@@ -84,12 +84,12 @@ record CardLine(
     if (!throttle.has("first_m")) {
       return "stays on";
     }
-    double apex = page.path("apexes").path(0).path("at_m").asDouble();
-    String first = fromApex(throttle.get("first_m").asDouble() - apex, lapM, units);
+    double apex = page.path("apexes").path(0).path("at_m").asDouble(0);
+    String first = fromApex(throttle.get("first_m").asDouble(0) - apex, lapM, units);
     if (!throttle.has("full_m")) {
       return first;
     }
-    return first + ", flat " + fromApex(throttle.get("full_m").asDouble() - apex, lapM, units);
+    return first + ", flat " + fromApex(throttle.get("full_m").asDouble(0) - apex, lapM, units);
   }
 
   /** Metres past the apex with their sign, the short way round. */

@@ -2,13 +2,13 @@ package marvek.server.printing;
 
 import static marvek.server.printing.CardContent.text;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import marvek.server.units.DriverUnits;
+import tools.jackson.databind.JsonNode;
 
 /** A card of numbers alone: corner, brake mark, gear, lowest speed. */
 final class NumbersCard {
@@ -107,31 +107,31 @@ final class NumbersCard {
   }
 
   private static String cell(JsonNode page, DriverUnits units) {
-    double lowest = page.path("lowest").path("speed_mps").asDouble();
+    double lowest = page.path("lowest").path("speed_mps").asDouble(0);
     return "<td class=\"n\">%s</td><td class=\"b\">%s</td><td class=\"g\">%s</td><td class=\"v\">%s</td>"
         .formatted(
-            text(page.path("corner").asText()),
+            text(page.path("corner").asString()),
             text(brake(page.path("brake"), units)),
-            text(page.path("gears").path("corner").asText()),
+            text(page.path("gears").path("corner").asString()),
             units.speedFigure(lowest));
   }
 
   /** "150 +16": the mark's own figure and how far past it; a name where it has none. */
   static String brake(JsonNode brake, DriverUnits units) {
     if (!brake.has("at_m")) {
-      return brake.path("style").asText().equals("none") ? "flat" : "lift";
+      return brake.path("style").asString().equals("none") ? "flat" : "lift";
     }
     JsonNode target = brake.path("target");
-    if (target.isMissingNode() || target.path("weak").asBoolean()) {
-      Matcher seconds = SECONDS.matcher(target.path("text").asText());
+    if (target.isMissingNode() || target.path("weak").asBoolean(false)) {
+      Matcher seconds = SECONDS.matcher(target.path("text").asString());
       return seconds.find()
           ? seconds.group()
-          : "@" + units.lengthFigure(brake.path("at_m").asDouble());
+          : "@" + units.lengthFigure(brake.path("at_m").asDouble(0));
     }
-    double past = target.path("offset_m").asDouble();
+    double past = target.path("offset_m").asDouble(0);
     String sign = past < 0 ? "−" : "+";
     String by = Math.abs(past) < AT_THE_MARK_M ? "" : " " + sign + units.lengthFigure(past);
-    return shortMark(target.path("mark").asText()) + by;
+    return shortMark(target.path("mark").asString()) + by;
   }
 
   /** What of a mark's name fits: its figure, or its last words, "post 5". */

@@ -1,7 +1,5 @@
 package marvek.server.problems;
 
-import com.fasterxml.jackson.databind.JsonMappingException;
-import com.fasterxml.jackson.databind.exc.UnrecognizedPropertyException;
 import java.net.URI;
 import java.util.stream.Collectors;
 import marvek.core.InvalidValueException;
@@ -28,6 +26,8 @@ import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.multipart.support.MissingServletRequestPartException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import tools.jackson.databind.DatabindException;
+import tools.jackson.databind.exc.UnrecognizedPropertyException;
 
 /** Turns errors of the job into problem details, keeping the place where they arose. */
 @RestControllerAdvice
@@ -234,14 +234,14 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
   /** The place in the body, in its own words; never the reader's, which speak of classes. */
   private static String where(HttpMessageNotReadableException e) {
-    if (e.getCause() instanceof JsonMappingException unmapped && !unmapped.getPath().isEmpty()) {
+    if (e.getCause() instanceof DatabindException unmapped && !unmapped.getPath().isEmpty()) {
       String pointer =
           unmapped.getPath().stream()
               .map(
                   step ->
-                      step.getFieldName() == null
+                      step.getPropertyName() == null
                           ? "/" + step.getIndex()
-                          : "/" + step.getFieldName())
+                          : "/" + step.getPropertyName())
               .collect(Collectors.joining());
       return unmapped instanceof UnrecognizedPropertyException unknown
           ? ": " + pointer + " is not known; known are " + known(unknown)

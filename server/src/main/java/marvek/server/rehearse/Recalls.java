@@ -1,6 +1,5 @@
 package marvek.server.rehearse;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Comparator;
@@ -22,6 +21,7 @@ import marvek.server.books.BookAttachment;
 import marvek.server.books.Books;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
+import tools.jackson.databind.JsonNode;
 
 /**
  * Asks what a book's newest pages answer, and keeps how far it is learned; that goes along in the

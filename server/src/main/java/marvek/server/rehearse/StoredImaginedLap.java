@@ -1,8 +1,5 @@
 package marvek.server.rehearse;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ArrayNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
@@ -15,6 +12,9 @@ import java.util.List;
 import java.util.UUID;
 import marvek.core.rehearse.ImaginedLap;
 import marvek.formats.JsonFiles;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** A lap in the head as it is kept: its parts, so that a later revision does not change it. */
 @Entity
@@ -74,9 +74,9 @@ class StoredImaginedLap {
     for (JsonNode part : node.path("parts")) {
       parts.add(
           new ImaginedLap.Part(
-              part.path("corner").asInt(),
-              part.path("reference_s").asDouble(),
-              part.path("imagined_s").asDouble()));
+              part.path("corner").asInt(0),
+              part.path("reference_s").asDouble(0),
+              part.path("imagined_s").asDouble(0)));
     }
     return new ImaginedLap(parts);
   }

@@ -1,6 +1,5 @@
 package marvek.server.rehearse;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -15,6 +14,7 @@ import marvek.core.Require;
 import marvek.core.rehearse.Repetition;
 import marvek.core.rehearse.Round;
 import marvek.formats.JsonFiles;
+import tools.jackson.databind.JsonNode;
 
 /** How far the answer to a question is learned. */
 @Entity
@@ -101,28 +101,28 @@ class StoredRecall {
   static StoredRecall read(UUID bookId, JsonNode node) {
     StoredRecall stored =
         new StoredRecall(
-            bookId, Require.text("learned.question", node.path("question").asText(), 60));
-    stored.answer = Require.text("learned.answer", node.path("answer").asText(), LONGEST);
+            bookId, Require.text("learned.question", node.path("question").asString(), 60));
+    stored.answer = Require.text("learned.answer", node.path("answer").asString(), LONGEST);
     try {
       Repetition state =
           new Repetition(
-              node.path("easiness").asDouble(),
-              node.path("inARow").asInt(),
-              node.path("interval_days").asInt(),
-              LocalDate.parse(node.path("due").asText()));
+              node.path("easiness").asDouble(0),
+              node.path("inARow").asInt(0),
+              node.path("interval_days").asInt(0),
+              LocalDate.parse(node.path("due").asString()));
       stored.easiness = state.easiness();
       stored.streak = state.inARow();
       stored.intervalDays = state.intervalDays();
       stored.due = state.due();
-      stored.answeredAt = Instant.parse(node.path("answeredAt").asText());
+      stored.answeredAt = Instant.parse(node.path("answeredAt").asString());
     } catch (DateTimeParseException e) {
       throw new InvalidValueException("learned", "has a day that is none: " + e.getParsedString());
     }
-    stored.answers = (int) Require.within("learned.answers", node.path("answers").asInt(), 0, 1e6);
+    stored.answers = (int) Require.within("learned.answers", node.path("answers").asInt(0), 0, 1e6);
     stored.rightAnswers =
         (int)
             Require.within(
-                "learned.rightAnswers", node.path("rightAnswers").asInt(), 0, stored.answers);
+                "learned.rightAnswers", node.path("rightAnswers").asInt(0), 0, stored.answers);
     return stored;
   }
 }

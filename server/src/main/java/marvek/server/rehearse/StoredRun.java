@@ -1,8 +1,5 @@
 package marvek.server.rehearse;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ArrayNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
@@ -17,6 +14,9 @@ import java.util.UUID;
 import marvek.core.rehearse.Act;
 import marvek.core.rehearse.RunThrough;
 import marvek.formats.JsonFiles;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** A run-through as it was scored, so that a later revision does not change it. */
 @Entity
@@ -80,11 +80,11 @@ class StoredRun {
   }
 
   double speedShare() {
-    return read().path("speedShare").asDouble();
+    return read().path("speedShare").asDouble(0);
   }
 
   Help help() {
-    return Help.valueOf(read().path("help").asText().toUpperCase(Locale.ROOT));
+    return Help.valueOf(read().path("help").asString().toUpperCase(Locale.ROOT));
   }
 
   RunThrough run() {
@@ -93,17 +93,17 @@ class StoredRun {
     for (JsonNode h : node.path("hits")) {
       Act act =
           new Act(
-              h.path("corner").asInt(),
-              Act.Kind.valueOf(h.path("kind").asText()),
-              h.path("at_m").asDouble(),
-              h.path("at_s").asDouble());
+              h.path("corner").asInt(0),
+              Act.Kind.valueOf(h.path("kind").asString()),
+              h.path("at_m").asDouble(0),
+              h.path("at_s").asDouble(0));
       hits.add(new RunThrough.Hit(act, number(h, "off_s"), number(h, "off_m")));
     }
-    return new RunThrough(node.path("until_s").asDouble(), hits, node.path("extra").asInt());
+    return new RunThrough(node.path("until_s").asDouble(0), hits, node.path("extra").asInt(0));
   }
 
   private static Double number(JsonNode node, String name) {
-    return node.hasNonNull(name) ? node.path(name).asDouble() : null;
+    return node.hasNonNull(name) ? node.path(name).asDouble(0) : null;
   }
 
   private JsonNode read() {

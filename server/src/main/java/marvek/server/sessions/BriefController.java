@@ -1,6 +1,5 @@
 package marvek.server.sessions;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
@@ -22,6 +21,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
 
 /** Preparing, issuing and briefing a session, and the steps of brake points. */
 @RestController

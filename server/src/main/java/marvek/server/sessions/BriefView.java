@@ -1,6 +1,5 @@
 package marvek.server.sessions;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.util.List;
 import marvek.core.brief.Focus;
 import marvek.core.brief.ShortForm;
@@ -8,6 +7,7 @@ import marvek.core.brief.Targets;
 import marvek.core.brief.WarmUp;
 import marvek.formats.ConditionsJson;
 import marvek.server.books.LayoutMoves;
+import tools.jackson.databind.JsonNode;
 
 /** A brief as a client sees it. */
 record BriefView(

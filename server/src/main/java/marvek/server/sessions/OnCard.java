@@ -1,9 +1,9 @@
 package marvek.server.sessions;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import tools.jackson.databind.JsonNode;
 
 /**
  * What is printed on a card beside the pages of its revision.

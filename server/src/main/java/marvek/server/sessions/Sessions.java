@@ -1,6 +1,5 @@
 package marvek.server.sessions;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.nio.charset.StandardCharsets;
 import java.time.DateTimeException;
 import java.time.Duration;
@@ -33,6 +32,7 @@ import marvek.server.editions.StaleException;
 import marvek.server.problems.NotFoundException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
+import tools.jackson.databind.JsonNode;
 
 /** Keeps the sessions of books. */
 @Service
@@ -84,8 +84,8 @@ public class Sessions implements BookAttachment {
       implements Edited {
     /** What it is called where there is no room for more: "Practice of 2026-05-09". */
     public String name() {
-      String kind = session.path("kind").asText("session");
-      String day = session.path("startsAt").asText("");
+      String kind = session.path("kind").asString("session");
+      String day = session.path("startsAt").asString("");
       String name = kind.substring(0, 1).toUpperCase(Locale.ROOT) + kind.substring(1);
       return name.replace('-', ' ') + " of " + day.substring(0, Math.min(10, day.length()));
     }
@@ -93,7 +93,7 @@ public class Sessions implements BookAttachment {
     /** Best lap that was noted as its result [s]; null without. */
     public Double bestLapS() {
       JsonNode best = session.path("result").path("bestLap_s");
-      return best.isNumber() ? best.asDouble() : null;
+      return best.isNumber() ? best.asDouble(0) : null;
     }
   }
 
@@ -146,7 +146,7 @@ public class Sessions implements BookAttachment {
 
   /** Whether a session was made for laps that came without one. */
   public boolean isUnplanned(Kept session) {
-    return session.session().path("event").asText().equals(UNPLANNED);
+    return session.session().path("event").asString().equals(UNPLANNED);
   }
 
   private Kept unplanned(Books.BookView book, Instant now) {

@@ -1,6 +1,5 @@
 package marvek.server.sessions;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
@@ -16,6 +15,7 @@ import marvek.server.books.BookAttachment;
 import marvek.server.editions.Edition;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
+import tools.jackson.databind.JsonNode;
 
 /** Keeps how far the brake points of books are worked up to. */
 @Service

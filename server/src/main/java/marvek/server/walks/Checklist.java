@@ -1,6 +1,5 @@
 package marvek.server.walks;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -14,6 +13,7 @@ import marvek.core.corner.Corner;
 import marvek.core.corner.CornerFinder;
 import marvek.core.page.MarkChooser;
 import marvek.server.books.LayoutMoves;
+import tools.jackson.databind.JsonNode;
 
 /** What to look at on a walk, in driving order: where the notes are thin, old or in doubt. */
 final class Checklist {
@@ -81,7 +81,7 @@ final class Checklist {
   /** Points of a book that no good mark tells. */
   private void marks(JsonNode revision) {
     for (JsonNode page : revision.path("pages")) {
-      int corner = page.path("corner").asInt();
+      int corner = page.path("corner").asInt(0);
       point(corner, "brake", page.path("brake"), page.path("brake").path("at_m"));
       point(corner, "turn-in", page.path("turnIn"), page.path("turnIn").path("at_m"));
     }
@@ -94,18 +94,18 @@ final class Checklist {
     JsonNode target = place.path("target");
     String key = "mark-" + corner + "-" + what;
     String name = "corner " + corner + ": ";
-    if (target.isMissingNode() || target.path("weak").asBoolean()) {
+    if (target.isMissingNode() || target.path("weak").asBoolean(false)) {
       add(
           key,
-          at.asDouble(),
+          at.asDouble(0),
           corner,
           Why.MARK_MISSING,
           name + "no mark for the " + what + " point: what is seen from the seat here?");
     } else if (permanence(target) >= 2) {
-      String label = target.path("mark").asText();
+      String label = target.path("mark").asString();
       add(
           key,
-          at.asDouble(),
+          at.asDouble(0),
           corner,
           Why.MARK_MOVES,
           name + "the " + what + " hangs on " + label + ", which may not stay: is it still there?");
@@ -113,7 +113,7 @@ final class Checklist {
   }
 
   private static int permanence(JsonNode target) {
-    String type = target.path("type").asText("other").toUpperCase(Locale.ROOT).replace('-', '_');
+    String type = target.path("type").asString("other").toUpperCase(Locale.ROOT).replace('-', '_');
     try {
       return MarkType.valueOf(type).permanence();
     } catch (IllegalArgumentException e) {

@@ -7,7 +7,6 @@ import static org.mockito.Mockito.times;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.util.List;
 import java.util.UUID;
 import marvek.core.car.SetupSheet;
@@ -24,6 +23,7 @@ import marvek.server.cars.Cars;
 import marvek.server.circuits.Circuits;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
 
 class BasisCacheTest {
   private final Circuits circuits = mock(Circuits.class);

@@ -15,7 +15,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.web.client.TestRestTemplate;
+import org.springframework.boot.resttestclient.TestRestTemplate;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
 /** Bodies that are too large, too deep, too slow. */
@@ -31,7 +31,7 @@ class BodiesTest {
   @BeforeEach
   void open() {
     raw = new RawHttp(port);
-    book = new Scripts(http).get("/api/books").body().at("/0/id").asText();
+    book = new Scripts(http).get("/api/books").body().at("/0/id").asString();
   }
 
   @Test

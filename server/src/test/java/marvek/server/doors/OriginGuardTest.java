@@ -12,7 +12,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.web.client.TestRestTemplate;
+import org.springframework.boot.resttestclient.TestRestTemplate;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
 /** What a page of elsewhere, or another name for this machine, gets of Marvek: nothing. */
@@ -44,7 +44,7 @@ class OriginGuardTest {
       })
   void aPageOfElsewhereCanStoreNothing(String header) throws Exception {
     int before = scripts.get("/api/cars").body().size();
-    String circuit = scripts.get("/api/circuits").body().at("/0/id").asText();
+    String circuit = scripts.get("/api/circuits").body().at("/0/id").asString();
     String form = CAR_FORM.formatted(new String(Scripts.demo("teal-coupe.car.json")));
     List<String> multipart = List.of(header, "Content-Type: multipart/form-data; boundary=x");
     assertThat(raw.ask("POST /api/cars/import", multipart, form).status()).isEqualTo(403);
@@ -121,7 +121,7 @@ class OriginGuardTest {
         "multipart/form-data; boundary=x"
       })
   void aBodyHasToSayThatItIsJson(String type) throws Exception {
-    String book = scripts.get("/api/books").body().at("/0/id").asText();
+    String book = scripts.get("/api/books").body().at("/0/id").asString();
     String path = "POST /api/books/" + book + "/revisions";
     assertThat(raw.ask(path, List.of("Content-Type: " + type), "{}").status()).isEqualTo(415);
     assertThat(raw.ask(path, List.of(), "{}").status()).as("none").isEqualTo(415);
