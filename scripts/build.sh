@@ -64,7 +64,7 @@ run_package() {
   cp -r "$app" "$out/$name/app"
   rm -f "$out/$name/app/"classes.jsa*
   cp "$home/marvek" "$home/README.md" "$out/$name/"
-  cp "$home"/scripts/{say.sh,needs.sh,serve.sh,cluster} "$out/$name/scripts/"
+  cp "$home"/scripts/{say.sh,needs.sh,serve.sh,keep.sh,cluster} "$out/$name/scripts/"
   cp "$home/target/licences/server.txt" "$out/$name/licences/server.txt"
   cp "$home/web/target/licences.md" "$out/$name/licences/interface.md"
   tar -C "$out" --owner=0 --group=0 --sort=name -czf "$home/target/$name.tar.gz" "$name"

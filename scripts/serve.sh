@@ -66,6 +66,7 @@ start() {
   trap 'end_all' EXIT
   enough_room "$data" 300 || exit 1
   start_database
+  dump_before_migration || exit 1
   start_server
   echo "Marvek is at http://127.0.0.1:$port"
   echo "http://127.0.0.1:$port" > "$data/address"
