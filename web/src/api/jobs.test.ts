@@ -12,8 +12,8 @@ describe('waiting for a job', () => {
 
   it('tells how far it is and gives its result', async () => {
     answers(
-      { status: 'RUNNING', progress: 0.4 },
-      { status: 'DONE', progress: 1, result: { id: 'x' } },
+      { status: 'running', progress: 0.4 },
+      { status: 'done', progress: 1, result: { id: 'x' } },
     );
     const told: number[] = [];
     expect(await waitForJob('j', (w) => told.push(w.progress))).toBe('x');
@@ -21,12 +21,12 @@ describe('waiting for a job', () => {
   });
 
   it('gives nothing once it was cancelled', async () => {
-    answers({ status: 'CANCELLED' });
+    answers({ status: 'cancelled' });
     expect(await waitForJob('j', () => {})).toBeUndefined();
   });
 
   it('fails with the words of the server', async () => {
-    answers({ status: 'FAILED', problem: 'the car is too weak' });
+    answers({ status: 'failed', problem: 'the car is too weak' });
     await expect(waitForJob('j', () => {})).rejects.toBeInstanceOf(Failed);
   });
 });

@@ -23,9 +23,9 @@ export async function waitForJob(
   for (;;) {
     const job = await api.job(id);
     told({ id, progress: job.progress });
-    if (job.status === 'DONE') return job.result!.id;
-    if (job.status === 'CANCELLED') return undefined;
-    if (job.status === 'FAILED') {
+    if (job.status === 'done') return job.result!.id;
+    if (job.status === 'cancelled') return undefined;
+    if (job.status === 'failed') {
       throw new Failed({ title: 'It could not be computed', detail: job.problem ?? '', status: 0 });
     }
     await new Promise((resolve) => setTimeout(resolve, PAUSE_MS));

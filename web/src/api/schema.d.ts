@@ -2774,7 +2774,7 @@ export interface components {
             /** Format: uuid */
             id?: string;
             /** @enum {string} */
-            status?: "QUEUED" | "RUNNING" | "DONE" | "FAILED" | "CANCELLED";
+            status?: "queued" | "running" | "done" | "failed" | "cancelled";
             /** Format: double */
             progress?: number;
             result?: unknown;

@@ -125,8 +125,8 @@ describe('an open book', () => {
     const book = await opened();
     server.search = { job: 'j' };
     server.jobs = [
-      { status: 'RUNNING', progress: 0.5 },
-      { status: 'DONE', progress: 1, result: { id: 'b' } },
+      { status: 'running', progress: 0.5 },
+      { status: 'done', progress: 1, result: { id: 'b' } },
     ];
     const choosing = book.setLine('fastest');
     await settled();
@@ -146,7 +146,7 @@ describe('an open book', () => {
     tried[0](lap(99));
     await settled();
     server.search = { job: 'j' };
-    server.jobs = [{ status: 'CANCELLED', progress: 0.2 }];
+    server.jobs = [{ status: 'cancelled', progress: 0.2 }];
     book.setConditions({ surface: 'damp' } as Conditions);
     await settled();
     expect(book.history!.now).toMatchObject({ line: 'fastest', conditions: {} });
@@ -158,7 +158,7 @@ describe('an open book', () => {
   it('leaves the line as it was when the search is cancelled', async () => {
     const book = await opened();
     server.search = { job: 'j' };
-    server.jobs = [{ status: 'CANCELLED', progress: 0.3 }];
+    server.jobs = [{ status: 'cancelled', progress: 0.3 }];
     await book.setLine('fastest');
     expect(book.history!.now.line).toBe('smooth');
     expect(book.changes).toBe(0);

@@ -103,7 +103,7 @@ public record Scripts(TestRestTemplate http) {
   public JsonNode resultOf(String job) {
     for (int k = 0; k < 600; k++) {
       JsonNode view = get("/api/jobs/" + job).body();
-      if (view.path("status").asString().equals("DONE")) {
+      if (view.path("status").asString().equals("done")) {
         return view.get("result");
       }
       java.util.concurrent.locks.LockSupport.parkNanos(50_000_000);

@@ -1,5 +1,6 @@
 package marvek.server;
 
+import java.util.stream.Stream;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.TestInstancePostProcessor;
 import org.springframework.boot.builder.SpringApplicationBuilder;
@@ -21,22 +22,29 @@ public final class StartedServer implements TestInstancePostProcessor {
 
   private static synchronized ConfigurableApplicationContext running() {
     if (running == null) {
-      TestDatabase database = TestDatabase.started();
-      ConfigurableApplicationContext context =
-          new SpringApplicationBuilder(MarvekServer.class)
-              .run(
-                  "--server.port=0",
-                  "--spring.datasource.url=" + database.url(),
-                  "--spring.datasource.username=marvek",
-                  "--spring.datasource.password=" + database.password());
-      String port = context.getEnvironment().getRequiredProperty("local.server.port");
-      context
-          .getBeanFactory()
-          .registerSingleton(
-              "client",
-              new TestRestTemplate(new RestTemplateBuilder().baseUri("http://localhost:" + port)));
+      ConfigurableApplicationContext context = on(TestDatabase.started());
+      context.getBeanFactory().registerSingleton("client", clientOf(context));
       running = context;
     }
     return running;
+  }
+
+  /** A server on a free port. */
+  static ConfigurableApplicationContext on(TestDatabase database, String... settings) {
+    return new SpringApplicationBuilder(MarvekServer.class)
+        .run(
+            Stream.concat(
+                    Stream.of(
+                        "--server.port=0",
+                        "--spring.datasource.url=" + database.url(),
+                        "--spring.datasource.username=marvek",
+                        "--spring.datasource.password=" + database.password()),
+                    Stream.of(settings))
+                .toArray(String[]::new));
+  }
+
+  static TestRestTemplate clientOf(ConfigurableApplicationContext server) {
+    String port = server.getEnvironment().getRequiredProperty("local.server.port");
+    return new TestRestTemplate(new RestTemplateBuilder().baseUri("http://localhost:" + port));
   }
 }

@@ -5,6 +5,8 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import org.springframework.util.FileSystemUtils;
 
 /** A real PostgreSQL of its own for the tests of a module, thrown away at the end of its run. */
@@ -45,20 +47,31 @@ final class TestDatabase {
     return running;
   }
 
+  /** One of its own, with what a dump holds; to be brought down. */
+  static TestDatabase restoredFrom(Path dump, Path folder) throws IOException {
+    String[] answer = cluster("up", folder).strip().split(" ");
+    cluster("restore", folder, dump.toString());
+    return new TestDatabase(folder, answer[0], answer[1]);
+  }
+
+  void down() throws IOException {
+    cluster("down", folder);
+  }
+
   private void throwAway() {
     try {
-      cluster("down", folder);
+      down();
       FileSystemUtils.deleteRecursively(folder);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
   }
 
-  private static String cluster(String what, Path folder) throws IOException {
+  private static String cluster(String what, Path folder, String... more) throws IOException {
+    List<String> command = new ArrayList<>(List.of(script().toString(), what, folder.toString()));
+    command.addAll(List.of(more));
     Process process =
-        new ProcessBuilder(script().toString(), what, folder.toString())
-            .redirectError(ProcessBuilder.Redirect.INHERIT)
-            .start();
+        new ProcessBuilder(command).redirectError(ProcessBuilder.Redirect.INHERIT).start();
     String answer = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
     try {
       if (process.waitFor() != 0) {

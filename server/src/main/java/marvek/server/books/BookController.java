@@ -72,7 +72,7 @@ class BookController {
       JsonNode setup) {}
 
   /** Points to the job that goes on. */
-  record JobStarted(UUID job, String status, double progress) {}
+  record JobStarted(UUID job, Job.Status status, double progress) {}
 
   /** Pages, and what is drawn. */
   record Tried(ObjectNode revision, Trace trace) {}
@@ -142,7 +142,7 @@ class BookController {
   private static ResponseEntity<Object> accepted(Job<Books.Created> job) {
     return ResponseEntity.accepted()
         .location(URI.create("/api/jobs/" + job.id()))
-        .body(new JobStarted(job.id(), job.status().name(), job.progress()));
+        .body(new JobStarted(job.id(), job.status(), job.progress()));
   }
 
   private static Tried tried(Books.Computed computed) {

@@ -1,5 +1,6 @@
 package marvek.server.jobs;
 
+import com.fasterxml.jackson.annotation.JsonProperty;
 import java.util.UUID;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.Future;
@@ -16,10 +17,15 @@ import org.slf4j.LoggerFactory;
 public final class Job<T> {
   /** See the transitions at {@link Job}. */
   public enum Status {
+    @JsonProperty("queued")
     QUEUED,
+    @JsonProperty("running")
     RUNNING,
+    @JsonProperty("done")
     DONE,
+    @JsonProperty("failed")
     FAILED,
+    @JsonProperty("cancelled")
     CANCELLED
   }
 

@@ -17,7 +17,7 @@ class JobController {
   }
 
   /**
-   * @param result what the job gave, once it is DONE
+   * @param result what the job gave, once it is done
    * @param problem what it failed with
    */
   record View(UUID id, Job.Status status, double progress, Object result, String problem) {
