@@ -34,7 +34,7 @@ class GpxTest {
       "<?xml version=\"1.0\"?>\n<gpx version=\"1.1\" creator=\"t\""
           + " xmlns=\"http://www.topografix.com/GPX/1/1\">\n";
 
-  private static byte[] file(String body) {
+  static byte[] file(String body) {
     return (HEAD + body + "</gpx>").getBytes(StandardCharsets.UTF_8);
   }
 

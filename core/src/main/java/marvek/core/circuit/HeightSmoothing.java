@@ -27,8 +27,11 @@ final class HeightSmoothing {
   /** Weights beyond this many standard deviations count nothing. */
   private static final double REACH = 3;
 
-  /** Residuals beyond this many times their median do not count (Cleveland). */
+  /** Residuals beyond this many times their median do not count (Cleveland) ... */
   private static final double WILD = 6;
+
+  /** ... but no crest stands out of the line through its neighbours by so much: it is no slip. */
+  private static final double LEAST_WILD_M = 1;
 
   private final double[] z;
   private final RecordedHeights facts;
@@ -107,7 +110,7 @@ final class HeightSmoothing {
     }
     double[] sorted = residual.clone();
     Arrays.sort(sorted);
-    double bound = WILD * Math.max(1e-6, sorted[sorted.length / 2]);
+    double bound = Math.max(LEAST_WILD_M, WILD * sorted[sorted.length / 2]);
     double[] weight = new double[residual.length];
     for (int i = 0; i < weight.length; i++) {
       double r = residual[i] / bound;

@@ -99,6 +99,27 @@ class HeightSmoothingTest {
     assertThat(largestMove(heights)).isLessThan(0.05);
   }
 
+  /**
+   * A crest of 400 m radius between two even grades: what is rare among clean heights is no slip.
+   */
+  @Test
+  void aCrestStaysACrest() {
+    double radius = 400;
+    int n = 200;
+    double[] station = new double[n];
+    double[] z = new double[n];
+    for (int i = 0; i < n; i++) {
+      station[i] = 4.3 * i;
+      double from = Math.abs(station[i] - 401);
+      z[i] = from < 20 ? -from * from / (2 * radius) : -20 * 20 / (2 * radius) - (from - 20) * 0.05;
+    }
+    double[] smooth = HeightSmoothing.of(station, false, z, 0).heightsM();
+    for (int i = 0; i < n; i++) {
+      // Half the crest's curvature times the square of the least length, see HeightSmoothing.
+      assertThat(smooth[i]).as("%s m", station[i]).isCloseTo(z[i], within(0.5 * 25 / radius));
+    }
+  }
+
   @Test
   void anOpenRoadKeepsTheGradeOfItsEnds() {
     Random random = new Random(10);

@@ -55,6 +55,10 @@ public final class PageProperties {
       inOrder(at + ": turn-in, apex", page.turnIn().atM(), page.apexes().get(0).atM());
       inOrder(at + ": apex, track-out", lastApexM(page), page.exit().trackOutM());
       inOrder(at + ": throttle, full", first, full);
+      if (page.brake().atM() != null) {
+        // A compound corner is braked twice, with throttle between; none is flat before it begins.
+        inOrder(at + ": its begin, first throttle", page.fromM(), first);
+      }
       assertThat(page.timeS()).as("%s lasts", at).isGreaterThan(0.2);
       boolean alone = pages.size() == 1;
       for (Double point : points(page)) {
