@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.deque.html.axecore.results.Rule;
 import com.deque.html.axecore.selenium.AxeBuilder;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import marvek.server.Scripts;
 import marvek.server.ServerTest;
 import org.junit.jupiter.api.AfterEach;
@@ -19,6 +21,8 @@ import tools.jackson.databind.JsonNode;
 /** Every screen in both themes against axe-core's rules (WCAG 2.x A and AA among them). */
 @ServerTest
 class AccessibilityTest {
+  private static final Set<String> SEEN_WHOLE = new HashSet<>();
+
   @LocalServerPort private int port;
   @Autowired private TestRestTemplate http;
   private Browser browser;
@@ -70,18 +74,27 @@ class AccessibilityTest {
     "paper, /circuits/ID/walk, ul"
   })
   void noSeriousViolation(String theme, String screen, String there) {
-    browser.openBook();
     boolean ofTheBook =
         screen.isEmpty() || screen.matches("/(corner|compare|car|calls|sessions|steps|rehearse).*");
-    String circuit = browser.see("header a[href^='/circuits/']").getDomAttribute("href");
-    String book = browser.path().replaceFirst("^(/books/[^/]+).*$", "$1");
-    browser.prefer(theme, "km/h", "m");
+    JsonNode demo = demo();
+    String book = "/books/" + demo.path("id").asString();
+    String circuit = "/circuits/" + demo.path("circuitId").asString();
+    browser.begin(theme);
     browser.open(
         ofTheBook
             ? book + screen.replace("NEXT", session(book, 1)).replace("DRIVEN", session(book, 0))
             : screen.replace("/circuits/ID", circuit));
     browser.see(there);
-    assertThat(seriousViolations()).isEmpty();
+    assertThat(seriousViolations(screen)).isEmpty();
+  }
+
+  private JsonNode demo() {
+    for (JsonNode book : new Scripts(http).get("/api/books").body()) {
+      if (book.path("name").asString().equals("Harrowfen Park, Teal Coupé")) {
+        return book;
+      }
+    }
+    throw new AssertionError("the demo's book is not there");
   }
 
   /** A session of the demo's weekend: the one that was driven, or the one that is before him. */
@@ -102,12 +115,11 @@ class AccessibilityTest {
     "garage, Purposes, [data-purposes]"
   })
   void noSeriousViolationOnAPanelOfAPage(String theme, String panel, String there) {
-    browser.openBook();
-    browser.prefer(theme, "km/h", "m");
-    browser.click("nav[aria-label='Corners'] a[aria-label^='Corner 6 ']");
+    browser.begin(theme);
+    browser.open("/books/" + demo().path("id").asString() + "/corner/6");
     browser.press(panel);
     browser.see(there);
-    assertThat(seriousViolations()).isEmpty();
+    assertThat(seriousViolations(panel)).isEmpty();
   }
 
   /** The demo's track day, with its group and remarks. */
@@ -122,12 +134,11 @@ class AccessibilityTest {
     "paper, sheets, [data-sheets]"
   })
   void noSeriousViolationOnALedDay(String theme, String tab, String there) {
-    browser.openBook();
-    browser.prefer(theme, "km/h", "m");
+    browser.begin(theme);
     browser.open(ledDay());
     browser.click("#lead-" + tab);
     browser.see(there);
-    assertThat(seriousViolations()).isEmpty();
+    assertThat(seriousViolations("lead " + tab)).isEmpty();
   }
 
   private String ledDay() {
@@ -143,12 +154,18 @@ class AccessibilityTest {
     throw new AssertionError("the demo has no led day");
   }
 
-  private List<String> seriousViolations() {
-    return new AxeBuilder()
-        .analyze(browser.driver()).getViolations().stream()
-            .filter(rule -> List.of("serious", "critical").contains(rule.getImpact()))
-            .map(AccessibilityTest::told)
-            .toList();
+  /**
+   * Only colours differ between the themes: a screen's second one is looked at for contrast alone.
+   */
+  private List<String> seriousViolations(String screen) {
+    AxeBuilder axe = new AxeBuilder();
+    if (!SEEN_WHOLE.add(screen)) {
+      axe.withRules(List.of("color-contrast"));
+    }
+    return axe.analyze(browser.driver()).getViolations().stream()
+        .filter(rule -> List.of("serious", "critical").contains(rule.getImpact()))
+        .map(AccessibilityTest::told)
+        .toList();
   }
 
   private static String told(Rule rule) {

@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.Map;
+import java.util.Set;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.OutputType;
@@ -22,24 +23,81 @@ import org.openqa.selenium.support.ui.Select;
 import org.openqa.selenium.support.ui.WebDriverWait;
 import org.springframework.util.FileSystemUtils;
 
-/** Headless Chromium of 1280×800 with a fresh profile, and the gestures of a driver. */
+/**
+ * A window of headless Chromium, 1280×800, in which nothing is remembered, and the gestures of a
+ * driver. One Chromium serves a whole run, as its start takes longer than many a journey; a second
+ * window at the same time gets one of its own.
+ */
 final class Browser implements AutoCloseable {
   /** Leads to this machine and is none of Marvek's names. */
   static final String FOREIGN_NAME = "elsewhere.test";
 
   private static final Duration PATIENCE = Duration.ofSeconds(20);
 
+  private static Chromium shared;
+  private static boolean taken;
+
   private final String root;
-  private final Path profile;
+  private final Chromium chromium;
   private final ChromeDriver driver;
+
+  /** A running program with its profile. */
+  private record Chromium(ChromeDriver driver, Path profile) {
+    static Chromium started() {
+      try {
+        Path profile = Files.createTempDirectory("marvek-browser");
+        return new Chromium(begin(profile), profile);
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
+      }
+    }
+
+    void end() {
+      driver.quit();
+      try {
+        FileSystemUtils.deleteRecursively(profile);
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
+      }
+    }
+  }
 
   Browser(int port) {
     root = "http://127.0.0.1:" + port;
-    try {
-      profile = Files.createTempDirectory("marvek-browser");
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
+    chromium = taken ? Chromium.started() : shared();
+    driver = chromium.driver();
+    taken = true;
+    emptyWindow();
+  }
+
+  private static Chromium shared() {
+    if (shared == null) {
+      shared = Chromium.started();
+      Runtime.getRuntime().addShutdownHook(new Thread(() -> shared.end()));
     }
+    return shared;
+  }
+
+  /** What a window remembers goes with it, what the browser does is thrown away. */
+  private void emptyWindow() {
+    Set<String> before = driver.getWindowHandles();
+    driver.switchTo().newWindow(WindowType.TAB);
+    String mine = driver.getWindowHandle();
+    for (String window : before) {
+      driver.switchTo().window(window).close();
+    }
+    driver.switchTo().window(mine);
+    driver.executeCdpCommand(
+        "Storage.clearDataForOrigin", Map.of("origin", root, "storageTypes", "all"));
+    driver.executeCdpCommand("Network.clearBrowserCache", Map.of());
+    driver.manage().timeouts().pageLoadTimeout(PATIENCE);
+    driver.manage().timeouts().scriptTimeout(PATIENCE);
+    driver.executeCdpCommand(
+        "Emulation.setDeviceMetricsOverride",
+        Map.of("width", 1280, "height", 800, "deviceScaleFactor", 1, "mobile", false));
+  }
+
+  private static ChromeDriver begin(Path profile) {
     ChromeOptions options = new ChromeOptions();
     options.setBinary("/usr/bin/chromium");
     options.addArguments(
@@ -58,11 +116,7 @@ final class Browser implements AutoCloseable {
         new ChromeDriverService.Builder()
             .usingDriverExecutable(new File("/usr/bin/chromedriver"))
             .build();
-    driver = new ChromeDriver(service, options);
-    driver.manage().timeouts().pageLoadTimeout(PATIENCE);
-    driver.executeCdpCommand(
-        "Emulation.setDeviceMetricsOverride",
-        Map.of("width", 1280, "height", 800, "deviceScaleFactor", 1, "mobile", false));
+    return new ChromeDriver(service, options);
   }
 
   ChromeDriver driver() {
@@ -284,6 +338,16 @@ final class Browser implements AutoCloseable {
     reload();
   }
 
+  /** A theme that was chosen some time before; to be called before anything is opened. */
+  void begin(String theme) {
+    driver.executeCdpCommand(
+        "Page.addScriptToEvaluateOnNewDocument",
+        Map.of(
+            "source",
+            "localStorage.setItem('marvek.preferences', JSON.stringify({theme: '%s'}))"
+                .formatted(theme)));
+  }
+
   /** Time from the begin of the navigation to the largest paint so far [ms]. */
   double largestPaintMillis() {
     Object millis =
@@ -300,11 +364,11 @@ final class Browser implements AutoCloseable {
 
   @Override
   public void close() {
-    driver.quit();
-    try {
-      FileSystemUtils.deleteRecursively(profile);
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
+    if (chromium == shared) {
+      emptyWindow();
+      taken = false;
+    } else {
+      chromium.end();
     }
   }
 }
