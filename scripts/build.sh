@@ -46,6 +46,14 @@ run_shots() {
   ls "$home"/docs/screenshots
 }
 
+# After the server's requests or answers changed: its description, and the interface's types from that.
+run_contract() {
+  need_build
+  in_home "${maven[@]}" -q test -Dspotless.check.skip -DskipWebTests=true -pl core,formats,web,server \
+    -Dtest=ContractTest -Dsurefire.failIfNoSpecifiedTests=false -DargLine="-Dcontract.write=true -Dmarvek.demo=false"
+  (cd "$home/web" && "$home/scripts/with-node" npm run contract)
+}
+
 run_bench() {
   need_build
   in_home "${maven[@]}" -q package -DskipTests -Dspotless.check.skip -Dexec.skip -pl core,formats,bench

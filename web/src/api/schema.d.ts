@@ -4,470 +4,6 @@
  */
 
 export interface paths {
-    "/api/walks/{id}/ticks": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: operations["tick"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sessions/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["get"];
-        put: operations["change"];
-        post?: never;
-        delete: operations["remove"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sessions/{id}/lead": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["lead"];
-        put: operations["change_1"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sessions/{id}/decisions": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: operations["decide"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/lead-remarks/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: operations["see"];
-        post?: never;
-        delete: operations["takeBack"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/laps/{id}/laps/{number}/kind": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: operations["say"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/circuits/{id}/draft": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: operations["keepDraft"];
-        post?: never;
-        delete: operations["discardDraft"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/cars/{id}/sheets/{sheet}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: operations["changeSheet"];
-        post?: never;
-        delete: operations["removeSheet"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/walks/{id}/waypoints": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["waypoints"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/walks/{id}/notes": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["note"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/walks/{id}/finish": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["finish"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sessions/{id}/review": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["review"];
-        put?: never;
-        post: operations["keep"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sessions/{id}/review/steps": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["noteSteps"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sessions/{id}/remarks": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["say_1"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sessions/{id}/next": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["next"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sessions/{id}/live": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["live"];
-        put?: never;
-        post: operations["start"];
-        delete: operations["stop"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sessions/{id}/lead/remarks": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["say_2"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sessions/{id}/laps": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["add"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sessions/{id}/issue": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["issue"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sessions/{id}/dismissed": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["dismiss"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/radio": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["heard"];
-        put?: never;
-        post: operations["say_3"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/laps/preview": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["preview"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/circuits/{id}/walk": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["view"];
-        put?: never;
-        post: operations["begin"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/circuits/{id}/versions": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["keep_1"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/circuits/{id}/versions/import": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["importNext"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/circuits/preview": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["preview_1"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/circuits/import": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["importFile"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/cars/{id}/sheets": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["sheets"];
-        put?: never;
-        post: operations["addSheet"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/cars/import": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["importFile_1"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/books": {
         parameters: {
             query?: never;
@@ -475,16 +11,16 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["list"];
+        get: operations["listBooks"];
         put?: never;
-        post: operations["create"];
+        post: operations["createBook"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/books/{id}/try": {
+    "/api/books/import": {
         parameters: {
             query?: never;
             header?: never;
@@ -493,78 +29,46 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["tryOut"];
+        post: operations["importBook"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/books/{id}/stopwatch": {
+    "/api/books/{id}": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["stopwatch"];
+        get: operations["getBook"];
         put?: never;
-        post: operations["keep_2"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/books/{id}/sheets/compare": {
+    "/api/books/{id}/beside/{other}": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        get: operations["layBeside"];
         put?: never;
-        post: operations["compare"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/books/{id}/sessions": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["ofBook"];
-        put?: never;
-        post: operations["plan"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/books/{id}/runs": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["runs"];
-        put?: never;
-        post: operations["keep_3"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/books/{id}/revisions": {
+    "/api/books/{id}/calls": {
         parameters: {
             query?: never;
             header?: never;
@@ -573,14 +77,14 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["keep_4"];
+        post: operations["computeCalls"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/books/{id}/revisions/{number}/steps/{corner}": {
+    "/api/books/{id}/car": {
         parameters: {
             query?: never;
             header?: never;
@@ -589,46 +93,30 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["note_1"];
+        post: operations["computeCar"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/books/{id}/recall": {
+    "/api/books/{id}/checks": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["round"];
+        get: operations["listChecks"];
         put?: never;
-        post: operations["answer"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/books/{id}/purposes": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["purposes"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/books/{id}/line": {
+    "/api/books/{id}/checks/{corner}/cleared": {
         parameters: {
             query?: never;
             header?: never;
@@ -637,14 +125,14 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["searchLine"];
+        post: operations["clearCheck"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/books/{id}/layout": {
+    "/api/books/{id}/corners/{corner}/gears": {
         parameters: {
             query?: never;
             header?: never;
@@ -653,7 +141,103 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["move"];
+        post: operations["computeGears"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/corners/{corner}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getHistory"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/corners/{corner}/link": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sweepLink"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/corners/{corner}/schools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["compareSchools"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/days": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["computeDays"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["exportBook"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/findings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listFindings"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -676,7 +260,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/books/{id}/days": {
+    "/api/books/{id}/laps/{lapId}/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listReadings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/layout": {
         parameters: {
             query?: never;
             header?: never;
@@ -685,14 +285,14 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["days"];
+        post: operations["moveToLayout"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/books/{id}/corners/{corner}/schools": {
+    "/api/books/{id}/line": {
         parameters: {
             query?: never;
             header?: never;
@@ -701,14 +301,14 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["schools"];
+        post: operations["searchLine"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/books/{id}/corners/{corner}/link": {
+    "/api/books/{id}/purposes": {
         parameters: {
             query?: never;
             header?: never;
@@ -717,14 +317,30 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["link"];
+        post: operations["computePurposes"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/books/{id}/corners/{corner}/gears": {
+    "/api/books/{id}/recall": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getRecall"];
+        put?: never;
+        post: operations["answerQuestion"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/revisions": {
         parameters: {
             query?: never;
             header?: never;
@@ -733,503 +349,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["gears"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/books/{id}/checks/{corner}/cleared": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["clear"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/books/{id}/car": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["car"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/books/{id}/calls": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["calls"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/books/import": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["importFile_2"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/walks/{id}/notes/{note}/photo": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["photo"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sessions": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["all"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sessions/{id}/simulated.laps.csv": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["simulated"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sessions/{id}/session.ics": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["one"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sessions/{id}/preparation": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["prepare"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sessions/{id}/lead/{driver}/sheet.pdf": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["sheet"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sessions/{id}/debrief": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["debrief"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sessions/{id}/brief": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["brief"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sessions/{id}/along": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["along"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sessions.ics": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["all_1"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/schemas/car.schema.json": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["schema"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/schemas/book.schema.json": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["schema_1"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/laps/{id}/line": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["line"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/laps/{id}/file.csv": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["file"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/jobs/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["get_1"];
-        put?: never;
-        post?: never;
-        delete: operations["cancel"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/circuits": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["list_1"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/circuits/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["get_2"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/circuits/{id}/marks.gpx": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["marks"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/circuits/{id}/light": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["light"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/circuits/{id}/circuit.geojson": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["geoJson"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/circuits/{id}/centreline.csv": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["centreline"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/cars": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["list_2"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/cars/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["car_1"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/cars/{id}/file": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["file_1"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/books/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["get_3"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/books/{id}/weather": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["weather"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/books/{id}/sessions.ics": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["ofBook_1"];
-        put?: never;
-        post?: never;
+        post: operations["keepRevision"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1243,87 +363,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["revision"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/books/{id}/revisions/{number}/view": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["view_1"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/books/{id}/revisions/{number}/steps": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["steps"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/books/{id}/revisions/{number}/points.gpx": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["points"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/books/{id}/revisions/{number}/card.pdf": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["card"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/books/{id}/revisions/{number}/calls.vtt": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["webVtt"];
+        get: operations["getRevision"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1339,7 +379,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["text"];
+        get: operations["getCallsText"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1348,14 +388,14 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/books/{id}/laps/{lapId}/readings": {
+    "/api/books/{id}/revisions/{number}/calls.vtt": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["readings"];
+        get: operations["getCallsWebVtt"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1364,14 +404,14 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/books/{id}/findings": {
+    "/api/books/{id}/revisions/{number}/card.pdf": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["findings"];
+        get: operations["printCard"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1380,14 +420,14 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/books/{id}/export": {
+    "/api/books/{id}/revisions/{number}/points.gpx": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["export"];
+        get: operations["getPointsGpx"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1396,14 +436,14 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/books/{id}/corners/{corner}/history": {
+    "/api/books/{id}/revisions/{number}/steps": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["history"];
+        get: operations["listSteps"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1412,14 +452,30 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/books/{id}/checks": {
+    "/api/books/{id}/revisions/{number}/steps/{corner}": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["checks"];
+        get?: never;
+        put?: never;
+        post: operations["noteStep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/revisions/{number}/view": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["viewRevision"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1428,16 +484,976 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/books/{id}/beside/{other}": {
+    "/api/books/{id}/runs": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["beside"];
+        get: operations["listRuns"];
+        put?: never;
+        post: operations["keepRun"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listSessionsOfBook"];
+        put?: never;
+        post: operations["planSession"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/sessions.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getCalendarOfBook"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/sheets/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["compareSheets"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/stopwatch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getStopwatch"];
+        put?: never;
+        post: operations["keepImaginedLap"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/try": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tryDraft"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/weather": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["askWeather"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cars": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listCars"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cars/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["importCar"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cars/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getCar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cars/{id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getCarFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cars/{id}/sheets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listSheets"];
+        put?: never;
+        post: operations["addSheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cars/{id}/sheets/{sheet}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changeSheet"];
+        post?: never;
+        delete: operations["removeSheet"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/circuits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listCircuits"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/circuits/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["importCircuit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/circuits/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["previewCircuit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/circuits/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getCircuit"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/circuits/{id}/centreline.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getCentreline"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/circuits/{id}/circuit.geojson": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getCircuitGeoJson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/circuits/{id}/draft": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["keepCircuitDraft"];
+        post?: never;
+        delete: operations["discardCircuitDraft"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/circuits/{id}/light": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getLight"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/circuits/{id}/marks.gpx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getMarksGpx"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/circuits/{id}/versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["keepLayout"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/circuits/{id}/versions/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["importLayout"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/circuits/{id}/walk": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getWalk"];
+        put?: never;
+        post: operations["beginWalk"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/debrief-notes/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["removeDebriefNote"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imagined-laps/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["removeImaginedLap"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getJob"];
+        put?: never;
+        post?: never;
+        delete: operations["cancelJob"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/laps/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["previewLaps"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/laps/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["removeLaps"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/laps/{id}/file.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getLapFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/laps/{id}/laps/{number}/kind": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["sayKindOfLap"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/laps/{id}/line": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getLineOfLaps"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lead-remarks/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["seeRemark"];
+        post?: never;
+        delete: operations["takeBackRemark"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/radio": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listHeard"];
+        put?: never;
+        post: operations["sayOverRadio"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["removeRun"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schemas/book.schema.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getBookSchema"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schemas/car.schema.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getCarSchema"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listSessions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getCalendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getSession"];
+        put: operations["changeSession"];
+        post?: never;
+        delete: operations["removeSession"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}/along": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getAlong"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}/brief": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getBrief"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}/debrief": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getDebrief"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}/decisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["decideChanges"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}/dismissed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["dismissFinding"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}/issue": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["issueRevision"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}/laps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addLaps"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}/lead": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getLead"];
+        put: operations["changeLead"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}/lead/remarks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sayToDriver"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}/lead/{driver}/sheet.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["printDriverSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}/live": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getLiveLaps"];
+        put?: never;
+        post: operations["startLiveLaps"];
+        delete: operations["stopLiveLaps"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}/next": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["planNextSession"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}/preparation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["prepareSession"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}/remarks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sayOfLaps"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}/review": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getReview"];
+        put?: never;
+        post: operations["keepReview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}/review/steps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["noteStepsOfLaps"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}/session.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getCalendarEntry"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}/simulated.laps.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["simulateLaps"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/walks/{id}/finish": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["finishWalk"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/walks/{id}/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["noteOnWalk"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1454,13 +1470,45 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["dropNote"];
+        delete: operations["removeWalkNote"];
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/runs/{id}": {
+    "/api/walks/{id}/notes/{note}/photo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getPhoto"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/walks/{id}/ticks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["tickItem"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/walks/{id}/waypoints": {
         parameters: {
             query?: never;
             header?: never;
@@ -1469,56 +1517,8 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post?: never;
-        delete: operations["remove_1"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/laps/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post?: never;
-        delete: operations["remove_2"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/imagined-laps/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post?: never;
-        delete: operations["remove_3"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/debrief-notes/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post?: never;
-        delete: operations["remove_4"];
+        post: operations["addWaypoints"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1528,377 +1528,729 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
-        TickBody: {
-            item?: string;
-            done?: boolean;
+        BookCarSheetsBody: {
+            conditions?: Record<string, never>;
+            first?: Record<string, never>;
+            line?: string;
+            ownValues?: Record<string, never>;
+            second?: Record<string, never>;
         };
-        Item: {
-            key?: string;
-            /** Format: double */
-            station_m?: number;
-            /** Format: int32 */
-            corner?: number;
-            /** @enum {string} */
-            why?: "MARK_MISSING" | "MARK_MOVES" | "BOARD_UNTRUE" | "KERB_UNKNOWN" | "KERB_UNMEASURED" | "SHADOW_UNDATED" | "PAGE_TO_CHECK";
-            text?: string;
-        };
-        LayoutChange: {
-            /** @enum {string} */
-            kind?: "GEOMETRY" | "WIDTH" | "KERB" | "SURFACE" | "HAZARD" | "MARK_GONE" | "MARK_MOVED" | "MARK_CHANGED" | "MARK_NEW" | "LIMITS" | "CORNER" | "DETAILS";
-            /** Format: double */
-            fromM?: number;
-            /** Format: double */
-            toM?: number;
-            label?: string;
-            text?: string;
-        };
-        NoteView: {
-            /** Format: uuid */
-            id?: string;
-            /** Format: double */
-            station_m?: number;
-            side?: string;
-            words?: string;
-            /** Format: date-time */
-            madeAt?: string;
-            /** Format: double */
-            lat_deg?: number;
-            /** Format: double */
-            lon_deg?: number;
-            photo?: boolean;
-        };
-        WalkView: {
-            /** Format: uuid */
-            id?: string;
-            /** Format: int64 */
-            edition?: number;
-            /** Format: date-time */
-            begunAt?: string;
-            list?: components["schemas"]["Item"][];
-            ticked?: string[];
-            notes?: components["schemas"]["NoteView"][];
-            changes?: components["schemas"]["LayoutChange"][];
-        };
-        JsonNode: unknown;
-        Kept: {
-            /** Format: uuid */
-            id?: string;
-            /** Format: uuid */
-            bookId?: string;
-            book?: string;
-            circuit?: string;
-            timeZone?: string;
-            /** Format: date-time */
-            begins?: string;
-            comesTwice?: boolean;
-            driven?: boolean;
-            /** Format: date-time */
-            changedAt?: string;
-            /** Format: int64 */
-            edition?: number;
-            session?: components["schemas"]["JsonNode"];
-        };
-        DayBody: {
-            day?: components["schemas"]["JsonNode"];
-        };
-        File: {
-            /** Format: uuid */
-            id?: string;
-            name?: string;
-        };
-        FoundView: {
-            driver?: string;
-            /** Format: int32 */
-            corner?: number;
-            rule?: string;
-            /** Format: double */
-            amount?: number;
-            /** Format: int32 */
-            laps?: number;
-            /** Format: int32 */
-            of?: number;
-            /** Format: double */
-            cost_s?: number;
-        };
-        LeadView: {
-            day?: components["schemas"]["JsonNode"];
-            /** Format: int64 */
-            edition?: number;
-            turns?: components["schemas"]["TurnView"][];
-            remarks?: components["schemas"]["RemarkView"][];
-            files?: components["schemas"]["File"][];
-            findings?: components["schemas"]["FoundView"][];
-        };
-        RemarkView: {
-            /** Format: int64 */
-            edition?: number;
-            /** Format: uuid */
-            id?: string;
-            driver?: string;
-            /** Format: int32 */
-            corner?: number;
-            /** Format: int32 */
-            lap?: number;
-            words?: string;
-            good?: boolean;
-            state?: string;
-            /** Format: int32 */
-            closedOnLap?: number;
-            own?: boolean;
-        };
-        TurnView: {
-            /** Format: int32 */
-            fromLap?: number;
-            /** Format: int32 */
-            toLap?: number;
-            order?: string[];
-        };
-        ChangeView: {
-            /** Format: int32 */
-            corner?: number;
-            field?: string;
-            /** Format: double */
-            before?: number;
-            /** Format: double */
-            after?: number;
-            why?: string;
-        };
-        DecisionView: {
-            /** Format: int32 */
-            corner?: number;
-            field?: string;
-            choice?: string;
-            /** Format: double */
-            value?: number;
-        };
-        OpenPointView: {
-            /** Format: int32 */
-            corner?: number;
-            words?: string;
-        };
-        PreparedView: {
+        BookDraftBody: {
+            conditions?: Record<string, never>;
+            line?: string;
+            ownValues?: Record<string, never>;
             /** Format: int32 */
             parent?: number;
-            /** Format: int64 */
-            edition?: number;
-            /** Format: double */
-            parentLap_s?: number;
-            /** Format: double */
-            lap_s?: number;
-            parentConditions?: components["schemas"]["JsonNode"];
-            conditions?: components["schemas"]["JsonNode"];
-            changes?: components["schemas"]["ChangeView"][];
-            decisions?: components["schemas"]["DecisionView"][];
-            openPoints?: components["schemas"]["OpenPointView"][];
-            line?: string;
-            ownValues?: components["schemas"]["JsonNode"];
-            setup?: components["schemas"]["JsonNode"];
-        };
-        SeenBody: {
-            state?: string;
-        };
-        KindBody: {
-            kind?: string;
-        };
-        DraftAnswer: {
-            changes?: components["schemas"]["LayoutChange"][];
-            /** Format: int64 */
-            edition?: number;
-        };
-        FinishBody: {
             reason?: string;
-            /** Format: date */
-            validFrom?: string;
+            setup?: Record<string, never>;
         };
-        Finished: {
+        BookImported: {
+            /** Format: uuid */
+            id?: string;
+        };
+        BookKeepBody: {
+            conditions?: Record<string, never>;
+            line?: string;
+            ownValues?: Record<string, never>;
+            /** Format: int32 */
+            parent: number;
+            reason?: string;
+            setup?: Record<string, never>;
+        };
+        BookNewBook: {
+            /** Format: uuid */
+            carId: string;
+            /** Format: uuid */
+            circuitId: string;
+            conditions?: Record<string, never>;
+            line?: string;
+            name?: string;
+            setup?: Record<string, never>;
+        };
+        BookTried: {
+            revision?: Record<string, never>;
+            trace?: components["schemas"]["Trace"];
+        };
+        BooksBookView: {
+            car?: string;
+            /** Format: uuid */
+            carId?: string;
+            circuit?: string;
             /** Format: uuid */
             circuitId?: string;
+            /** Format: uuid */
+            id?: string;
+            layout?: string;
             /** Format: int32 */
-            version?: number;
-            changes?: components["schemas"]["LayoutChange"][];
-        };
-        AcceptedBody: {
+            layoutVersion?: number;
+            name?: string;
+            /** Format: uuid */
+            newestCircuitId?: string;
             /** Format: int32 */
-            corner?: number;
-            kind?: string;
-            /** Format: double */
-            value?: number;
+            newestLayoutVersion?: number;
+            revisions?: components["schemas"]["BooksRevisionLine"][];
         };
-        KeepBody: {
-            /** Format: int32 */
-            parent?: number;
-            accepted?: components["schemas"]["AcceptedBody"][];
-            calibrate?: boolean;
-            reason?: string;
-        };
-        RevisionLine: {
+        BooksRevisionLine: {
+            /** Format: date-time */
+            createdAt?: string;
             /** Format: int32 */
             number?: number;
             /** Format: int32 */
             parent?: number;
-            /** Format: date-time */
-            createdAt?: string;
             reason?: string;
             /** Format: double */
             time_s?: number;
         };
-        MovedView: {
-            /** Format: int32 */
-            corner?: number;
-            /** Format: int32 */
-            made?: number;
-            /** Format: int32 */
-            missed?: number;
-            /** Format: int32 */
-            stepBefore?: number;
-            /** Format: int32 */
-            step?: number;
-            /** Format: int32 */
-            steps?: number;
-            proven?: boolean;
-        };
-        RemarkBody: {
-            /** Format: int32 */
-            corner?: number;
-            lap?: string;
-            author?: string;
-            words?: string;
-        };
-        Remark: {
-            /** Format: uuid */
-            id?: string;
-            /** Format: int32 */
-            corner?: number;
-            lap?: string;
-            /** @enum {string} */
-            author?: "DRIVER" | "COACH";
-            words?: string;
-        };
-        LiveBody: {
-            /** Format: int32 */
-            laps?: number;
-            /** Format: int64 */
-            seed?: number;
+        BrakeBalanceIdeal: {
             /** Format: double */
-            timesFaster?: number;
+            decelerationG?: number;
+            /** Format: double */
+            frontShare?: number;
         };
-        State: {
-            running?: boolean;
-            /** Format: int32 */
-            rows?: number;
-            /** Format: int32 */
-            laps?: number;
-            problem?: string;
+        BrakeBalanceResult: {
+            /** Format: double */
+            chosen?: number;
+            fast?: components["schemas"]["BrakeBalanceIdeal"][];
+            standing?: components["schemas"]["BrakeBalanceIdeal"][];
+            zones?: components["schemas"]["BrakeBalanceZone"][];
         };
-        SaidBody: {
-            driver?: string;
+        BrakeBalanceZone: {
+            /** Format: double */
+            costM?: number;
+            /** Format: double */
+            forwardM?: number;
+            /** Format: double */
+            fromM?: number;
+            /** Format: double */
+            fromMps?: number;
+            /** Format: double */
+            gradePct?: number;
+            /** Format: double */
+            idealAtBegin?: number;
+            /** Format: double */
+            idealAtEnd?: number;
+            /** Format: double */
+            largestG?: number;
+            /** @enum {string} */
+            locksFirst?: "FRONT" | "REAR" | "TOGETHER" | "NONE";
+            /** Format: double */
+            rearwardM?: number;
+            /** Format: double */
+            toM?: number;
+            /** Format: double */
+            toMps?: number;
+        };
+        BriefChangeView: {
+            /** Format: double */
+            after?: number;
+            /** Format: double */
+            before?: number;
+            /** Format: int32 */
+            corner?: number;
+            field?: string;
+            why?: string;
+        };
+        BriefDecisionView: {
+            choice?: string;
+            /** Format: int32 */
+            corner?: number;
+            field?: string;
+            /** Format: double */
+            value?: number;
+        };
+        BriefIssueBody: {
+            reason?: string;
+        };
+        BriefOpenPointView: {
             /** Format: int32 */
             corner?: number;
             words?: string;
-            good?: boolean;
-            own?: boolean;
         };
-        FileView: {
+        BriefPreparedView: {
+            changes?: components["schemas"]["BriefChangeView"][];
+            conditions?: Record<string, never>;
+            decisions?: components["schemas"]["BriefDecisionView"][];
+            /** Format: int64 */
+            edition?: number;
+            /** Format: double */
+            lap_s?: number;
+            line?: string;
+            openPoints?: components["schemas"]["BriefOpenPointView"][];
+            ownValues?: Record<string, never>;
+            /** Format: int32 */
+            parent?: number;
+            parentConditions?: Record<string, never>;
+            /** Format: double */
+            parentLap_s?: number;
+            setup?: Record<string, never>;
+        };
+        BriefView: {
+            conditions?: Record<string, never>;
+            focus?: components["schemas"]["BriefViewFocusView"][];
+            hazards?: components["schemas"]["BriefsHazardLine"][];
+            intoTheSun?: number[];
+            issued?: boolean;
+            /** Format: double */
+            lap_s?: number;
+            /** Format: int32 */
+            parent?: number;
+            /** Format: int32 */
+            revision?: number;
+            sectorEnds_m?: number[];
+            session?: components["schemas"]["SessionsKept"];
+            shortForm?: components["schemas"]["ShortForm"][];
+            steps?: components["schemas"]["StepBoardStepView"][];
+            /** Format: double */
+            sunElevation_deg?: number;
+            targets?: components["schemas"]["BriefViewTargetView"][];
+            toCheck?: components["schemas"]["LayoutMovesCheckLine"][];
+            warmUp?: components["schemas"]["BriefViewWarmUpView"][];
+        };
+        BriefViewFocusView: {
+            /** Format: int32 */
+            corner?: number;
+            /** Format: double */
+            doubt?: number;
+            /** Format: double */
+            slip_s?: number;
+            /** Format: double */
+            stakes_s?: number;
+            why?: string;
+        };
+        BriefViewTargetView: {
+            /** Format: double */
+            lap_s?: number;
+            sectors_s?: number[];
+            tier?: string;
+        };
+        BriefViewWarmUpView: {
+            /** Format: double */
+            brakeEarlier_m?: number;
+            /** Format: double */
+            gripShare?: number;
+            /** Format: int32 */
+            lap?: number;
+            /** Format: double */
+            lap_s?: number;
+            lowerGearIn?: number[];
+        };
+        BriefWordBody: {
+            word?: string;
+        };
+        BriefsHazardLine: {
+            /** Format: int32 */
+            corner?: number;
+            /** Format: double */
+            distance_m?: number;
+            words?: string;
+        };
+        CallCallView: {
+            /** Format: int32 */
+            corner?: number;
+            /** Format: double */
+            from_s?: number;
+            /** Format: double */
+            point_m?: number;
+            /** Format: double */
+            point_s?: number;
+            /** Format: double */
+            to_s?: number;
+            words?: string;
+        };
+        CallCallsBody: {
+            conditions?: Record<string, never>;
+            length?: string;
+            line?: string;
+            ownValues?: Record<string, never>;
+            /** Format: double */
+            pace?: number;
+            setup?: Record<string, never>;
+        };
+        CallCallsView: {
+            calls?: components["schemas"]["CallCallView"][];
+            /** Format: double */
+            lap_s?: number;
+        };
+        CarAnswersBeside: {
+            first?: string;
+            /** Format: double */
+            firstLap_s?: number;
+            rows?: components["schemas"]["TwoBooksRow"][];
+            second?: string;
+            /** Format: double */
+            secondLap_s?: number;
+        };
+        CarAnswersCarOnCircuit: {
+            dry?: components["schemas"]["BrakeBalanceResult"];
+            effects?: components["schemas"]["SensitivitiesEffect"][];
+            figures?: components["schemas"]["Figures"];
+            gears?: components["schemas"]["GearPictureResult"];
+            grip?: components["schemas"]["GripPictureAtSpeed"][];
+            /** @enum {string} */
+            kind?: "CAR" | "MOTORCYCLE";
+            /** Format: double */
+            lap_s?: number;
+            name?: string;
+            wet?: components["schemas"]["BrakeBalanceResult"];
+        };
+        CarsImportAnswer: {
             /** Format: uuid */
             id?: string;
             name?: string;
-            /** Format: int32 */
-            samples?: number;
-            used?: string[];
-            unknown?: string[];
-            corrections?: string[];
-            missing?: string[];
+            warnings?: string[];
         };
-        IssueBody: {
-            reason?: string;
-        };
-        DismissBody: {
-            /** Format: int32 */
-            corner?: number;
-            rule?: string;
-            reason?: string;
-            laps?: string[];
-        };
-        Dismissed: {
+        CarsSummary: {
             /** Format: uuid */
             id?: string;
+            name?: string;
+        };
+        ChecklistItem: {
             /** Format: int32 */
             corner?: number;
-            rule?: string;
+            key?: string;
+            /** Format: double */
+            station_m?: number;
+            text?: string;
+            /** @enum {string} */
+            why?: "MARK_MISSING" | "MARK_MOVES" | "BOARD_UNTRUE" | "KERB_UNKNOWN" | "KERB_UNMEASURED" | "SHADOW_UNDATED" | "PAGE_TO_CHECK";
+        };
+        CircuitKeepBody: {
             reason?: string;
-            laps?: string[];
+            /** Format: date */
+            validFrom?: string;
         };
-        SayBody: {
-            words?: string;
-        };
-        Message: {
-            /** Format: int64 */
-            number?: number;
-            /** Format: date-time */
-            at?: string;
-            words?: string;
-        };
-        Column: {
-            header?: string;
-            is?: string;
-            first?: string[];
+        CircuitLightLightView: {
             /** Format: double */
-            least?: number;
+            azimuth_deg?: number;
             /** Format: double */
-            most?: number;
+            elevation_deg?: number;
+            inShade?: components["schemas"]["CircuitLightShaded"][];
+            intoTheSun?: number[];
+            shadows?: components["schemas"]["CircuitLightShadow"][];
         };
-        PreviewView: {
-            columns?: components["schemas"]["Column"][];
-            missing?: string[];
-            remembered?: boolean;
-            choices?: string[];
+        CircuitLightShaded: {
+            /** Format: double */
+            at_m?: number;
+            label?: string;
+        };
+        CircuitLightShadow: {
+            /** Format: double */
+            at_m?: number;
+            label?: string;
+            /** Format: double */
+            moved_m?: number;
+            /** Format: double */
+            notedAt_m?: number;
+            usable?: boolean;
+            why?: string;
         };
         CircuitPreview: {
-            kind?: string;
-            name?: string;
             /** Format: double */
-            length_m?: number;
+            climb_m?: number;
             closed?: boolean;
             /** Format: int32 */
             corners?: number;
             /** Format: int32 */
-            marks?: number;
-            /** Format: int32 */
             kerbs?: number;
+            kind?: string;
+            /** Format: double */
+            largestMoveAt_m?: number;
+            /** Format: double */
+            largestMove_m?: number;
+            /** Format: double */
+            length_m?: number;
+            /** Format: int32 */
+            marks?: number;
+            name?: string;
+            place?: components["schemas"]["GeoPoint"];
+            road?: components["schemas"]["CircuitViewRoadColumns"];
             /** Format: double */
             spacing_m?: number;
             /** Format: double */
             surveyNoise_m?: number;
+            track?: components["schemas"]["RecordedLineFacts"];
+            warnings?: string[];
+        };
+        CircuitView: {
+            corners?: components["schemas"]["Corner"][];
+            draft?: Record<string, never>;
+            draftChanges?: components["schemas"]["LayoutChange"][];
+            /** Format: int64 */
+            edition?: number;
+            edits?: Record<string, never>;
+            /** Format: uuid */
+            id?: string;
+            inUse?: boolean;
             /** Format: double */
             largestMove_m?: number;
+            layout?: string;
+            name?: string;
+            /** Format: uuid */
+            newestId?: string;
+            origin?: components["schemas"]["GeoPoint"];
+            road?: components["schemas"]["CircuitViewRoadColumns"];
             /** Format: double */
-            largestMoveAt_m?: number;
+            surveyNoise_m?: number;
+            untrueBoards?: components["schemas"]["MarkChooserBoard"][];
+            /** Format: int32 */
+            version?: number;
+            versions?: components["schemas"]["CircuitViewVersionLine"][];
+        };
+        CircuitViewRoadColumns: {
+            banking_deg?: number[];
+            closed?: boolean;
+            curvature_perM?: number[];
+            grade_pct?: number[];
+            left_m?: number[];
             /** Format: double */
-            climb_m?: number;
-            place?: components["schemas"]["GeoPoint"];
-            track?: components["schemas"]["Facts"];
+            length_m?: number;
+            right_m?: number[];
+            /** Format: double */
+            step_m?: number;
+            x_m?: number[];
+            y_m?: number[];
+            z_m?: number[];
+        };
+        CircuitViewVersionLine: {
+            changes?: Record<string, never>;
+            /** Format: date-time */
+            createdAt?: string;
+            /** Format: uuid */
+            id?: string;
+            reason?: string;
+            /** Format: date */
+            validFrom?: string;
+            /** Format: int32 */
+            version?: number;
+        };
+        CircuitsImportAnswer: {
+            /** Format: int32 */
+            corners?: number;
+            /** Format: uuid */
+            id?: string;
+            /** Format: double */
+            length_m?: number;
+            name?: string;
             warnings?: string[];
-            road?: components["schemas"]["RoadColumns"];
         };
-        Crossing: {
+        CircuitsSummary: {
+            /** Format: int32 */
+            corners?: number;
+            draft?: boolean;
+            /** Format: uuid */
+            id?: string;
+            layout?: string;
             /** Format: double */
-            firstM?: number;
-            /** Format: double */
-            secondM?: number;
+            length_m?: number;
+            name?: string;
+            /** Format: int32 */
+            version?: number;
         };
-        Facts: {
+        Corner: {
+            /** Format: double */
+            angleDeg?: number;
+            /** Format: double */
+            bankingDeg?: number;
+            /** @enum {string} */
+            direction?: "LEFT" | "RIGHT" | "OVER" | "ROAD";
+            /** Format: double */
+            fromM?: number;
+            /** Format: double */
+            gradePct?: number;
+            /** @enum {string} */
+            kind?: "HAIRPIN" | "SLOW" | "MEDIUM" | "FAST" | "KINK" | "CHICANE_PART" | "LONG";
+            /** Format: double */
+            lengthM?: number;
+            linkWithNext?: boolean;
+            name?: string;
             /** Format: int32 */
-            points?: number;
+            number?: number;
+            /** Format: double */
+            tightestM?: number;
+            /** Format: double */
+            tightestRadiusM?: number;
+            /** Format: double */
+            toM?: number;
+            /** Format: double */
+            vertical?: number;
+        };
+        CornerGears: {
+            before?: components["schemas"]["CornerGearsHoldOrChange"];
+            changes?: components["schemas"]["CornerGearsChange"][];
             /** Format: int32 */
-            used?: number;
+            corner?: number;
+            inCorner?: components["schemas"]["CornerGearsInCorner"][];
+        };
+        CornerGearsChange: {
             /** Format: double */
-            spacingM?: number;
+            atM?: number;
             /** Format: double */
-            laps?: number;
+            costS?: number;
+            early?: boolean;
+            free?: boolean;
+            /** Format: int32 */
+            from?: number;
             /** Format: double */
-            closureGapM?: number;
-            crossings?: components["schemas"]["Crossing"][];
-            heights?: boolean;
+            rpm?: number;
+            /** Format: int32 */
+            to?: number;
+        };
+        CornerGearsHoldOrChange: {
+            /** Format: double */
+            atM?: number;
+            /** Format: double */
+            changeLostS?: number;
+            /** Format: int32 */
+            gear?: number;
+            /** Format: double */
+            holdLostS?: number;
+            /** Format: double */
+            secondsToBrakes?: number;
+        };
+        CornerGearsInCorner: {
+            beyondLimiter?: boolean;
+            chosen?: boolean;
+            /** Format: int32 */
+            gear?: number;
+            /** Format: double */
+            lostS?: number;
+            /** Format: double */
+            rearAsked?: number;
+            /** Format: double */
+            rpm?: number;
+        };
+        CornerLinkView: {
+            /** Format: double */
+            from_m?: number;
+            /** Format: double */
+            link_m?: number;
+            /** Format: double */
+            presentOffset_m?: number;
+            /** Format: double */
+            step_m?: number;
+            ways?: components["schemas"]["CornerWayView"][];
+        };
+        CornerSchoolView: {
+            /** Format: double */
+            brakeAt_m?: number;
+            /** Format: double */
+            entry_mps?: number;
+            /** Format: double */
+            exit_mps?: number;
+            /** Format: double */
+            from_m?: number;
+            /** Format: double */
+            lost_s?: number;
+            /** Format: double */
+            lowest_mps?: number;
+            offset_m?: number[];
+            school?: string;
+            speed_mps?: number[];
+            /** Format: double */
+            step_m?: number;
+            tie?: boolean;
+        };
+        CornerWayView: {
+            /** Format: double */
+            firstApexOff_m?: number;
+            /** Format: double */
+            firstLowest_mps?: number;
+            line_m?: number[];
+            /** Format: double */
+            lost_s?: number;
+            /** Format: double */
+            offset_m?: number;
+            /** Format: double */
+            secondApexOff_m?: number;
+            /** Format: double */
+            secondLowest_mps?: number;
+        };
+        DayCutView: {
+            /** Format: double */
+            lessGrip?: number;
+            /** Format: double */
+            lost_s?: number;
+            /** Format: double */
+            savedPerTenth?: number;
+            /** Format: double */
+            savedShare?: number;
+        };
+        DayDayView: {
+            day?: string;
+            /** Format: double */
+            lap_s?: number;
+            /** Format: double */
+            lost_s?: number;
+            offset_m?: number[];
+            shifts?: components["schemas"]["DayShiftView"][];
+            /** Format: double */
+            step_m?: number;
+        };
+        DayInsideView: {
+            /** Format: double */
+            brakeAt_m?: number;
+            /** Format: double */
+            brakeEarlier_m?: number;
+            /** Format: int32 */
+            corner?: number;
+            /** Format: double */
+            endsAt_m?: number;
+            /** Format: double */
+            exitSlower_mps?: number;
+            /** Format: double */
+            exit_mps?: number;
+            /** Format: double */
+            lost_s?: number;
+            /** Format: double */
+            lowest_mps?: number;
+            /** Format: double */
+            widest_m?: number;
+        };
+        DayPurposesView: {
+            attack?: components["schemas"]["DayInsideView"][];
+            defend?: components["schemas"]["DayInsideView"][];
+            laps?: components["schemas"]["DayDayView"][];
+            saving?: components["schemas"]["DaySavingView"][];
+        };
+        DaySavingView: {
+            /** Format: int32 */
+            corner?: number;
+            cuts?: components["schemas"]["DayCutView"][];
+            /** Format: double */
+            workShare?: number;
+        };
+        DayShiftView: {
+            apexKerb?: string;
+            begins?: boolean;
+            /** Format: double */
+            brakeAt_m?: number;
+            /** Format: double */
+            brakeEarlier_m?: number;
+            brakeHeld?: boolean;
+            /** Format: int32 */
+            corner?: number;
+            exitKerb?: string;
+            /** Format: int32 */
+            gear?: number;
+            /** Format: int32 */
+            gearsLower?: number;
+            /** Format: double */
+            lost_s?: number;
+            /** Format: double */
+            lowestSlower_mps?: number;
+            /** Format: double */
+            releaseEarlier_m?: number;
+            /** Format: double */
+            throttleFirst_m?: number;
+            /** Format: double */
+            throttleLater_m?: number;
+        };
+        DebriefAlongView: {
+            brake_pct?: number[];
+            /** Format: double */
+            from_m?: number;
+            gear?: number[];
+            offset_m?: number[];
+            speed_mps?: number[];
+            /** Format: double */
+            step_m?: number;
+            throttle_pct?: number[];
+            time_s?: number[];
+        };
+        DebriefDebriefView: {
+            files?: components["schemas"]["LapViewsFileView"][];
+            findings?: components["schemas"]["LapViewsFindingView"][];
+            /** Format: double */
+            lap_s?: number;
+            laps?: components["schemas"]["LapViewsLapView"][];
+            page?: components["schemas"]["LapViewsReadingView"][];
+            remarks?: components["schemas"]["LapNotesRemark"][];
+            /** Format: int32 */
+            revision?: number;
+        };
+        DebriefDismissBody: {
+            /** Format: int32 */
+            corner?: number;
+            laps?: string[];
+            reason?: string;
+            rule?: string;
+        };
+        DebriefRemarkBody: {
+            author?: string;
+            /** Format: int32 */
+            corner?: number;
+            lap?: string;
+            words?: string;
+        };
+        DebriefSessionFinding: {
+            finding?: components["schemas"]["LapViewsFindingView"];
+            /** Format: uuid */
+            session?: string;
+        };
+        Figures: {
+            /** Format: double */
+            cdAM2?: number;
+            /** Format: double */
+            cgHeightM?: number;
+            /** Format: double */
+            clAM2?: number;
+            /** Format: double */
+            frontWeightShare?: number;
+            /** Format: double */
+            gripLateral?: number;
+            /** Format: double */
+            leanLimitDeg?: number;
+            /** Format: double */
+            massKg?: number;
+            /** Format: double */
+            powerRpm?: number;
+            /** Format: double */
+            powerW?: number;
+            /** Format: double */
+            stoppieG?: number;
+            /** Format: double */
+            wheelbaseM?: number;
+            /** Format: double */
+            wheelieG?: number;
+        };
+        GearPictureFinalDrive: {
+            /** Format: double */
+            lostS?: number;
+            /** Format: double */
+            ratio?: number;
+            /** Format: double */
+            share?: number;
+            /** Format: double */
+            topMps?: number;
+        };
+        GearPictureGear: {
+            /** Format: double */
+            idleMps?: number;
+            /** Format: double */
+            limiterMps?: number;
+            /** Format: int32 */
+            number?: number;
+            /** Format: double */
+            usedShare?: number;
+        };
+        GearPictureResult: {
+            finalDrives?: components["schemas"]["GearPictureFinalDrive"][];
+            gears?: components["schemas"]["GearPictureGear"][];
+            longest?: components["schemas"]["GearPictureStraight"];
+        };
+        GearPictureStraight: {
+            /** Format: double */
+            fromM?: number;
+            /** Format: int32 */
+            gear?: number;
+            /** Format: double */
+            lengthM?: number;
+            /** Format: double */
+            limiterS?: number;
+            /** Format: double */
+            rpm?: number;
+            /** Format: double */
+            topMps?: number;
         };
         GeoPoint: {
             /** Format: double */
@@ -1906,588 +2258,676 @@ export interface components {
             /** Format: double */
             lonDeg?: number;
         };
-        RoadColumns: {
+        GripPictureAtSpeed: {
+            edges?: components["schemas"]["GripPictureEdge"][];
             /** Format: double */
-            step_m?: number;
-            /** Format: double */
-            length_m?: number;
-            closed?: boolean;
-            x_m?: number[];
-            y_m?: number[];
-            z_m?: number[];
-            curvature_perM?: number[];
-            left_m?: number[];
-            right_m?: number[];
-            grade_pct?: number[];
-            banking_deg?: number[];
+            speedMps?: number;
         };
-        ImportAnswer: {
-            /** Format: uuid */
-            id?: string;
-            name?: string;
+        GripPictureEdge: {
             /** Format: double */
-            length_m?: number;
-            /** Format: int32 */
-            corners?: number;
-            warnings?: string[];
-        };
-        NewBook: {
-            /** Format: uuid */
-            circuitId: string;
-            /** Format: uuid */
-            carId: string;
-            name?: string;
-            conditions?: components["schemas"]["JsonNode"];
-            line?: string;
-            setup?: components["schemas"]["JsonNode"];
-        };
-        DraftBody: {
-            /** Format: int32 */
-            parent?: number;
-            conditions?: components["schemas"]["JsonNode"];
-            line?: string;
-            ownValues?: components["schemas"]["JsonNode"];
-            setup?: components["schemas"]["JsonNode"];
-        };
-        Corner: {
-            /** Format: int32 */
-            number?: number;
-            name?: string;
-            /** @enum {string} */
-            direction?: "LEFT" | "RIGHT" | "OVER" | "ROAD";
+            brakingG?: number;
             /** Format: double */
-            fromM?: number;
+            drivingG?: number;
             /** Format: double */
-            toM?: number;
-            /** Format: double */
-            lengthM?: number;
-            /** Format: double */
-            angleDeg?: number;
-            /** Format: double */
-            tightestRadiusM?: number;
-            /** Format: double */
-            tightestM?: number;
-            /** Format: double */
-            gradePct?: number;
-            /** Format: double */
-            bankingDeg?: number;
-            /** Format: double */
-            vertical?: number;
-            linkWithNext?: boolean;
-            /** @enum {string} */
-            kind?: "HAIRPIN" | "SLOW" | "MEDIUM" | "FAST" | "KINK" | "CHICANE_PART" | "LONG";
+            lateralG?: number;
         };
         Hazard: {
-            /** @enum {string} */
-            type?: "WALL" | "TYRE_WALL" | "GRAVEL" | "GRASS" | "NO_RUN_OFF" | "POLE";
-            /** @enum {string} */
-            side?: "LEFT" | "RIGHT" | "OVER" | "ROAD";
-            /** Format: double */
-            fromM?: number;
-            /** Format: double */
-            toM?: number;
             /** Format: double */
             distanceM?: number;
+            /** Format: double */
+            fromM?: number;
             note?: string;
-        };
-        Kerb: {
             /** @enum {string} */
             side?: "LEFT" | "RIGHT" | "OVER" | "ROAD";
             /** Format: double */
-            fromM?: number;
-            /** Format: double */
             toM?: number;
             /** @enum {string} */
-            profile?: "FLAT" | "RAMP" | "CROWNED" | "SERRATED" | "SAUSAGE";
+            type?: "WALL" | "TYRE_WALL" | "GRAVEL" | "GRASS" | "NO_RUN_OFF" | "POLE";
+        };
+        HistoryEntry: {
+            /** Format: date-time */
+            begins?: string;
+            /** Format: double */
+            brakeSpread_m?: number;
+            /** Format: double */
+            brake_m?: number;
+            /** Format: double */
+            lap_s?: number;
+            /** Format: int32 */
+            laps?: number;
+            /** Format: double */
+            lost_s?: number;
+            /** Format: double */
+            lowest_mps?: number;
+            name?: string;
+            /** Format: double */
+            page_m?: number;
+            /** Format: double */
+            page_s?: number;
+            /** Format: int32 */
+            revision?: number;
+            /** Format: uuid */
+            session?: string;
+            surface?: string;
+            /** Format: double */
+            targetCorner_s?: number;
+            /** Format: double */
+            target_s?: number;
+            /** Format: double */
+            time_s?: number;
+        };
+        JobView: {
+            /** Format: uuid */
+            id?: string;
+            problem?: string;
+            /** Format: double */
+            progress?: number;
+            result?: Record<string, never>;
+            /** @enum {string} */
+            status?: "queued" | "running" | "done" | "failed" | "cancelled";
+        };
+        Kerb: {
+            /** Format: double */
+            fromM?: number;
             /** Format: double */
             heightMm?: number;
+            note?: string;
+            /** @enum {string} */
+            profile?: "FLAT" | "RAMP" | "CROWNED" | "SERRATED" | "SAUSAGE";
+            /** @enum {string} */
+            side?: "LEFT" | "RIGHT" | "OVER" | "ROAD";
             /** Format: double */
-            widthM?: number;
+            toM?: number;
             /** @enum {string} */
             use?: "NONE" | "TOUCH" | "TYRE" | "HALF_CAR" | "FULL";
             /** @enum {string} */
             useWet?: "NONE" | "TOUCH" | "TYRE" | "HALF_CAR" | "FULL";
-            note?: string;
+            /** Format: double */
+            widthM?: number;
+        };
+        LapImportedLap: {
+            id?: string;
+            kind?: string;
+            /** Format: int32 */
+            number?: number;
+            /** Format: double */
+            time_s?: number;
+        };
+        LapImportedLaps: {
+            /** Format: uuid */
+            id?: string;
+            laps?: components["schemas"]["LapImportedLap"][];
+            /** Format: uuid */
+            session?: string;
+            warnings?: string[];
+        };
+        LapKindBody: {
+            kind?: string;
+        };
+        LapLineView: {
+            offset_m?: number[];
+            /** Format: double */
+            step_m?: number;
+        };
+        LapLiveBody: {
+            /** Format: int32 */
+            laps?: number;
+            /** Format: int64 */
+            seed?: number;
+            /** Format: double */
+            timesFaster?: number;
+        };
+        LapNotesDismissed: {
+            /** Format: int32 */
+            corner?: number;
+            /** Format: uuid */
+            id?: string;
+            laps?: string[];
+            reason?: string;
+            rule?: string;
+        };
+        LapNotesRemark: {
+            /** @enum {string} */
+            author?: "DRIVER" | "COACH";
+            /** Format: int32 */
+            corner?: number;
+            /** Format: uuid */
+            id?: string;
+            lap?: string;
+            words?: string;
+        };
+        LapPreviewColumn: {
+            first?: string[];
+            header?: string;
+            is?: string;
+            /** Format: double */
+            least?: number;
+            /** Format: double */
+            most?: number;
+        };
+        LapPreviewView: {
+            choices?: string[];
+            columns?: components["schemas"]["LapPreviewColumn"][];
+            missing?: string[];
+            remembered?: boolean;
+        };
+        LapViewsFileView: {
+            corrections?: string[];
+            /** Format: uuid */
+            id?: string;
+            missing?: string[];
+            name?: string;
+            /** Format: int32 */
+            samples?: number;
+            unknown?: string[];
+            used?: string[];
+        };
+        LapViewsFindingView: {
+            /** Format: double */
+            amount?: number;
+            /** Format: int32 */
+            corner?: number;
+            /** Format: double */
+            cost_s?: number;
+            dismissed?: components["schemas"]["LapNotesDismissed"];
+            /** Format: double */
+            inNext_s?: number;
+            laps?: string[];
+            /** Format: int32 */
+            of?: number;
+            rule?: string;
+            sizedBy?: string;
+        };
+        LapViewsLapView: {
+            corners?: components["schemas"]["LapViewsReadingView"][];
+            /** Format: uuid */
+            file?: string;
+            id?: string;
+            kind?: string;
+            /** Format: int32 */
+            number?: number;
+            recognised?: string;
+            /** Format: double */
+            time_s?: number;
+            whole?: boolean;
+        };
+        LapViewsReadingView: {
+            /** Format: double */
+            brakeAtTurnIn_pct?: number;
+            /** Format: double */
+            brakeOn_m?: number;
+            /** Format: double */
+            brakePeak_pct?: number;
+            /** Format: double */
+            brought_s?: number;
+            /** Format: double */
+            charged_s?: number;
+            /** Format: double */
+            coasting_s?: number;
+            /** Format: int32 */
+            corner?: number;
+            /** Format: int32 */
+            corrections?: number;
+            /** Format: double */
+            delta_s?: number;
+            /** Format: double */
+            entrySpeed_mps?: number;
+            /** Format: double */
+            exitSpeed_mps?: number;
+            /** Format: double */
+            firstThrottle_m?: number;
+            /** Format: double */
+            fullThrottle_m?: number;
+            /** Format: int32 */
+            gear?: number;
+            /** Format: double */
+            insideAt_m?: number;
+            /** Format: double */
+            inside_m?: number;
+            /** Format: double */
+            lift_pct?: number;
+            lockSuspected?: boolean;
+            /** Format: double */
+            lowestSpeed_m?: number;
+            /** Format: double */
+            lowestSpeed_mps?: number;
+            /** Format: double */
+            outside_m?: number;
+            /** Format: double */
+            release_m?: number;
+            /** Format: int32 */
+            throttlePickUps?: number;
+            /** Format: double */
+            time_s?: number;
+            /** Format: double */
+            turnIn_m?: number;
+            /** Format: int32 */
+            upshifts?: number;
+        };
+        LapsOfDriverFile: {
+            /** Format: uuid */
+            id?: string;
+            name?: string;
+        };
+        LayoutChange: {
+            /** Format: double */
+            fromM?: number;
+            /** @enum {string} */
+            kind?: "GEOMETRY" | "WIDTH" | "KERB" | "SURFACE" | "HAZARD" | "MARK_GONE" | "MARK_MOVED" | "MARK_CHANGED" | "MARK_NEW" | "LIMITS" | "CORNER" | "DETAILS";
+            label?: string;
+            text?: string;
+            /** Format: double */
+            toM?: number;
+        };
+        LayoutMoveMoveBody: {
+            /** Format: uuid */
+            circuitId: string;
+        };
+        LayoutMovesCheckLine: {
+            /** Format: int32 */
+            corner?: number;
+            /** Format: int32 */
+            layoutVersion?: number;
+            /** Format: date-time */
+            madeAt?: string;
+            reason?: string;
+        };
+        LayoutMovesMoved: {
+            changes?: components["schemas"]["LayoutChange"][];
+            checks?: components["schemas"]["LayoutMovesCheckLine"][];
+            /** Format: int32 */
+            revision?: number;
+        };
+        LayoutVersionsDraftAnswer: {
+            changes?: components["schemas"]["LayoutChange"][];
+            /** Format: int64 */
+            edition?: number;
+        };
+        LayoutVersionsKept: {
+            changes?: components["schemas"]["LayoutChange"][];
+            /** Format: uuid */
+            id?: string;
+            /** Format: int32 */
+            version?: number;
+        };
+        LeadDayBody: {
+            day?: Record<string, never>;
+        };
+        LeadFoundView: {
+            /** Format: double */
+            amount?: number;
+            /** Format: int32 */
+            corner?: number;
+            /** Format: double */
+            cost_s?: number;
+            driver?: string;
+            /** Format: int32 */
+            laps?: number;
+            /** Format: int32 */
+            of?: number;
+            rule?: string;
+        };
+        LeadLeadView: {
+            day?: Record<string, never>;
+            /** Format: int64 */
+            edition?: number;
+            files?: components["schemas"]["LapsOfDriverFile"][];
+            findings?: components["schemas"]["LeadFoundView"][];
+            remarks?: components["schemas"]["LeadRemarkView"][];
+            turns?: components["schemas"]["LeadTurnView"][];
+        };
+        LeadRemarkView: {
+            /** Format: int32 */
+            closedOnLap?: number;
+            /** Format: int32 */
+            corner?: number;
+            driver?: string;
+            /** Format: int64 */
+            edition?: number;
+            good?: boolean;
+            /** Format: uuid */
+            id?: string;
+            /** Format: int32 */
+            lap?: number;
+            own?: boolean;
+            state?: string;
+            words?: string;
+        };
+        LeadSaidBody: {
+            /** Format: int32 */
+            corner?: number;
+            driver?: string;
+            good?: boolean;
+            own?: boolean;
+            words?: string;
+        };
+        LeadSeenBody: {
+            state?: string;
+        };
+        LeadTurnView: {
+            /** Format: int32 */
+            fromLap?: number;
+            order?: string[];
+            /** Format: int32 */
+            toLap?: number;
+        };
+        LiveLapsState: {
+            /** Format: int32 */
+            laps?: number;
+            problem?: string;
+            /** Format: int32 */
+            rows?: number;
+            running?: boolean;
         };
         Mark: {
-            label?: string;
-            /** @enum {string} */
-            type?: "DISTANCE_BOARD" | "PAINT_LINE" | "KERB_START" | "KERB_END" | "MARSHAL_POST" | "BRIDGE" | "LAMP" | "SIGN" | "BANNER" | "FENCE_END" | "WALL_END" | "TYRE_WALL_END" | "ACCESS_ROAD" | "BUILDING" | "TREE" | "BUSH" | "GRASS_EDGE" | "SURFACE_CHANGE" | "PATCH" | "CREST" | "DRAIN" | "SIGNAL_LIGHT" | "CONE" | "SHADOW" | "RUBBER" | "PARKED_VEHICLE" | "OTHER";
-            /** @enum {string} */
-            side?: "LEFT" | "RIGHT" | "OVER" | "ROAD";
             /** Format: double */
             fromM?: number;
             /** Format: double */
-            toM?: number;
-            /** Format: double */
-            offsetM?: number;
-            /** Format: double */
-            valueM?: number;
-            /** Format: double */
             heightM?: number;
+            label?: string;
             note?: string;
             /** Format: date-time */
             notedAt?: string;
-        };
-        Sky: {
-            /** Format: double */
-            azimuth_deg?: number;
-            /** Format: double */
-            elevation_deg?: number;
-            intoTheSun?: number[];
-        };
-        Trace: {
-            /** Format: double */
-            step_m?: number;
-            /** Format: double */
-            length_m?: number;
-            closed?: boolean;
-            x_m?: number[];
-            y_m?: number[];
-            z_m?: number[];
-            curvature_perM?: number[];
-            left_m?: number[];
-            right_m?: number[];
-            offset_m?: number[];
-            speed_mps?: number[];
-            brake_pct?: number[];
-            throttle_pct?: number[];
-            gear?: number[];
-            time_s?: number[];
-            grade_pct?: number[];
-            banking_deg?: number[];
-            grip_pct?: number[];
-            allowedLeft_m?: number[];
-            allowedRight_m?: number[];
-            /** Format: double */
-            carLength_m?: number;
-            /** Format: double */
-            topLateral_g?: number;
-            /** Format: double */
-            topBraking_g?: number;
-            corners?: components["schemas"]["Corner"][];
-            marks?: components["schemas"]["Mark"][];
-            kerbs?: components["schemas"]["Kerb"][];
-            zones?: components["schemas"]["Zone"][];
-            hazards?: components["schemas"]["Hazard"][];
-            remarks?: components["schemas"]["Remark"][];
-            sky?: components["schemas"]["Sky"];
-        };
-        Tried: {
-            revision?: Record<string, never>;
-            trace?: components["schemas"]["Trace"];
-        };
-        Zone: {
-            /** @enum {string} */
-            type?: "BUMP" | "DIP" | "CREST" | "DAMP_SHADE" | "PATCH" | "OFF_CAMBER" | "SLIPPERY_PAINT" | "DRAIN" | "DUST";
-            /** @enum {string} */
-            side?: "LEFT" | "RIGHT" | "OVER" | "ROAD";
-            /** Format: double */
-            fromM?: number;
-            /** Format: double */
-            toM?: number;
-            /** Format: double */
-            gripFactor?: number;
-            note?: string;
-        };
-        TapsBody: {
-            taps_s?: number[];
-        };
-        LapView: {
-            /** Format: uuid */
-            id?: string;
-            /** Format: date-time */
-            at?: string;
-            /** Format: int32 */
-            revision?: number;
-            /** Format: double */
-            reference_s?: number;
-            /** Format: double */
-            imagined_s?: number;
-            parts?: components["schemas"]["PartView"][];
-        };
-        PartView: {
-            /** Format: int32 */
-            corner?: number;
-            /** Format: double */
-            reference_s?: number;
-            /** Format: double */
-            imagined_s?: number;
-        };
-        SheetsBody: {
-            conditions?: components["schemas"]["JsonNode"];
-            line?: string;
-            ownValues?: components["schemas"]["JsonNode"];
-            first?: components["schemas"]["JsonNode"];
-            second?: components["schemas"]["JsonNode"];
-        };
-        Difference: {
-            field?: string;
-            first?: string;
-            second?: string;
-            /** Format: double */
-            lostS?: number;
-            words?: string;
-        };
-        Result: {
-            /** Format: double */
-            lostS?: number;
-            differences?: components["schemas"]["Difference"][];
-        };
-        PressBody: {
-            kind?: string;
-            /** Format: double */
-            at_s?: number;
-        };
-        RunBody: {
-            /** Format: int32 */
-            revision?: number;
-            /** Format: double */
-            speedShare?: number;
-            help?: string;
-            /** Format: double */
-            until_s?: number;
-            presses?: components["schemas"]["PressBody"][];
-        };
-        CornerView: {
-            /** Format: int32 */
-            corner?: number;
-            /** Format: int32 */
-            acts?: number;
-            /** Format: int32 */
-            missed?: number;
-            /** Format: double */
-            mean_m?: number;
-        };
-        HitView: {
-            /** Format: int32 */
-            corner?: number;
-            kind?: string;
-            /** Format: double */
-            at_m?: number;
-            /** Format: double */
-            at_s?: number;
-            /** Format: double */
-            off_s?: number;
-            /** Format: double */
-            off_m?: number;
-        };
-        RunView: {
-            /** Format: uuid */
-            id?: string;
-            /** Format: date-time */
-            at?: string;
-            /** Format: int32 */
-            revision?: number;
-            /** Format: double */
-            speedShare?: number;
-            help?: string;
-            /** Format: double */
-            until_s?: number;
-            /** Format: int32 */
-            extra?: number;
-            corners?: components["schemas"]["CornerView"][];
-            hits?: components["schemas"]["HitView"][];
-        };
-        WordBody: {
-            word?: string;
-        };
-        MarkReference: {
-            mark?: string;
-            /** @enum {string} */
-            type?: "DISTANCE_BOARD" | "PAINT_LINE" | "KERB_START" | "KERB_END" | "MARSHAL_POST" | "BRIDGE" | "LAMP" | "SIGN" | "BANNER" | "FENCE_END" | "WALL_END" | "TYRE_WALL_END" | "ACCESS_ROAD" | "BUILDING" | "TREE" | "BUSH" | "GRASS_EDGE" | "SURFACE_CHANGE" | "PATCH" | "CREST" | "DRAIN" | "SIGNAL_LIGHT" | "CONE" | "SHADOW" | "RUBBER" | "PARKED_VEHICLE" | "OTHER";
-            /** @enum {string} */
-            side?: "LEFT" | "RIGHT" | "OVER" | "ROAD";
             /** Format: double */
             offsetM?: number;
-            thing?: string;
-            near?: string;
+            /** @enum {string} */
+            side?: "LEFT" | "RIGHT" | "OVER" | "ROAD";
             /** Format: double */
-            pointM?: number;
-            text?: string;
-            weak?: boolean;
-            own?: string;
-            cautions?: string[];
-            good?: boolean;
+            toM?: number;
+            /** @enum {string} */
+            type?: "DISTANCE_BOARD" | "PAINT_LINE" | "KERB_START" | "KERB_END" | "MARSHAL_POST" | "BRIDGE" | "LAMP" | "SIGN" | "BANNER" | "FENCE_END" | "WALL_END" | "TYRE_WALL_END" | "ACCESS_ROAD" | "BUILDING" | "TREE" | "BUSH" | "GRASS_EDGE" | "SURFACE_CHANGE" | "PATCH" | "CREST" | "DRAIN" | "SIGNAL_LIGHT" | "CONE" | "SHADOW" | "RUBBER" | "PARKED_VEHICLE" | "OTHER";
+            /** Format: double */
+            valueM?: number;
         };
-        StepView: {
-            /** Format: int64 */
-            edition?: number;
+        MarkChooserBoard: {
             /** Format: int32 */
             corner?: number;
-            name?: string;
+            label?: string;
             /** Format: double */
-            safe_m?: number;
+            saysM?: number;
             /** Format: double */
-            target_m?: number;
+            standsM?: number;
             /** Format: double */
-            limit_m?: number;
-            /** Format: double */
-            margin_m?: number;
-            heldBack?: boolean;
-            steps_m?: number[];
-            /** Format: double */
-            runOff_m?: number;
-            begun?: boolean;
-            proven?: boolean;
-            sure?: boolean;
-            /** Format: int32 */
-            step?: number;
-            /** Format: int32 */
-            inARow?: number;
-            /** Format: int32 */
-            misses?: number;
-            /** Format: double */
-            now_m?: number;
-            now?: components["schemas"]["MarkReference"];
-            target?: components["schemas"]["MarkReference"];
+            stationM?: number;
         };
-        AnswerBody: {
+        MarkReference: {
+            cautions?: string[];
+            good?: boolean;
+            mark?: string;
+            near?: string;
+            /** Format: double */
+            offsetM?: number;
+            own?: string;
+            /** Format: double */
+            pointM?: number;
+            /** @enum {string} */
+            side?: "LEFT" | "RIGHT" | "OVER" | "ROAD";
+            text?: string;
+            thing?: string;
+            /** @enum {string} */
+            type?: "DISTANCE_BOARD" | "PAINT_LINE" | "KERB_START" | "KERB_END" | "MARSHAL_POST" | "BRIDGE" | "LAMP" | "SIGN" | "BANNER" | "FENCE_END" | "WALL_END" | "TYRE_WALL_END" | "ACCESS_ROAD" | "BUILDING" | "TREE" | "BUSH" | "GRASS_EDGE" | "SURFACE_CHANGE" | "PATCH" | "CREST" | "DRAIN" | "SIGNAL_LIGHT" | "CONE" | "SHADOW" | "RUBBER" | "PARKED_VEHICLE" | "OTHER";
+            weak?: boolean;
+        };
+        Problem: {
+            /** @description column of the file */
+            column?: string;
+            detail: string;
+            /** @description member of the body */
+            field?: string;
+            instance?: string;
+            /**
+             * Format: int32
+             * @description line of the file
+             */
+            line?: number;
+            /** @description JSON pointer into the file */
+            pointer?: string;
+            /** Format: int32 */
+            status: number;
+            /** @description what is stored now, on 412 */
+            theirs?: unknown;
+            title: string;
+            type?: string;
+        };
+        RadioHeard: {
+            /** Format: int64 */
+            last?: number;
+            messages?: components["schemas"]["SimulatedRadioMessage"][];
+            simulated?: boolean;
+        };
+        RadioSayBody: {
+            words?: string;
+        };
+        RecallAnswerBody: {
             /** Format: int32 */
             corner?: number;
             kind?: string;
             /** Format: int32 */
             quality?: number;
         };
-        AnsweredView: {
+        RecallAnsweredView: {
             /** Format: date */
             due?: string;
             /** Format: int32 */
             interval_days?: number;
         };
-        CutView: {
-            /** Format: double */
-            lessGrip?: number;
-            /** Format: double */
-            savedShare?: number;
-            /** Format: double */
-            lost_s?: number;
-            /** Format: double */
-            savedPerTenth?: number;
-        };
-        DayView: {
-            day?: string;
-            /** Format: double */
-            lap_s?: number;
-            /** Format: double */
-            lost_s?: number;
-            /** Format: double */
-            step_m?: number;
-            offset_m?: number[];
-            shifts?: components["schemas"]["ShiftView"][];
-        };
-        InsideView: {
+        RecallQuestionView: {
+            before?: string;
+            changed?: boolean;
             /** Format: int32 */
             corner?: number;
-            /** Format: double */
-            brakeAt_m?: number;
-            /** Format: double */
-            brakeEarlier_m?: number;
-            /** Format: double */
-            lost_s?: number;
-            /** Format: double */
-            lowest_mps?: number;
-            /** Format: double */
-            exit_mps?: number;
-            /** Format: double */
-            exitSlower_mps?: number;
-            /** Format: double */
-            endsAt_m?: number;
-            /** Format: double */
-            widest_m?: number;
-        };
-        PurposesView: {
-            laps?: components["schemas"]["DayView"][];
-            defend?: components["schemas"]["InsideView"][];
-            attack?: components["schemas"]["InsideView"][];
-            saving?: components["schemas"]["SavingView"][];
-        };
-        SavingView: {
-            /** Format: int32 */
-            corner?: number;
-            /** Format: double */
-            workShare?: number;
-            cuts?: components["schemas"]["CutView"][];
-        };
-        ShiftView: {
-            /** Format: int32 */
-            corner?: number;
-            /** Format: double */
-            brakeEarlier_m?: number;
-            brakeHeld?: boolean;
-            begins?: boolean;
-            /** Format: int32 */
-            gearsLower?: number;
-            /** Format: double */
-            releaseEarlier_m?: number;
-            /** Format: double */
-            lowestSlower_mps?: number;
-            /** Format: double */
-            throttleLater_m?: number;
-            apexKerb?: string;
-            exitKerb?: string;
-            /** Format: double */
-            lost_s?: number;
-            /** Format: double */
-            brakeAt_m?: number;
-            /** Format: double */
-            throttleFirst_m?: number;
-            /** Format: int32 */
-            gear?: number;
-        };
-        MoveBody: {
-            /** Format: uuid */
-            circuitId: string;
-        };
-        CheckLine: {
-            /** Format: int32 */
-            corner?: number;
-            reason?: string;
-            /** Format: int32 */
-            layoutVersion?: number;
-            /** Format: date-time */
-            madeAt?: string;
-        };
-        Moved: {
-            /** Format: int32 */
-            revision?: number;
-            changes?: components["schemas"]["LayoutChange"][];
-            checks?: components["schemas"]["CheckLine"][];
-        };
-        ImportedLap: {
-            id?: string;
-            /** Format: int32 */
-            number?: number;
-            /** Format: double */
-            time_s?: number;
+            /** Format: date */
+            due?: string;
+            fresh?: boolean;
             kind?: string;
         };
-        ImportedLaps: {
-            /** Format: uuid */
-            id?: string;
-            /** Format: uuid */
-            session?: string;
-            laps?: components["schemas"]["ImportedLap"][];
-            warnings?: string[];
-        };
-        SchoolView: {
-            school?: string;
-            /** Format: double */
-            lost_s?: number;
-            tie?: boolean;
-            /** Format: double */
-            brakeAt_m?: number;
-            /** Format: double */
-            entry_mps?: number;
-            /** Format: double */
-            lowest_mps?: number;
-            /** Format: double */
-            exit_mps?: number;
-            /** Format: double */
-            from_m?: number;
-            /** Format: double */
-            step_m?: number;
-            offset_m?: number[];
-            speed_mps?: number[];
-        };
-        LinkView: {
-            /** Format: double */
-            link_m?: number;
-            /** Format: double */
-            presentOffset_m?: number;
-            /** Format: double */
-            from_m?: number;
-            /** Format: double */
-            step_m?: number;
-            ways?: components["schemas"]["WayView"][];
-        };
-        WayView: {
-            /** Format: double */
-            offset_m?: number;
-            /** Format: double */
-            lost_s?: number;
-            /** Format: double */
-            firstApexOff_m?: number;
-            /** Format: double */
-            secondApexOff_m?: number;
-            /** Format: double */
-            firstLowest_mps?: number;
-            /** Format: double */
-            secondLowest_mps?: number;
-            line_m?: number[];
-        };
-        Change: {
-            /** Format: double */
-            atM?: number;
+        RecallRoundView: {
             /** Format: int32 */
-            from?: number;
+            all?: number;
             /** Format: int32 */
-            to?: number;
-            /** Format: double */
-            rpm?: number;
-            /** Format: double */
-            costS?: number;
-            early?: boolean;
-            free?: boolean;
+            known?: number;
+            /** Format: date */
+            next?: string;
+            questions?: components["schemas"]["RecallQuestionView"][];
+            /** Format: int32 */
+            revision?: number;
         };
-        CornerGears: {
+        RecordedLineFacts: {
+            /** Format: double */
+            closureGapM?: number;
+            crossings?: components["schemas"]["RecordedTrackCrossing"][];
+            heights?: components["schemas"]["RecordedLineHeights"];
+            /** Format: double */
+            laps?: number;
+            /** Format: int32 */
+            points?: number;
+            /** Format: double */
+            spacingM?: number;
+            /** Format: int32 */
+            used?: number;
+        };
+        RecordedLineHeights: {
+            doubtful?: boolean;
+            /** Format: double */
+            gapM?: number;
+            /** Format: double */
+            noiseM?: number;
+            /** Format: double */
+            overM?: number;
+            /** Format: double */
+            riseM?: number;
+            /** Format: double */
+            steepestDown?: number;
+            /** Format: double */
+            steepestUp?: number;
+        };
+        RecordedTrackCrossing: {
+            /** Format: double */
+            firstM?: number;
+            /** Format: double */
+            secondM?: number;
+        };
+        Remark: {
             /** Format: int32 */
             corner?: number;
-            inCorner?: components["schemas"]["InCorner"][];
-            before?: components["schemas"]["HoldOrChange"];
-            changes?: components["schemas"]["Change"][];
+            field?: string;
+            text?: string;
         };
-        HoldOrChange: {
-            /** Format: double */
-            atM?: number;
+        ReviewAcceptedBody: {
             /** Format: int32 */
-            gear?: number;
+            corner?: number;
+            kind?: string;
             /** Format: double */
-            secondsToBrakes?: number;
-            /** Format: double */
-            holdLostS?: number;
-            /** Format: double */
-            changeLostS?: number;
+            value?: number;
         };
-        InCorner: {
-            /** Format: int32 */
-            gear?: number;
+        ReviewCalibrationView: {
             /** Format: double */
-            lostS?: number;
+            calibratedLap_s?: number;
             /** Format: double */
-            rpm?: number;
+            cdABefore_m2?: number;
             /** Format: double */
-            rearAsked?: number;
-            beyondLimiter?: boolean;
-            chosen?: boolean;
-        };
-        AtSpeed: {
+            cdA_m2?: number;
             /** Format: double */
-            speedMps?: number;
-            edges?: components["schemas"]["Edge"][];
-        };
-        CarOnCircuit: {
-            name?: string;
-            /** @enum {string} */
-            kind?: "CAR" | "MOTORCYCLE";
+            gripFactor?: number;
+            /** Format: double */
+            gripUsed?: number;
+            /** Format: double */
+            gripUsedBefore?: number;
             /** Format: double */
             lap_s?: number;
-            gears?: components["schemas"]["Result"];
-            figures?: components["schemas"]["Figures"];
-            grip?: components["schemas"]["AtSpeed"][];
-            dry?: components["schemas"]["Result"];
-            wet?: components["schemas"]["Result"];
-            effects?: components["schemas"]["Effect"][];
+            /** Format: double */
+            peakPage_g?: number;
+            /** Format: double */
+            peak_g?: number;
+            /** Format: double */
+            topPage_mps?: number;
+            /** Format: double */
+            top_mps?: number;
         };
-        Edge: {
-            /** Format: double */
-            lateralG?: number;
-            /** Format: double */
-            drivingG?: number;
-            /** Format: double */
-            brakingG?: number;
+        ReviewKeepBody: {
+            accepted?: components["schemas"]["ReviewAcceptedBody"][];
+            calibrate?: boolean;
+            /** Format: int32 */
+            parent?: number;
+            reason?: string;
         };
-        Effect: {
+        ReviewMovedView: {
+            /** Format: int32 */
+            corner?: number;
+            /** Format: int32 */
+            made?: number;
+            /** Format: int32 */
+            missed?: number;
+            proven?: boolean;
+            /** Format: int32 */
+            step?: number;
+            /** Format: int32 */
+            stepBefore?: number;
+            /** Format: int32 */
+            steps?: number;
+        };
+        ReviewProposalView: {
+            /** Format: double */
+            after?: number;
+            /** Format: double */
+            before?: number;
+            /** Format: int32 */
+            corner?: number;
+            /** Format: int32 */
+            count?: number;
+            field?: string;
+            /** Format: double */
+            gain_s?: number;
+            kind?: string;
+            laps?: string[];
+            /** Format: double */
+            page_s?: number;
+        };
+        ReviewReviewView: {
+            /** Format: int32 */
+            bookOnLayout?: number;
+            calibration?: components["schemas"]["ReviewCalibrationView"];
+            /** Format: int32 */
+            newest?: number;
+            proposals?: components["schemas"]["ReviewProposalView"][];
+            /** Format: int32 */
+            revision?: number;
+            steps?: components["schemas"]["ReviewMovedView"][];
+            stepsNoted?: boolean;
+        };
+        RunActView: {
+            /** Format: double */
+            at_m?: number;
+            /** Format: double */
+            at_s?: number;
+            /** Format: int32 */
+            corner?: number;
+            kind?: string;
+        };
+        RunCornerView: {
+            /** Format: int32 */
+            acts?: number;
+            /** Format: int32 */
+            corner?: number;
+            /** Format: double */
+            mean_m?: number;
+            /** Format: int32 */
+            missed?: number;
+        };
+        RunHitView: {
+            /** Format: double */
+            at_m?: number;
+            /** Format: double */
+            at_s?: number;
+            /** Format: int32 */
+            corner?: number;
+            kind?: string;
+            /** Format: double */
+            off_m?: number;
+            /** Format: double */
+            off_s?: number;
+        };
+        RunPressBody: {
+            /** Format: double */
+            at_s?: number;
+            kind?: string;
+        };
+        RunRunBody: {
+            help?: string;
+            presses?: components["schemas"]["RunPressBody"][];
+            /** Format: int32 */
+            revision?: number;
+            /** Format: double */
+            speedShare?: number;
+            /** Format: double */
+            until_s?: number;
+        };
+        RunRunView: {
+            /** Format: date-time */
+            at?: string;
+            corners?: components["schemas"]["RunCornerView"][];
+            /** Format: int32 */
+            extra?: number;
+            help?: string;
+            hits?: components["schemas"]["RunHitView"][];
+            /** Format: uuid */
+            id?: string;
+            /** Format: int32 */
+            revision?: number;
+            /** Format: double */
+            speedShare?: number;
+            /** Format: double */
+            until_s?: number;
+        };
+        RunRunsView: {
+            acts?: components["schemas"]["RunActView"][];
+            /** Format: double */
+            lap_s?: number;
+            /** Format: int32 */
+            revision?: number;
+            runs?: components["schemas"]["RunRunView"][];
+        };
+        SensitivitiesEffect: {
             /** @enum {string} */
             change?: "MASS_50_KG_MORE" | "GRIP_5_PCT_LESS" | "POWER_5_PCT_LESS" | "DRAG_10_PCT_MORE" | "DOWNFORCE_10_PCT_MORE" | "BRAKE_FORCE_10_PCT_MORE" | "UPSHIFT_TENTH_LONGER";
             /** Format: double */
@@ -2495,525 +2935,256 @@ export interface components {
             /** Format: double */
             topSpeedMps?: number;
         };
-        Figures: {
-            /** Format: double */
-            massKg?: number;
-            /** Format: double */
-            frontWeightShare?: number;
-            /** Format: double */
-            wheelbaseM?: number;
-            /** Format: double */
-            cgHeightM?: number;
-            /** Format: double */
-            powerW?: number;
-            /** Format: double */
-            powerRpm?: number;
-            /** Format: double */
-            gripLateral?: number;
-            /** Format: double */
-            cdAM2?: number;
-            /** Format: double */
-            clAM2?: number;
-            /** Format: double */
-            wheelieG?: number;
-            /** Format: double */
-            stoppieG?: number;
-            /** Format: double */
-            leanLimitDeg?: number;
+        SessionWeather: {
+            hours?: Record<string, never>[];
+            simulated?: boolean;
         };
-        CallsBody: {
-            /** Format: double */
-            pace?: number;
-            length?: string;
-            conditions?: components["schemas"]["JsonNode"];
-            line?: string;
-            ownValues?: components["schemas"]["JsonNode"];
-            setup?: components["schemas"]["JsonNode"];
-        };
-        CallView: {
-            /** Format: int32 */
-            corner?: number;
-            /** Format: double */
-            from_s?: number;
-            /** Format: double */
-            to_s?: number;
-            /** Format: double */
-            point_m?: number;
-            /** Format: double */
-            point_s?: number;
-            words?: string;
-        };
-        CallsView: {
-            /** Format: double */
-            lap_s?: number;
-            calls?: components["schemas"]["CallView"][];
-        };
-        Imported: {
+        SessionsKept: {
+            /** Format: date-time */
+            begins?: string;
+            book?: string;
+            /** Format: uuid */
+            bookId?: string;
+            /** Format: date-time */
+            changedAt?: string;
+            circuit?: string;
+            comesTwice?: boolean;
+            driven?: boolean;
+            /** Format: int64 */
+            edition?: number;
             /** Format: uuid */
             id?: string;
+            session?: Record<string, never>;
+            timeZone?: string;
         };
-        CalibrationView: {
-            /** Format: double */
-            gripUsedBefore?: number;
-            /** Format: double */
-            gripUsed?: number;
-            /** Format: double */
-            gripFactor?: number;
-            /** Format: double */
-            peak_g?: number;
-            /** Format: double */
-            peakPage_g?: number;
-            /** Format: double */
-            top_mps?: number;
-            /** Format: double */
-            topPage_mps?: number;
-            /** Format: double */
-            cdABefore_m2?: number;
-            /** Format: double */
-            cdA_m2?: number;
-            /** Format: double */
-            lap_s?: number;
-            /** Format: double */
-            calibratedLap_s?: number;
+        SetupSheetsKept: {
+            /** Format: int64 */
+            edition?: number;
+            /** Format: uuid */
+            id?: string;
+            sheet?: Record<string, never>;
         };
-        ProposalView: {
-            /** Format: int32 */
-            corner?: number;
-            kind?: string;
+        SheetComparisonDifference: {
             field?: string;
+            first?: string;
             /** Format: double */
-            before?: number;
-            /** Format: double */
-            after?: number;
-            /** Format: int32 */
-            count?: number;
-            laps?: string[];
-            /** Format: double */
-            gain_s?: number;
-            /** Format: double */
-            page_s?: number;
-        };
-        ReviewView: {
-            /** Format: int32 */
-            revision?: number;
-            /** Format: int32 */
-            newest?: number;
-            /** Format: int32 */
-            bookOnLayout?: number;
-            proposals?: components["schemas"]["ProposalView"][];
-            calibration?: components["schemas"]["CalibrationView"];
-            steps?: components["schemas"]["MovedView"][];
-            stepsNoted?: boolean;
-        };
-        DebriefView: {
-            /** Format: int32 */
-            revision?: number;
-            /** Format: double */
-            lap_s?: number;
-            page?: components["schemas"]["ReadingView"][];
-            laps?: components["schemas"]["LapView"][];
-            findings?: components["schemas"]["FindingView"][];
-            remarks?: components["schemas"]["Remark"][];
-            files?: components["schemas"]["FileView"][];
-        };
-        FindingView: {
-            /** Format: int32 */
-            corner?: number;
-            rule?: string;
-            /** Format: double */
-            amount?: number;
-            laps?: string[];
-            /** Format: int32 */
-            of?: number;
-            /** Format: double */
-            cost_s?: number;
-            sizedBy?: string;
-            /** Format: double */
-            inNext_s?: number;
-            dismissed?: components["schemas"]["Dismissed"];
-        };
-        ReadingView: {
-            /** Format: int32 */
-            corner?: number;
-            /** Format: double */
-            brakeOn_m?: number;
-            /** Format: double */
-            brakePeak_pct?: number;
-            /** Format: double */
-            brakeAtTurnIn_pct?: number;
-            /** Format: double */
-            release_m?: number;
-            lockSuspected?: boolean;
-            /** Format: double */
-            turnIn_m?: number;
-            /** Format: double */
-            lowestSpeed_mps?: number;
-            /** Format: double */
-            lowestSpeed_m?: number;
-            /** Format: int32 */
-            gear?: number;
-            /** Format: double */
-            firstThrottle_m?: number;
-            /** Format: double */
-            fullThrottle_m?: number;
-            /** Format: double */
-            coasting_s?: number;
-            /** Format: int32 */
-            throttlePickUps?: number;
-            /** Format: double */
-            lift_pct?: number;
-            /** Format: int32 */
-            upshifts?: number;
-            /** Format: double */
-            inside_m?: number;
-            /** Format: double */
-            insideAt_m?: number;
-            /** Format: double */
-            outside_m?: number;
-            /** Format: int32 */
-            corrections?: number;
-            /** Format: double */
-            entrySpeed_mps?: number;
-            /** Format: double */
-            exitSpeed_mps?: number;
-            /** Format: double */
-            time_s?: number;
-            /** Format: double */
-            delta_s?: number;
-            /** Format: double */
-            brought_s?: number;
-            /** Format: double */
-            charged_s?: number;
-        };
-        BriefView: {
-            session?: components["schemas"]["Kept"];
-            /** Format: int32 */
-            revision?: number;
-            issued?: boolean;
-            /** Format: int32 */
-            parent?: number;
-            /** Format: double */
-            lap_s?: number;
-            conditions?: components["schemas"]["JsonNode"];
-            warmUp?: components["schemas"]["WarmUpView"][];
-            focus?: components["schemas"]["FocusView"][];
-            sectorEnds_m?: number[];
-            targets?: components["schemas"]["TargetView"][];
-            shortForm?: components["schemas"]["ShortForm"][];
-            steps?: components["schemas"]["StepView"][];
-            hazards?: components["schemas"]["HazardLine"][];
-            intoTheSun?: number[];
-            /** Format: double */
-            sunElevation_deg?: number;
-            toCheck?: components["schemas"]["CheckLine"][];
-        };
-        FocusView: {
-            /** Format: int32 */
-            corner?: number;
-            /** Format: double */
-            stakes_s?: number;
-            /** Format: double */
-            doubt?: number;
-            why?: string;
-            /** Format: double */
-            slip_s?: number;
-        };
-        HazardLine: {
-            /** Format: int32 */
-            corner?: number;
+            lostS?: number;
+            second?: string;
             words?: string;
+        };
+        SheetComparisonResult: {
+            differences?: components["schemas"]["SheetComparisonDifference"][];
             /** Format: double */
-            distance_m?: number;
+            lostS?: number;
         };
         ShortForm: {
             /** Format: int32 */
             corner?: number;
             words?: string;
         };
-        TargetView: {
-            tier?: string;
-            /** Format: double */
-            lap_s?: number;
-            sectors_s?: number[];
-        };
-        WarmUpView: {
-            /** Format: int32 */
-            lap?: number;
-            /** Format: double */
-            gripShare?: number;
-            /** Format: double */
-            brakeEarlier_m?: number;
-            lowerGearIn?: number[];
-            /** Format: double */
-            lap_s?: number;
-        };
-        AlongView: {
-            /** Format: double */
-            from_m?: number;
-            /** Format: double */
-            step_m?: number;
-            time_s?: number[];
-            speed_mps?: number[];
-            brake_pct?: number[];
-            throttle_pct?: number[];
-            gear?: number[];
-            offset_m?: number[];
-        };
-        Heard: {
-            simulated?: boolean;
+        SimulatedRadioMessage: {
+            /** Format: date-time */
+            at?: string;
             /** Format: int64 */
-            last?: number;
-            messages?: components["schemas"]["Message"][];
+            number?: number;
+            words?: string;
         };
-        LineView: {
+        StepBoardStepView: {
+            begun?: boolean;
+            /** Format: int32 */
+            corner?: number;
+            /** Format: int64 */
+            edition?: number;
+            heldBack?: boolean;
+            /** Format: int32 */
+            inARow?: number;
             /** Format: double */
-            step_m?: number;
-            offset_m?: number[];
-        };
-        View: {
-            /** Format: uuid */
-            id?: string;
-            /** @enum {string} */
-            status?: "queued" | "running" | "done" | "failed" | "cancelled";
+            limit_m?: number;
             /** Format: double */
-            progress?: number;
-            result?: unknown;
-            problem?: string;
-        };
-        Summary: {
-            /** Format: uuid */
-            id?: string;
+            margin_m?: number;
+            /** Format: int32 */
+            misses?: number;
             name?: string;
-            layout?: string;
-            /** Format: int32 */
-            version?: number;
+            now?: components["schemas"]["MarkReference"];
             /** Format: double */
-            length_m?: number;
+            now_m?: number;
+            proven?: boolean;
+            /** Format: double */
+            runOff_m?: number;
+            /** Format: double */
+            safe_m?: number;
             /** Format: int32 */
-            corners?: number;
-            draft?: boolean;
+            step?: number;
+            steps_m?: number[];
+            sure?: boolean;
+            target?: components["schemas"]["MarkReference"];
+            /** Format: double */
+            target_m?: number;
         };
-        Board: {
-            label?: string;
+        StopwatchBeatView: {
             /** Format: double */
-            stationM?: number;
-            /** Format: double */
-            saysM?: number;
-            /** Format: double */
-            standsM?: number;
+            at_s?: number;
             /** Format: int32 */
             corner?: number;
         };
-        CircuitView: {
-            /** Format: uuid */
-            id?: string;
-            /** Format: int64 */
-            edition?: number;
-            name?: string;
-            layout?: string;
-            /** Format: int32 */
-            version?: number;
-            /** Format: uuid */
-            newestId?: string;
-            inUse?: boolean;
-            versions?: components["schemas"]["VersionLine"][];
-            edits?: components["schemas"]["JsonNode"];
-            draft?: components["schemas"]["JsonNode"];
-            draftChanges?: components["schemas"]["LayoutChange"][];
-            origin?: components["schemas"]["GeoPoint"];
-            /** Format: double */
-            surveyNoise_m?: number;
-            /** Format: double */
-            largestMove_m?: number;
-            corners?: components["schemas"]["Corner"][];
-            untrueBoards?: components["schemas"]["Board"][];
-            road?: components["schemas"]["RoadColumns"];
-        };
-        VersionLine: {
-            /** Format: uuid */
-            id?: string;
-            /** Format: int32 */
-            version?: number;
-            /** Format: date */
-            validFrom?: string;
+        StopwatchLapView: {
             /** Format: date-time */
-            createdAt?: string;
-            reason?: string;
-            changes?: components["schemas"]["JsonNode"];
+            at?: string;
+            /** Format: uuid */
+            id?: string;
+            /** Format: double */
+            imagined_s?: number;
+            parts?: components["schemas"]["StopwatchPartView"][];
+            /** Format: double */
+            reference_s?: number;
+            /** Format: int32 */
+            revision?: number;
         };
-        LightView: {
+        StopwatchPartView: {
+            /** Format: int32 */
+            corner?: number;
+            /** Format: double */
+            imagined_s?: number;
+            /** Format: double */
+            reference_s?: number;
+        };
+        StopwatchStopwatchView: {
+            beats?: components["schemas"]["StopwatchBeatView"][];
+            laps?: components["schemas"]["StopwatchLapView"][];
+            /** Format: int32 */
+            revision?: number;
+            /** Format: double */
+            scatter_s?: number;
+        };
+        StopwatchTapsBody: {
+            taps_s?: number[];
+        };
+        Trace: {
+            allowedLeft_m?: number[];
+            allowedRight_m?: number[];
+            banking_deg?: number[];
+            brake_pct?: number[];
+            /** Format: double */
+            carLength_m?: number;
+            closed?: boolean;
+            corners?: components["schemas"]["Corner"][];
+            curvature_perM?: number[];
+            gear?: number[];
+            grade_pct?: number[];
+            grip_pct?: number[];
+            hazards?: components["schemas"]["Hazard"][];
+            kerbs?: components["schemas"]["Kerb"][];
+            left_m?: number[];
+            /** Format: double */
+            length_m?: number;
+            marks?: components["schemas"]["Mark"][];
+            offset_m?: number[];
+            remarks?: components["schemas"]["Remark"][];
+            right_m?: number[];
+            sky?: components["schemas"]["TraceSky"];
+            speed_mps?: number[];
+            /** Format: double */
+            step_m?: number;
+            throttle_pct?: number[];
+            time_s?: number[];
+            /** Format: double */
+            topBraking_g?: number;
+            /** Format: double */
+            topLateral_g?: number;
+            x_m?: number[];
+            y_m?: number[];
+            z_m?: number[];
+            zones?: components["schemas"]["Zone"][];
+        };
+        TraceSky: {
             /** Format: double */
             azimuth_deg?: number;
             /** Format: double */
             elevation_deg?: number;
             intoTheSun?: number[];
-            shadows?: components["schemas"]["Shadow"][];
-            inShade?: components["schemas"]["Shaded"][];
         };
-        Shaded: {
-            label?: string;
-            /** Format: double */
-            at_m?: number;
-        };
-        Shadow: {
-            label?: string;
-            /** Format: double */
-            notedAt_m?: number;
-            /** Format: double */
-            at_m?: number;
-            /** Format: double */
-            moved_m?: number;
-            usable?: boolean;
-            why?: string;
-        };
-        BookView: {
-            /** Format: uuid */
-            id?: string;
-            name?: string;
-            /** Format: uuid */
-            circuitId?: string;
-            circuit?: string;
-            layout?: string;
-            /** Format: int32 */
-            layoutVersion?: number;
-            /** Format: uuid */
-            newestCircuitId?: string;
-            /** Format: int32 */
-            newestLayoutVersion?: number;
-            /** Format: uuid */
-            carId?: string;
-            car?: string;
-            revisions?: components["schemas"]["RevisionLine"][];
-        };
-        ArrayNode: unknown;
-        Weather: {
-            simulated?: boolean;
-            hours?: components["schemas"]["ArrayNode"];
-        };
-        BeatView: {
-            /** Format: int32 */
-            corner?: number;
-            /** Format: double */
-            at_s?: number;
-        };
-        StopwatchView: {
-            /** Format: int32 */
-            revision?: number;
-            beats?: components["schemas"]["BeatView"][];
-            laps?: components["schemas"]["LapView"][];
-            /** Format: double */
-            scatter_s?: number;
-        };
-        ActView: {
-            /** Format: int32 */
-            corner?: number;
-            kind?: string;
-            /** Format: double */
-            at_m?: number;
-            /** Format: double */
-            at_s?: number;
-        };
-        RunsView: {
-            /** Format: int32 */
-            revision?: number;
-            /** Format: double */
-            lap_s?: number;
-            acts?: components["schemas"]["ActView"][];
-            runs?: components["schemas"]["RunView"][];
-        };
-        QuestionView: {
-            /** Format: int32 */
-            corner?: number;
-            kind?: string;
-            changed?: boolean;
-            before?: string;
-            fresh?: boolean;
-            /** Format: date */
-            due?: string;
-        };
-        RoundView: {
-            /** Format: int32 */
-            revision?: number;
-            questions?: components["schemas"]["QuestionView"][];
-            /** Format: int32 */
-            known?: number;
-            /** Format: int32 */
-            all?: number;
-            /** Format: date */
-            next?: string;
-        };
-        SessionFinding: {
-            /** Format: uuid */
-            session?: string;
-            finding?: components["schemas"]["FindingView"];
-        };
-        Entry: {
-            /** Format: uuid */
-            session?: string;
-            name?: string;
-            /** Format: date-time */
-            begins?: string;
-            surface?: string;
-            /** Format: int32 */
-            revision?: number;
-            /** Format: int32 */
-            laps?: number;
-            /** Format: double */
-            brake_m?: number;
-            /** Format: double */
-            brakeSpread_m?: number;
-            /** Format: double */
-            page_m?: number;
-            /** Format: double */
-            lowest_mps?: number;
-            /** Format: double */
-            time_s?: number;
-            /** Format: double */
-            lost_s?: number;
-            /** Format: double */
-            page_s?: number;
-            /** Format: double */
-            target_s?: number;
-            /** Format: double */
-            targetCorner_s?: number;
-            /** Format: double */
-            lap_s?: number;
-        };
-        Beside: {
-            first?: string;
-            second?: string;
-            /** Format: double */
-            firstLap_s?: number;
-            /** Format: double */
-            secondLap_s?: number;
-            rows?: components["schemas"]["Row"][];
-        };
-        Row: {
-            /** Format: int32 */
-            corner?: number;
-            name?: string;
-            first?: components["schemas"]["Side"];
-            second?: components["schemas"]["Side"];
+        TwoBooksRow: {
             /** Format: double */
             brakesLaterM?: number;
+            /** Format: int32 */
+            corner?: number;
+            first?: components["schemas"]["TwoBooksSide"];
+            name?: string;
+            second?: components["schemas"]["TwoBooksSide"];
         };
-        Side: {
-            /** @enum {string} */
-            kind?: "STRAIGHT" | "LIFT" | "BRAKES";
-            /** Format: double */
-            brakeAtM?: number;
+        TwoBooksSide: {
             /** Format: double */
             approachMps?: number;
             /** Format: double */
-            lowestMps?: number;
+            brakeAtM?: number;
             /** Format: double */
             exitMps?: number;
             /** Format: int32 */
             gear?: number;
-            /** Format: double */
-            timeS?: number;
+            /** @enum {string} */
+            kind?: "STRAIGHT" | "LIFT" | "BRAKES";
             /** Format: double */
             leanDeg?: number;
+            /** Format: double */
+            lowestMps?: number;
+            /** Format: double */
+            timeS?: number;
+        };
+        WalkFinishBody: {
+            reason?: string;
+            /** Format: date */
+            validFrom?: string;
+        };
+        WalkTickBody: {
+            done?: boolean;
+            item?: string;
+        };
+        WalksFinished: {
+            changes?: components["schemas"]["LayoutChange"][];
+            /** Format: uuid */
+            circuitId?: string;
+            /** Format: int32 */
+            version?: number;
+        };
+        WalksNoteView: {
+            /** Format: uuid */
+            id?: string;
+            /** Format: double */
+            lat_deg?: number;
+            /** Format: double */
+            lon_deg?: number;
+            /** Format: date-time */
+            madeAt?: string;
+            photo?: boolean;
+            side?: string;
+            /** Format: double */
+            station_m?: number;
+            words?: string;
+        };
+        WalksWalkView: {
+            /** Format: date-time */
+            begunAt?: string;
+            changes?: components["schemas"]["LayoutChange"][];
+            /** Format: int64 */
+            edition?: number;
+            /** Format: uuid */
+            id?: string;
+            list?: components["schemas"]["ChecklistItem"][];
+            notes?: components["schemas"]["WalksNoteView"][];
+            ticked?: string[];
+        };
+        Zone: {
+            /** Format: double */
+            fromM?: number;
+            /** Format: double */
+            gripFactor?: number;
+            note?: string;
+            /** @enum {string} */
+            side?: "LEFT" | "RIGHT" | "OVER" | "ROAD";
+            /** Format: double */
+            toM?: number;
+            /** @enum {string} */
+            type?: "BUMP" | "DIP" | "CREST" | "DAMP_SHADE" | "PATCH" | "OFF_CAMBER" | "SLIPPERY_PAINT" | "DRAIN" | "DUST";
         };
     };
     responses: never;
@@ -3024,1061 +3195,7 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
-    tick: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["TickBody"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["WalkView"];
-                };
-            };
-        };
-    };
-    get: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["Kept"];
-                };
-            };
-        };
-    };
-    change: {
-        parameters: {
-            query?: never;
-            header: {
-                "If-Match": string;
-            };
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["JsonNode"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["Kept"];
-                };
-            };
-        };
-    };
-    remove: {
-        parameters: {
-            query?: never;
-            header: {
-                "If-Match": string;
-            };
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    lead: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["LeadView"];
-                };
-            };
-        };
-    };
-    change_1: {
-        parameters: {
-            query?: never;
-            header: {
-                "If-Match": string;
-            };
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["DayBody"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["LeadView"];
-                };
-            };
-        };
-    };
-    decide: {
-        parameters: {
-            query?: never;
-            header: {
-                "If-Match": string;
-            };
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["JsonNode"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["PreparedView"];
-                };
-            };
-        };
-    };
-    see: {
-        parameters: {
-            query?: never;
-            header: {
-                "If-Match": string;
-            };
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["SeenBody"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["RemarkView"];
-                };
-            };
-        };
-    };
-    takeBack: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    say: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-                number: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["KindBody"];
-            };
-        };
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    keepDraft: {
-        parameters: {
-            query?: never;
-            header: {
-                "If-Match": string;
-            };
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["JsonNode"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["DraftAnswer"];
-                };
-            };
-        };
-    };
-    discardDraft: {
-        parameters: {
-            query?: never;
-            header: {
-                "If-Match": string;
-            };
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    changeSheet: {
-        parameters: {
-            query?: never;
-            header: {
-                "If-Match": string;
-            };
-            path: {
-                id: string;
-                sheet: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["JsonNode"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["Kept"];
-                };
-            };
-        };
-    };
-    removeSheet: {
-        parameters: {
-            query?: never;
-            header: {
-                "If-Match": string;
-            };
-            path: {
-                id: string;
-                sheet: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    waypoints: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: {
-            content: {
-                "multipart/form-data": {
-                    /** Format: binary */
-                    file: string;
-                };
-            };
-        };
-        responses: {
-            /** @description Created */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["WalkView"];
-                };
-            };
-        };
-    };
-    note: {
-        parameters: {
-            query?: {
-                station_m?: number;
-                side?: string;
-                words?: string;
-                keepPlace?: boolean;
-            };
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: {
-            content: {
-                "multipart/form-data": {
-                    /** Format: binary */
-                    photo?: string;
-                };
-            };
-        };
-        responses: {
-            /** @description Created */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["WalkView"];
-                };
-            };
-        };
-    };
-    finish: {
-        parameters: {
-            query?: never;
-            header: {
-                "If-Match": string;
-            };
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["FinishBody"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["Finished"];
-                };
-            };
-        };
-    };
-    review: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["ReviewView"];
-                };
-            };
-        };
-    };
-    keep: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["KeepBody"];
-            };
-        };
-        responses: {
-            /** @description Created */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["RevisionLine"];
-                };
-            };
-        };
-    };
-    noteSteps: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["MovedView"][];
-                };
-            };
-        };
-    };
-    say_1: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["RemarkBody"];
-            };
-        };
-        responses: {
-            /** @description Created */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["Remark"];
-                };
-            };
-        };
-    };
-    next: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Created */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["Kept"];
-                };
-            };
-        };
-    };
-    live: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["State"];
-                };
-            };
-        };
-    };
-    start: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["LiveBody"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["State"];
-                };
-            };
-        };
-    };
-    stop: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["State"];
-                };
-            };
-        };
-    };
-    say_2: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["SaidBody"];
-            };
-        };
-        responses: {
-            /** @description Created */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["RemarkView"];
-                };
-            };
-        };
-    };
-    add: {
-        parameters: {
-            query?: {
-                mapping?: string;
-            };
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: {
-            content: {
-                "multipart/form-data": {
-                    /** Format: binary */
-                    file: string;
-                };
-            };
-        };
-        responses: {
-            /** @description Created */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["FileView"];
-                };
-            };
-        };
-    };
-    issue: {
-        parameters: {
-            query?: never;
-            header: {
-                "If-Match": string;
-            };
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["IssueBody"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["Kept"];
-                };
-            };
-        };
-    };
-    dismiss: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["DismissBody"];
-            };
-        };
-        responses: {
-            /** @description Created */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["Dismissed"];
-                };
-            };
-        };
-    };
-    heard: {
-        parameters: {
-            query?: {
-                after?: number;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["Heard"];
-                };
-            };
-        };
-    };
-    say_3: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["SayBody"];
-            };
-        };
-        responses: {
-            /** @description Created */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["Message"];
-                };
-            };
-        };
-    };
-    preview: {
-        parameters: {
-            query?: {
-                mapping?: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: {
-            content: {
-                "multipart/form-data": {
-                    /** Format: binary */
-                    file: string;
-                };
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["PreviewView"];
-                };
-            };
-        };
-    };
-    view: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["WalkView"];
-                };
-            };
-        };
-    };
-    begin: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["WalkView"];
-                };
-            };
-        };
-    };
-    keep_1: {
-        parameters: {
-            query?: never;
-            header: {
-                "If-Match": string;
-            };
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["KeepBody"];
-            };
-        };
-        responses: {
-            /** @description Created */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["Kept"];
-                };
-            };
-        };
-    };
-    importNext: {
-        parameters: {
-            query: {
-                reason: string;
-                settings?: string;
-            };
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: {
-            content: {
-                "multipart/form-data": {
-                    /** Format: binary */
-                    file: string;
-                };
-            };
-        };
-        responses: {
-            /** @description Created */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["Kept"];
-                };
-            };
-        };
-    };
-    preview_1: {
-        parameters: {
-            query?: {
-                settings?: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: {
-            content: {
-                "multipart/form-data": {
-                    /** Format: binary */
-                    file: string;
-                };
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["CircuitPreview"];
-                };
-            };
-        };
-    };
-    importFile: {
-        parameters: {
-            query?: {
-                name?: string;
-                settings?: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: {
-            content: {
-                "multipart/form-data": {
-                    /** Format: binary */
-                    file: string;
-                };
-            };
-        };
-        responses: {
-            /** @description Created */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["ImportAnswer"];
-                };
-            };
-        };
-    };
-    sheets: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["Kept"][];
-                };
-            };
-        };
-    };
-    addSheet: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["JsonNode"];
-            };
-        };
-        responses: {
-            /** @description Created */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["Kept"];
-                };
-            };
-        };
-    };
-    importFile_1: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: {
-            content: {
-                "multipart/form-data": {
-                    /** Format: binary */
-                    file: string;
-                };
-            };
-        };
-        responses: {
-            /** @description Created */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["ImportAnswer"];
-                };
-            };
-        };
-    };
-    list: {
+    listBooks: {
         parameters: {
             query?: never;
             header?: never;
@@ -4093,12 +3210,21 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["BookView"][];
+                    "*/*": components["schemas"]["BooksBookView"][];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
     };
-    create: {
+    createBook: {
         parameters: {
             query?: never;
             header?: never;
@@ -4107,7 +3233,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["NewBook"];
+                "application/json": components["schemas"]["BookNewBook"];
             };
         };
         responses: {
@@ -4120,35 +3246,54 @@ export interface operations {
                     "*/*": Record<string, never>;
                 };
             };
-        };
-    };
-    tryOut: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["DraftBody"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
+            /** @description What is wrong, where, and what to do */
+            default: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Tried"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
     };
-    stopwatch: {
+    importBook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["BookImported"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getBook: {
         parameters: {
             query?: never;
             header?: never;
@@ -4165,38 +3310,53 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["StopwatchView"];
+                    "*/*": components["schemas"]["BooksBookView"];
                 };
             };
-        };
-    };
-    keep_2: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["TapsBody"];
-            };
-        };
-        responses: {
-            /** @description Created */
-            201: {
+            /** @description What is wrong, where, and what to do */
+            default: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LapView"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
     };
-    compare: {
+    layBeside: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                other: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CarAnswersBeside"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    computeCalls: {
         parameters: {
             query?: never;
             header?: never;
@@ -4207,7 +3367,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SheetsBody"];
+                "application/json": components["schemas"]["CallCallsBody"];
             };
         };
         responses: {
@@ -4217,12 +3377,56 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Result"];
+                    "*/*": components["schemas"]["CallCallsView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
     };
-    ofBook: {
+    computeCar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BookDraftBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CarAnswersCarOnCircuit"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listChecks: {
         parameters: {
             query?: never;
             header?: never;
@@ -4239,43 +3443,27 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Kept"][];
+                    "*/*": components["schemas"]["LayoutMovesCheckLine"][];
                 };
             };
-        };
-    };
-    plan: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["JsonNode"];
-            };
-        };
-        responses: {
-            /** @description Created */
-            201: {
+            /** @description What is wrong, where, and what to do */
+            default: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Kept"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
     };
-    runs: {
+    clearCheck: {
         parameters: {
             query?: never;
             header?: never;
             path: {
                 id: string;
+                corner: number;
             };
             cookie?: never;
         };
@@ -4287,79 +3475,33 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["RunsView"];
+                    "*/*": components["schemas"]["LayoutMovesCheckLine"][];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
     };
-    keep_3: {
+    computeGears: {
         parameters: {
             query?: never;
             header?: never;
             path: {
                 id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["RunBody"];
-            };
-        };
-        responses: {
-            /** @description Created */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["RunView"];
-                };
-            };
-        };
-    };
-    keep_4: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["KeepBody"];
-            };
-        };
-        responses: {
-            /** @description Created */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["RevisionLine"];
-                };
-            };
-        };
-    };
-    note_1: {
-        parameters: {
-            query?: never;
-            header: {
-                "If-Match": string;
-            };
-            path: {
-                id: string;
-                number: number;
                 corner: number;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["WordBody"];
+                "application/json": components["schemas"]["BookDraftBody"];
             };
         };
         responses: {
@@ -4369,17 +3511,162 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["StepView"][];
+                    "*/*": components["schemas"]["CornerGears"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
     };
-    round: {
+    getHistory: {
         parameters: {
-            query?: {
-                order?: string;
-                ahead?: boolean;
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                corner: number;
             };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HistoryEntry"][];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sweepLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                corner: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BookDraftBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CornerLinkView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    compareSchools: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                corner: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BookDraftBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CornerSchoolView"][];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    computeDays: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BookDraftBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DayDayView"][];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    exportBook: {
+        parameters: {
+            query?: never;
             header?: never;
             path: {
                 id: string;
@@ -4394,12 +3681,21 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["RoundView"];
+                    "*/*": string;
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
     };
-    answer: {
+    listFindings: {
         parameters: {
             query?: never;
             header?: never;
@@ -4408,11 +3704,7 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["AnswerBody"];
-            };
-        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {
@@ -4420,85 +3712,16 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["AnsweredView"];
+                    "*/*": components["schemas"]["DebriefSessionFinding"][];
                 };
             };
-        };
-    };
-    purposes: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["DraftBody"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
+            /** @description What is wrong, where, and what to do */
+            default: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["PurposesView"];
-                };
-            };
-        };
-    };
-    searchLine: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["DraftBody"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": Record<string, never>;
-                };
-            };
-        };
-    };
-    move: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["MoveBody"];
-            };
-        };
-        responses: {
-            /** @description Created */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["Moved"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -4530,125 +3753,27 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["ImportedLaps"];
+                    "*/*": components["schemas"]["LapImportedLaps"];
                 };
             };
-        };
-    };
-    days: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["DraftBody"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
+            /** @description What is wrong, where, and what to do */
+            default: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["DayView"][];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
     };
-    schools: {
+    listReadings: {
         parameters: {
             query?: never;
             header?: never;
             path: {
                 id: string;
-                corner: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["DraftBody"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["SchoolView"][];
-                };
-            };
-        };
-    };
-    link: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-                corner: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["DraftBody"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["LinkView"];
-                };
-            };
-        };
-    };
-    gears: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-                corner: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["DraftBody"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["CornerGears"];
-                };
-            };
-        };
-    };
-    clear: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-                corner: number;
+                lapId: string;
             };
             cookie?: never;
         };
@@ -4660,12 +3785,21 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["CheckLine"][];
+                    "*/*": components["schemas"]["LapViewsReadingView"][];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
     };
-    car: {
+    moveToLayout: {
         parameters: {
             query?: never;
             header?: never;
@@ -4676,60 +3810,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["DraftBody"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["CarOnCircuit"];
-                };
-            };
-        };
-    };
-    calls: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["CallsBody"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["CallsView"];
-                };
-            };
-        };
-    };
-    importFile_2: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: {
-            content: {
-                "multipart/form-data": {
-                    /** Format: binary */
-                    file: string;
-                };
+                "application/json": components["schemas"]["LayoutMoveMoveBody"];
             };
         };
         responses: {
@@ -4739,22 +3820,34 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Imported"];
+                    "*/*": components["schemas"]["LayoutMovesMoved"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
     };
-    photo: {
+    searchLine: {
         parameters: {
             query?: never;
             header?: never;
             path: {
                 id: string;
-                note: string;
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BookDraftBody"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {
@@ -4762,19 +3855,34 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "image/jpeg": string;
+                    "*/*": Record<string, never>;
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
     };
-    all: {
+    computePurposes: {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                id: string;
+            };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BookDraftBody"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {
@@ -4782,17 +3890,25 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Kept"][];
+                    "*/*": components["schemas"]["DayPurposesView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
     };
-    simulated: {
+    getRecall: {
         parameters: {
             query?: {
-                laps?: number;
-                seed?: number;
-                kind?: string;
+                order?: string;
+                ahead?: boolean;
             };
             header?: never;
             path: {
@@ -4808,12 +3924,21 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": string;
+                    "*/*": components["schemas"]["RecallRoundView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
     };
-    one: {
+    answerQuestion: {
         parameters: {
             query?: never;
             header?: never;
@@ -4822,7 +3947,11 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecallAnswerBody"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {
@@ -4830,12 +3959,21 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": string;
+                    "*/*": components["schemas"]["RecallAnsweredView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
     };
-    prepare: {
+    keepRevision: {
         parameters: {
             query?: never;
             header?: never;
@@ -4844,530 +3982,33 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BookKeepBody"];
+            };
+        };
         responses: {
-            /** @description OK */
-            200: {
+            /** @description Created */
+            201: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["PreparedView"];
+                    "*/*": components["schemas"]["BooksRevisionLine"];
                 };
             };
-        };
-    };
-    sheet: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-                driver: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
+            /** @description What is wrong, where, and what to do */
+            default: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/pdf": string;
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
     };
-    debrief: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["DebriefView"];
-                };
-            };
-        };
-    };
-    brief: {
-        parameters: {
-            query?: {
-                length?: string;
-            };
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["BriefView"];
-                };
-            };
-        };
-    };
-    along: {
-        parameters: {
-            query: {
-                lap: string;
-                from_m?: number;
-                to_m?: number;
-            };
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["AlongView"];
-                };
-            };
-        };
-    };
-    all_1: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": string;
-                };
-            };
-        };
-    };
-    schema: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/schema+json": string;
-                };
-            };
-        };
-    };
-    schema_1: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/schema+json": string;
-                };
-            };
-        };
-    };
-    line: {
-        parameters: {
-            query: {
-                lap: number;
-            };
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["LineView"];
-                };
-            };
-        };
-    };
-    file: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": string;
-                };
-            };
-        };
-    };
-    get_1: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["View"];
-                };
-            };
-        };
-    };
-    cancel: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["View"];
-                };
-            };
-        };
-    };
-    list_1: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["Summary"][];
-                };
-            };
-        };
-    };
-    get_2: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["CircuitView"];
-                };
-            };
-        };
-    };
-    marks: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": string;
-                };
-            };
-        };
-    };
-    light: {
-        parameters: {
-            query: {
-                at: string;
-            };
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["LightView"];
-                };
-            };
-        };
-    };
-    geoJson: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": string;
-                };
-            };
-        };
-    };
-    centreline: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": string;
-                };
-            };
-        };
-    };
-    list_2: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["Summary"][];
-                };
-            };
-        };
-    };
-    car_1: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["JsonNode"];
-                };
-            };
-        };
-    };
-    file_1: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": string;
-                };
-            };
-        };
-    };
-    get_3: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["BookView"];
-                };
-            };
-        };
-    };
-    weather: {
-        parameters: {
-            query: {
-                at: string;
-                hours: number;
-            };
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["Weather"];
-                };
-            };
-        };
-    };
-    ofBook_1: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": string;
-                };
-            };
-        };
-    };
-    revision: {
+    getRevision: {
         parameters: {
             query?: never;
             header?: never;
@@ -5388,57 +4029,23 @@ export interface operations {
                     "*/*": Record<string, never>;
                 };
             };
-        };
-    };
-    view_1: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-                number: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
+            /** @description What is wrong, where, and what to do */
+            default: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Tried"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
     };
-    steps: {
+    getCallsText: {
         parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-                number: number;
+            query?: {
+                pace?: number;
+                length?: string;
             };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["StepView"][];
-                };
-            };
-        };
-    };
-    points: {
-        parameters: {
-            query?: never;
             header?: never;
             path: {
                 id: string;
@@ -5457,9 +4064,53 @@ export interface operations {
                     "*/*": string;
                 };
             };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
-    card: {
+    getCallsWebVtt: {
+        parameters: {
+            query?: {
+                pace?: number;
+                length?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    printCard: {
         parameters: {
             query?: {
                 format?: string;
@@ -5485,14 +4136,20 @@ export interface operations {
                     "application/pdf": string;
                 };
             };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
-    webVtt: {
+    getPointsGpx: {
         parameters: {
-            query?: {
-                pace?: number;
-                length?: string;
-            };
+            query?: never;
             header?: never;
             path: {
                 id: string;
@@ -5511,14 +4168,20 @@ export interface operations {
                     "*/*": string;
                 };
             };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
-    text: {
+    listSteps: {
         parameters: {
-            query?: {
-                pace?: number;
-                length?: string;
-            };
+            query?: never;
             header?: never;
             path: {
                 id: string;
@@ -5534,88 +4197,69 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": string;
+                    "*/*": components["schemas"]["StepBoardStepView"][];
                 };
             };
-        };
-    };
-    readings: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-                lapId: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
+            /** @description What is wrong, where, and what to do */
+            default: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["ReadingView"][];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
     };
-    findings: {
+    noteStep: {
         parameters: {
             query?: never;
-            header?: never;
+            header: {
+                "If-Match": string;
+            };
             path: {
                 id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["SessionFinding"][];
-                };
-            };
-        };
-    };
-    export: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": string;
-                };
-            };
-        };
-    };
-    history: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
+                number: number;
                 corner: number;
             };
             cookie?: never;
         };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BriefWordBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StepBoardStepView"][];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    viewRevision: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                number: number;
+            };
+            cookie?: never;
+        };
         requestBody?: never;
         responses: {
             /** @description OK */
@@ -5624,12 +4268,21 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Entry"][];
+                    "*/*": components["schemas"]["BookTried"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
     };
-    checks: {
+    listRuns: {
         parameters: {
             query?: never;
             header?: never;
@@ -5646,18 +4299,61 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["CheckLine"][];
+                    "*/*": components["schemas"]["RunRunsView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
     };
-    beside: {
+    keepRun: {
         parameters: {
             query?: never;
             header?: never;
             path: {
                 id: string;
-                other: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RunRunBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RunRunView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listSessionsOfBook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
             };
             cookie?: never;
         };
@@ -5669,12 +4365,2470 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Beside"];
+                    "*/*": components["schemas"]["SessionsKept"][];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
     };
-    dropNote: {
+    planSession: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": Record<string, never>;
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SessionsKept"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getCalendarOfBook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    compareSheets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BookCarSheetsBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SheetComparisonResult"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getStopwatch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StopwatchStopwatchView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keepImaginedLap: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StopwatchTapsBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StopwatchLapView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tryDraft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BookDraftBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["BookTried"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    askWeather: {
+        parameters: {
+            query: {
+                at: string;
+                hours: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SessionWeather"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listCars: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CarsSummary"][];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    importCar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CarsImportAnswer"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getCar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": Record<string, never>;
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getCarFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listSheets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SetupSheetsKept"][];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": Record<string, never>;
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SetupSheetsKept"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    changeSheet: {
+        parameters: {
+            query?: never;
+            header: {
+                "If-Match": string;
+            };
+            path: {
+                id: string;
+                sheet: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": Record<string, never>;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SetupSheetsKept"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeSheet: {
+        parameters: {
+            query?: never;
+            header: {
+                "If-Match": string;
+            };
+            path: {
+                id: string;
+                sheet: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listCircuits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CircuitsSummary"][];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    importCircuit: {
+        parameters: {
+            query?: {
+                name?: string;
+                settings?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CircuitsImportAnswer"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    previewCircuit: {
+        parameters: {
+            query?: {
+                settings?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CircuitPreview"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getCircuit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CircuitView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getCentreline: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getCircuitGeoJson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keepCircuitDraft: {
+        parameters: {
+            query?: never;
+            header: {
+                "If-Match": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": Record<string, never>;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LayoutVersionsDraftAnswer"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    discardCircuitDraft: {
+        parameters: {
+            query?: never;
+            header: {
+                "If-Match": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getLight: {
+        parameters: {
+            query: {
+                at: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CircuitLightLightView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getMarksGpx: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keepLayout: {
+        parameters: {
+            query?: never;
+            header: {
+                "If-Match": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CircuitKeepBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LayoutVersionsKept"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    importLayout: {
+        parameters: {
+            query: {
+                reason: string;
+                settings?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LayoutVersionsKept"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getWalk: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WalksWalkView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    beginWalk: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WalksWalkView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeDebriefNote: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeImaginedLap: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getJob: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["JobView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    cancelJob: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["JobView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    previewLaps: {
+        parameters: {
+            query?: {
+                mapping?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LapPreviewView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeLaps: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getLapFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sayKindOfLap: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LapKindBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getLineOfLaps: {
+        parameters: {
+            query: {
+                lap: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LapLineView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    seeRemark: {
+        parameters: {
+            query?: never;
+            header: {
+                "If-Match": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LeadSeenBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LeadRemarkView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeBackRemark: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listHeard: {
+        parameters: {
+            query?: {
+                after?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RadioHeard"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sayOverRadio: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RadioSayBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SimulatedRadioMessage"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeRun: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getBookSchema: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/schema+json": string;
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getCarSchema: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/schema+json": string;
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listSessions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SessionsKept"][];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getSession: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SessionsKept"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    changeSession: {
+        parameters: {
+            query?: never;
+            header: {
+                "If-Match": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": Record<string, never>;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SessionsKept"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeSession: {
+        parameters: {
+            query?: never;
+            header: {
+                "If-Match": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getAlong: {
+        parameters: {
+            query: {
+                lap: string;
+                from_m?: number;
+                to_m?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DebriefAlongView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getBrief: {
+        parameters: {
+            query?: {
+                length?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["BriefView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getDebrief: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DebriefDebriefView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    decideChanges: {
+        parameters: {
+            query?: never;
+            header: {
+                "If-Match": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": Record<string, never>;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["BriefPreparedView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    dismissFinding: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DebriefDismissBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LapNotesDismissed"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    issueRevision: {
+        parameters: {
+            query?: never;
+            header: {
+                "If-Match": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BriefIssueBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SessionsKept"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addLaps: {
+        parameters: {
+            query?: {
+                mapping?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LapViewsFileView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getLead: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LeadLeadView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    changeLead: {
+        parameters: {
+            query?: never;
+            header: {
+                "If-Match": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LeadDayBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LeadLeadView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sayToDriver: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LeadSaidBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LeadRemarkView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    printDriverSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                driver: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getLiveLaps: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LiveLapsState"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    startLiveLaps: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LapLiveBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LiveLapsState"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stopLiveLaps: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LiveLapsState"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    planNextSession: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SessionsKept"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    prepareSession: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["BriefPreparedView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sayOfLaps: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DebriefRemarkBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LapNotesRemark"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getReview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ReviewReviewView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keepReview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReviewKeepBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["BooksRevisionLine"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    noteStepsOfLaps: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ReviewMovedView"][];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getCalendarEntry: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    simulateLaps: {
+        parameters: {
+            query?: {
+                laps?: number;
+                seed?: number;
+                kind?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    finishWalk: {
+        parameters: {
+            query?: never;
+            header: {
+                "If-Match": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WalkFinishBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WalksFinished"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    noteOnWalk: {
+        parameters: {
+            query?: {
+                station_m?: number;
+                side?: string;
+                words?: string;
+                keepPlace?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    photo?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WalksWalkView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeWalkNote: {
         parameters: {
             query?: never;
             header?: never;
@@ -5692,12 +6846,53 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["WalkView"];
+                    "*/*": components["schemas"]["WalksWalkView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
     };
-    remove_1: {
+    getPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                note: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tickItem: {
         parameters: {
             query?: never;
             header?: never;
@@ -5706,18 +6901,33 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WalkTickBody"];
+            };
+        };
         responses: {
-            /** @description No Content */
-            204: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "*/*": components["schemas"]["WalksWalkView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
             };
         };
     };
-    remove_2: {
+    addWaypoints: {
         parameters: {
             query?: never;
             header?: never;
@@ -5726,54 +6936,32 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
         responses: {
-            /** @description No Content */
-            204: {
+            /** @description Created */
+            201: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "*/*": components["schemas"]["WalksWalkView"];
+                };
             };
-        };
-    };
-    remove_3: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description No Content */
-            204: {
+            /** @description What is wrong, where, and what to do */
+            default: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
-            };
-        };
-    };
-    remove_4: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
-                content?: never;
             };
         };
     };

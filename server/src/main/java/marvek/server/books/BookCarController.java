@@ -24,12 +24,13 @@ class BookCarController {
       JsonNode conditions, String line, JsonNode ownValues, JsonNode first, JsonNode second) {}
 
   @PostMapping("/api/books/{id}/car")
-  CarAnswers.CarOnCircuit car(@PathVariable UUID id, @RequestBody BookController.DraftBody body) {
+  CarAnswers.CarOnCircuit computeCar(
+      @PathVariable UUID id, @RequestBody BookController.DraftBody body) {
     return answers.car(id, body.draft());
   }
 
   @PostMapping("/api/books/{id}/sheets/compare")
-  SheetComparison.Result compare(@PathVariable UUID id, @RequestBody SheetsBody body) {
+  SheetComparison.Result compareSheets(@PathVariable UUID id, @RequestBody SheetsBody body) {
     SetupSheet first = Require.present("first", SetupSheetJson.read(body.first(), "/first"));
     SetupSheet second = Require.present("second", SetupSheetJson.read(body.second(), "/second"));
     Draft draft = Draft.read(body.conditions(), body.line(), body.ownValues(), null);
@@ -37,7 +38,7 @@ class BookCarController {
   }
 
   @GetMapping("/api/books/{id}/beside/{other}")
-  CarAnswers.Beside beside(@PathVariable UUID id, @PathVariable UUID other) {
+  CarAnswers.Beside layBeside(@PathVariable UUID id, @PathVariable UUID other) {
     return answers.beside(id, other);
   }
 }

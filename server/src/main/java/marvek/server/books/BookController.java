@@ -80,12 +80,12 @@ class BookController {
   record Imported(UUID id) {}
 
   @GetMapping("/api/books")
-  List<Books.BookView> list() {
+  List<Books.BookView> listBooks() {
     return books.list();
   }
 
   @PostMapping("/api/books")
-  ResponseEntity<Object> create(@Valid @RequestBody NewBook body) {
+  ResponseEntity<Object> createBook(@Valid @RequestBody NewBook body) {
     Draft draft = Draft.read(body.conditions(), body.line(), null, body.setup());
     Job<Books.Created> job =
         jobs.start(
@@ -105,22 +105,22 @@ class BookController {
   }
 
   @GetMapping("/api/books/{id}")
-  Books.BookView get(@PathVariable UUID id) {
+  Books.BookView getBook(@PathVariable UUID id) {
     return books.get(id);
   }
 
   @GetMapping("/api/books/{id}/revisions/{number}")
-  ObjectNode revision(@PathVariable UUID id, @PathVariable int number) {
+  ObjectNode getRevision(@PathVariable UUID id, @PathVariable int number) {
     return books.revision(id, number);
   }
 
   @GetMapping("/api/books/{id}/revisions/{number}/view")
-  Tried view(@PathVariable UUID id, @PathVariable int number) {
+  Tried viewRevision(@PathVariable UUID id, @PathVariable int number) {
     return tried(books.recompute(id, number));
   }
 
   @PostMapping("/api/books/{id}/try")
-  Tried tryOut(@PathVariable UUID id, @RequestBody DraftBody body) {
+  Tried tryDraft(@PathVariable UUID id, @RequestBody DraftBody body) {
     return tried(books.tryOut(id, body.parent(), body.draft()));
   }
 
@@ -153,13 +153,13 @@ class BookController {
 
   @PostMapping("/api/books/{id}/revisions")
   @ResponseStatus(HttpStatus.CREATED)
-  Books.RevisionLine keep(@PathVariable UUID id, @Valid @RequestBody KeepBody body) {
+  Books.RevisionLine keepRevision(@PathVariable UUID id, @Valid @RequestBody KeepBody body) {
     Draft draft = Draft.read(body.conditions(), body.line(), body.ownValues(), body.setup());
     return books.keep(id, body.parent(), body.reason(), draft, Instant.now());
   }
 
   @GetMapping("/api/books/{id}/export")
-  ResponseEntity<byte[]> export(@PathVariable UUID id) {
+  ResponseEntity<byte[]> exportBook(@PathVariable UUID id) {
     String name = books.get(id).name().replaceAll("[^\\p{L}\\p{N}]+", "-") + ".book.json";
     return ResponseEntity.ok()
         .contentType(MediaType.APPLICATION_JSON)
@@ -174,14 +174,14 @@ class BookController {
 
   @PostMapping(path = "/api/books/import", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
-  Imported importFile(@RequestPart("file") MultipartFile file) throws IOException {
+  Imported importBook(@RequestPart("file") MultipartFile file) throws IOException {
     try (InputStream read = file.getInputStream()) {
       return new Imported(files.importFile(read));
     }
   }
 
   @GetMapping(path = "/api/schemas/book.schema.json", produces = "application/schema+json")
-  byte[] schema() {
+  byte[] getBookSchema() {
     return BookJson.schemaFile();
   }
 }

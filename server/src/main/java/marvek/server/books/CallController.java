@@ -47,7 +47,7 @@ class CallController {
   record CallsView(double lap_s, List<CallView> calls) {}
 
   @PostMapping("/api/books/{id}/calls")
-  CallsView calls(@PathVariable UUID id, @RequestBody CallsBody body) {
+  CallsView computeCalls(@PathVariable UUID id, @RequestBody CallsBody body) {
     double pace = body.pace() == null ? 1 : body.pace();
     Draft draft = Draft.read(body.conditions(), body.line(), body.ownValues(), body.setup());
     Reference reference = Reference.on(books.basis(id, draft), draft.conditions(), draft.own());
@@ -61,7 +61,7 @@ class CallController {
   }
 
   @GetMapping("/api/books/{id}/revisions/{number}/calls.vtt")
-  ResponseEntity<byte[]> webVtt(
+  ResponseEntity<byte[]> getCallsWebVtt(
       @PathVariable UUID id,
       @PathVariable int number,
       @RequestParam(defaultValue = "1") double pace,
@@ -73,7 +73,7 @@ class CallController {
   }
 
   @GetMapping("/api/books/{id}/revisions/{number}/calls.txt")
-  ResponseEntity<byte[]> text(
+  ResponseEntity<byte[]> getCallsText(
       @PathVariable UUID id,
       @PathVariable int number,
       @RequestParam(defaultValue = "1") double pace,

@@ -65,13 +65,13 @@ class CornerController {
       double link_m, double presentOffset_m, double from_m, double step_m, List<WayView> ways) {}
 
   @PostMapping("/api/books/{id}/corners/{corner}/schools")
-  List<SchoolView> schools(
+  List<SchoolView> compareSchools(
       @PathVariable UUID id, @PathVariable int corner, @RequestBody BookController.DraftBody body) {
     return answers.schools(id, corner, body.draft()).stream().map(SchoolView::of).toList();
   }
 
   @PostMapping("/api/books/{id}/corners/{corner}/link")
-  LinkView link(
+  LinkView sweepLink(
       @PathVariable UUID id, @PathVariable int corner, @RequestBody BookController.DraftBody body) {
     LinkSweep.Result sweep = answers.link(id, corner, body.draft());
     List<WayView> ways =
@@ -92,7 +92,7 @@ class CornerController {
   }
 
   @PostMapping("/api/books/{id}/corners/{corner}/gears")
-  CornerGears gears(
+  CornerGears computeGears(
       @PathVariable UUID id, @PathVariable int corner, @RequestBody BookController.DraftBody body) {
     return answers.gears(id, corner, body.draft());
   }

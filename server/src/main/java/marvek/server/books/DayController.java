@@ -121,12 +121,12 @@ class DayController {
       List<SavingView> saving) {}
 
   @PostMapping("/api/books/{id}/days")
-  List<DayView> days(@PathVariable UUID id, @RequestBody BookController.DraftBody body) {
+  List<DayView> computeDays(@PathVariable UUID id, @RequestBody BookController.DraftBody body) {
     return answers.days(id, body.draft()).stream().map(DayController::view).toList();
   }
 
   @PostMapping("/api/books/{id}/purposes")
-  PurposesView purposes(@PathVariable UUID id, @RequestBody BookController.DraftBody body) {
+  PurposesView computePurposes(@PathVariable UUID id, @RequestBody BookController.DraftBody body) {
     DayAnswers.Purposes purposes = answers.purposes(id, body.draft());
     return new PurposesView(
         purposes.laps().stream().map(DayController::view).toList(),

@@ -35,22 +35,22 @@ class LayoutMoveController {
 
   @PostMapping("/layout")
   @ResponseStatus(HttpStatus.CREATED)
-  LayoutMoves.Moved move(@PathVariable UUID id, @Valid @RequestBody MoveBody body) {
+  LayoutMoves.Moved moveToLayout(@PathVariable UUID id, @Valid @RequestBody MoveBody body) {
     return moves.move(id, body.circuitId(), Instant.now());
   }
 
   @GetMapping("/checks")
-  List<LayoutMoves.CheckLine> checks(@PathVariable UUID id) {
+  List<LayoutMoves.CheckLine> listChecks(@PathVariable UUID id) {
     return moves.open(id);
   }
 
   @PostMapping("/checks/{corner}/cleared")
-  List<LayoutMoves.CheckLine> clear(@PathVariable UUID id, @PathVariable int corner) {
+  List<LayoutMoves.CheckLine> clearCheck(@PathVariable UUID id, @PathVariable int corner) {
     return moves.clear(id, corner, Instant.now());
   }
 
   @GetMapping("/revisions/{number}/points.gpx")
-  ResponseEntity<byte[]> points(@PathVariable UUID id, @PathVariable int number) {
+  ResponseEntity<byte[]> getPointsGpx(@PathVariable UUID id, @PathVariable int number) {
     Books.Computed computed = books.recompute(id, number);
     String name = books.get(id).name() + ", revision " + number;
     byte[] body =

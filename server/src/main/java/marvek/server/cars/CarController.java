@@ -36,19 +36,19 @@ class CarController {
   }
 
   @GetMapping("/api/cars")
-  List<Cars.Summary> list() {
+  List<Cars.Summary> listCars() {
     return cars.list();
   }
 
   @PostMapping(path = "/api/cars/import", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
-  Cars.ImportAnswer importFile(@RequestPart("file") MultipartFile file) throws IOException {
+  Cars.ImportAnswer importCar(@RequestPart("file") MultipartFile file) throws IOException {
     return cars.importFile(file.getBytes());
   }
 
   /** The car as the file that it came from. */
   @GetMapping(path = "/api/cars/{id}/file")
-  ResponseEntity<byte[]> file(@PathVariable UUID id) {
+  ResponseEntity<byte[]> getCarFile(@PathVariable UUID id) {
     Cars.Loaded car = cars.load(id);
     String name = car.vehicle().name().replaceAll("[^\\p{L}\\p{N}]+", "-") + ".car.json";
     return ResponseEntity.ok()
@@ -63,12 +63,12 @@ class CarController {
   }
 
   @GetMapping("/api/cars/{id}")
-  JsonNode car(@PathVariable UUID id) {
+  JsonNode getCar(@PathVariable UUID id) {
     return cars.load(id).document();
   }
 
   @GetMapping("/api/cars/{id}/sheets")
-  List<SetupSheets.Kept> sheets(@PathVariable UUID id) {
+  List<SetupSheets.Kept> listSheets(@PathVariable UUID id) {
     return sheets.of(id);
   }
 
@@ -97,7 +97,7 @@ class CarController {
   }
 
   @GetMapping(path = "/api/schemas/car.schema.json", produces = "application/schema+json")
-  byte[] schema() {
+  byte[] getCarSchema() {
     return CarJson.schemaFile();
   }
 }

@@ -50,13 +50,13 @@ class CircuitController {
   record KeepBody(String reason, LocalDate validFrom) {}
 
   @GetMapping
-  List<Circuits.Summary> list() {
+  List<Circuits.Summary> listCircuits() {
     return circuits.list();
   }
 
   @PostMapping(path = "/import", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
-  Circuits.ImportAnswer importFile(
+  Circuits.ImportAnswer importCircuit(
       @RequestPart("file") MultipartFile file,
       @RequestParam(required = false) String name,
       @RequestParam(required = false) String settings)
@@ -68,7 +68,7 @@ class CircuitController {
   }
 
   @PostMapping(path = "/preview", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-  CircuitPreview preview(
+  CircuitPreview previewCircuit(
       @RequestPart("file") MultipartFile file, @RequestParam(required = false) String settings)
       throws IOException {
     return CircuitPreview.of(
@@ -77,7 +77,7 @@ class CircuitController {
 
   @PostMapping(path = "/{id}/versions/import", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
-  LayoutVersions.Kept importNext(
+  LayoutVersions.Kept importLayout(
       @PathVariable UUID id,
       @RequestPart("file") MultipartFile file,
       @RequestParam String reason,
@@ -94,12 +94,12 @@ class CircuitController {
   }
 
   @GetMapping("/{id}")
-  CircuitView get(@PathVariable UUID id) {
+  CircuitView getCircuit(@PathVariable UUID id) {
     return views.view(id);
   }
 
   @PutMapping("/{id}/draft")
-  LayoutVersions.DraftAnswer keepDraft(
+  LayoutVersions.DraftAnswer keepCircuitDraft(
       @PathVariable UUID id,
       @RequestHeader(HttpHeaders.IF_MATCH) Edition seen,
       @RequestBody JsonNode edits) {
@@ -108,13 +108,14 @@ class CircuitController {
 
   @DeleteMapping("/{id}/draft")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void discardDraft(@PathVariable UUID id, @RequestHeader(HttpHeaders.IF_MATCH) Edition seen) {
+  void discardCircuitDraft(
+      @PathVariable UUID id, @RequestHeader(HttpHeaders.IF_MATCH) Edition seen) {
     versions.discardDraft(id, seen);
   }
 
   @PostMapping("/{id}/versions")
   @ResponseStatus(HttpStatus.CREATED)
-  LayoutVersions.Kept keep(
+  LayoutVersions.Kept keepLayout(
       @PathVariable UUID id,
       @RequestHeader(HttpHeaders.IF_MATCH) Edition seen,
       @RequestBody KeepBody body) {
@@ -122,24 +123,24 @@ class CircuitController {
   }
 
   @GetMapping("/{id}/light")
-  CircuitLight.LightView light(
+  CircuitLight.LightView getLight(
       @PathVariable UUID id,
       @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE_TIME) LocalDateTime at) {
     return light.at(id, at);
   }
 
   @GetMapping("/{id}/circuit.geojson")
-  ResponseEntity<byte[]> geoJson(@PathVariable UUID id) {
+  ResponseEntity<byte[]> getCircuitGeoJson(@PathVariable UUID id) {
     return file("application/geo+json", views.fileName(id, ".circuit.geojson"), views.geoJson(id));
   }
 
   @GetMapping("/{id}/centreline.csv")
-  ResponseEntity<byte[]> centreline(@PathVariable UUID id) {
+  ResponseEntity<byte[]> getCentreline(@PathVariable UUID id) {
     return file("text/csv", views.fileName(id, ".centreline.csv"), views.centreline(id));
   }
 
   @GetMapping("/{id}/marks.gpx")
-  ResponseEntity<byte[]> marks(@PathVariable UUID id) {
+  ResponseEntity<byte[]> getMarksGpx(@PathVariable UUID id) {
     return file("application/gpx+xml", views.fileName(id, "-marks.gpx"), views.marks(id));
   }
 

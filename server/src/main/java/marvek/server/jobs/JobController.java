@@ -34,12 +34,12 @@ class JobController {
   }
 
   @GetMapping
-  View get(@PathVariable UUID id) {
+  View getJob(@PathVariable UUID id) {
     return View.of(jobs.get(id));
   }
 
   @DeleteMapping
-  View cancel(@PathVariable UUID id) {
+  View cancelJob(@PathVariable UUID id) {
     jobs.get(id).cancel();
     return View.of(jobs.get(id));
   }

@@ -61,13 +61,13 @@ class DebriefController {
   }
 
   @GetMapping("/api/sessions/{id}/debrief")
-  DebriefView debrief(@PathVariable UUID id) {
+  DebriefView getDebrief(@PathVariable UUID id) {
     return DebriefView.of(debriefs.debrief(id));
   }
 
   /** The promise to scripts: what a lap of a book did in its corners. */
   @GetMapping("/api/books/{id}/laps/{lapId}/readings")
-  List<LapViews.ReadingView> readings(@PathVariable UUID id, @PathVariable String lapId) {
+  List<LapViews.ReadingView> listReadings(@PathVariable UUID id, @PathVariable String lapId) {
     Sessions.Kept session = sessions.get(laps.file(fileOf(lapId)).sessionId());
     if (!session.bookId().equals(id)) {
       throw new NotFoundException("The book has no lap " + lapId + ".");
@@ -93,7 +93,7 @@ class DebriefController {
 
   /** The promise to scripts: findings over the laps read so far, by corner. */
   @GetMapping("/api/books/{id}/findings")
-  List<SessionFinding> findings(@PathVariable UUID id) {
+  List<SessionFinding> listFindings(@PathVariable UUID id) {
     List<SessionFinding> found = new ArrayList<>();
     for (Sessions.Kept session : sessions.of(books.get(id))) {
       if (laps.any(session.id())) {
@@ -111,7 +111,7 @@ class DebriefController {
 
   @PostMapping("/api/sessions/{id}/dismissed")
   @ResponseStatus(HttpStatus.CREATED)
-  LapNotes.Dismissed dismiss(@PathVariable UUID id, @RequestBody DismissBody body) {
+  LapNotes.Dismissed dismissFinding(@PathVariable UUID id, @RequestBody DismissBody body) {
     List<String> shown = body.laps() == null ? List.of() : body.laps();
     return notes.dismiss(id, body.corner(), body.rule(), body.reason(), Set.copyOf(shown));
   }
@@ -121,7 +121,7 @@ class DebriefController {
 
   @PostMapping("/api/sessions/{id}/remarks")
   @ResponseStatus(HttpStatus.CREATED)
-  LapNotes.Remark say(@PathVariable UUID id, @RequestBody RemarkBody body) {
+  LapNotes.Remark sayOfLaps(@PathVariable UUID id, @RequestBody RemarkBody body) {
     return notes.say(id, body.corner(), body.lap(), author(body.author()), body.words());
   }
 
@@ -138,7 +138,7 @@ class DebriefController {
   /** Takes a remark or a dismissal back. */
   @DeleteMapping("/api/debrief-notes/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void remove(@PathVariable UUID id) {
+  void removeDebriefNote(@PathVariable UUID id) {
     notes.remove(id);
   }
 
@@ -185,7 +185,7 @@ class DebriefController {
    * @param lap by its id, or {@code page} for the page's own lap
    */
   @GetMapping("/api/sessions/{id}/along")
-  AlongView along(
+  AlongView getAlong(
       @PathVariable UUID id,
       @RequestParam String lap,
       @RequestParam(defaultValue = "0") double from_m,

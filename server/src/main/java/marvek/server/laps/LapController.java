@@ -60,7 +60,7 @@ class LapController {
       List<String> choices) {}
 
   @PostMapping(path = "/api/laps/preview", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-  PreviewView preview(
+  PreviewView previewLaps(
       @RequestPart("file") MultipartFile file, @RequestParam(required = false) String mapping)
       throws IOException {
     Laps.Preview seen = laps.preview(file.getBytes(), Mapping.parse(mapping));
@@ -73,7 +73,7 @@ class LapController {
 
   @PostMapping(path = "/api/sessions/{id}/laps", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
-  LapViews.FileView add(
+  LapViews.FileView addLaps(
       @PathVariable UUID id,
       @RequestPart("file") MultipartFile file,
       @RequestParam(required = false) String mapping)
@@ -139,7 +139,7 @@ class LapController {
 
   @PutMapping("/api/laps/{id}/laps/{number}/kind")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void say(@PathVariable UUID id, @PathVariable int number, @RequestBody KindBody body) {
+  void sayKindOfLap(@PathVariable UUID id, @PathVariable int number, @RequestBody KindBody body) {
     Books.Computed computed = debriefs.computed(sessions.get(laps.file(id).sessionId()));
     laps.say(id, number, body.kind() == null ? null : kind(body.kind()), computed);
   }
@@ -156,7 +156,7 @@ class LapController {
   record LineView(double step_m, double[] offset_m) {}
 
   @GetMapping("/api/laps/{id}/line")
-  LineView line(@PathVariable UUID id, @RequestParam int lap) {
+  LineView getLineOfLaps(@PathVariable UUID id, @RequestParam int lap) {
     double[] line = debriefs.line(id, lap, LINE_STEP_M);
     for (int k = 0; k < line.length; k++) {
       line[k] = Math.round(line[k] * 100) / 100.0;
@@ -165,13 +165,13 @@ class LapController {
   }
 
   @GetMapping("/api/laps/{id}/file.csv")
-  ResponseEntity<byte[]> file(@PathVariable UUID id) {
+  ResponseEntity<byte[]> getLapFile(@PathVariable UUID id) {
     return csv(laps.bytesOf(id), laps.file(id).name());
   }
 
   @DeleteMapping("/api/laps/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void remove(@PathVariable UUID id) {
+  void removeLaps(@PathVariable UUID id) {
     laps.remove(id);
   }
 
@@ -181,7 +181,7 @@ class LapController {
    * @param kind full (pedals, a hundred times a second) or position (ten times a second)
    */
   @GetMapping("/api/sessions/{id}/simulated.laps.csv")
-  ResponseEntity<byte[]> simulated(
+  ResponseEntity<byte[]> simulateLaps(
       @PathVariable UUID id,
       @RequestParam(defaultValue = "6") int laps,
       @RequestParam(defaultValue = "1") long seed,
@@ -206,7 +206,7 @@ class LapController {
   record LiveBody(Integer laps, Long seed, Double timesFaster) {}
 
   @PostMapping("/api/sessions/{id}/live")
-  LiveLaps.State start(@PathVariable UUID id, @RequestBody LiveBody body) {
+  LiveLaps.State startLiveLaps(@PathVariable UUID id, @RequestBody LiveBody body) {
     return live.start(
         id,
         body.laps() == null ? 6 : body.laps(),
@@ -215,12 +215,12 @@ class LapController {
   }
 
   @GetMapping("/api/sessions/{id}/live")
-  LiveLaps.State live(@PathVariable UUID id) {
+  LiveLaps.State getLiveLaps(@PathVariable UUID id) {
     return live.state(id);
   }
 
   @DeleteMapping("/api/sessions/{id}/live")
-  LiveLaps.State stop(@PathVariable UUID id) {
+  LiveLaps.State stopLiveLaps(@PathVariable UUID id) {
     return live.stop(id);
   }
 

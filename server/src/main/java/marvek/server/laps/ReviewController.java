@@ -123,7 +123,7 @@ class ReviewController {
       boolean stepsNoted) {}
 
   @GetMapping("/api/sessions/{id}/review")
-  ReviewView review(@PathVariable UUID id) {
+  ReviewView getReview(@PathVariable UUID id) {
     Reviews.Review r = reviews.review(id);
     return new ReviewView(
         r.revision(),
@@ -137,7 +137,7 @@ class ReviewController {
 
   /** The step plans moved on or back by the laps. */
   @PostMapping("/api/sessions/{id}/review/steps")
-  List<MovedView> noteSteps(@PathVariable UUID id) {
+  List<MovedView> noteStepsOfLaps(@PathVariable UUID id) {
     return reviews.noteSteps(id).stream().map(MovedView::of).toList();
   }
 
@@ -149,7 +149,7 @@ class ReviewController {
 
   @PostMapping("/api/sessions/{id}/review")
   @ResponseStatus(HttpStatus.CREATED)
-  Books.RevisionLine keep(@PathVariable UUID id, @RequestBody KeepBody body) {
+  Books.RevisionLine keepReview(@PathVariable UUID id, @RequestBody KeepBody body) {
     List<AcceptedBody> accepted = body.accepted() == null ? List.of() : body.accepted();
     return reviews.keep(
         id,
@@ -171,7 +171,7 @@ class ReviewController {
   }
 
   @GetMapping("/api/books/{id}/corners/{corner}/history")
-  List<History.Entry> history(@PathVariable UUID id, @PathVariable int corner) {
+  List<History.Entry> getHistory(@PathVariable UUID id, @PathVariable int corner) {
     return history.of(id, corner);
   }
 }

@@ -119,7 +119,7 @@ class LeadController {
   }
 
   @GetMapping("/api/sessions/{id}/lead")
-  LeadView lead(@PathVariable UUID id) {
+  LeadView getLead(@PathVariable UUID id) {
     return LeadView.of(days.led(id));
   }
 
@@ -127,7 +127,7 @@ class LeadController {
   record DayBody(JsonNode day) {}
 
   @PutMapping("/api/sessions/{id}/lead")
-  LeadView change(
+  LeadView changeLead(
       @PathVariable UUID id,
       @RequestHeader(HttpHeaders.IF_MATCH) Edition seen,
       @RequestBody DayBody body) {
@@ -143,7 +143,7 @@ class LeadController {
 
   @PostMapping("/api/sessions/{id}/lead/remarks")
   @ResponseStatus(HttpStatus.CREATED)
-  RemarkView say(@PathVariable UUID id, @RequestBody SaidBody body) {
+  RemarkView sayToDriver(@PathVariable UUID id, @RequestBody SaidBody body) {
     return RemarkView.of(
         days.say(id, body.driver(), body.corner(), body.words(), body.good(), body.own()));
   }
@@ -152,7 +152,7 @@ class LeadController {
   record SeenBody(String state) {}
 
   @PutMapping("/api/lead-remarks/{id}")
-  RemarkView see(
+  RemarkView seeRemark(
       @PathVariable UUID id,
       @RequestHeader(HttpHeaders.IF_MATCH) Edition seen,
       @RequestBody SeenBody body) {
@@ -167,7 +167,7 @@ class LeadController {
 
   @DeleteMapping("/api/lead-remarks/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void takeBack(@PathVariable UUID id) {
+  void takeBackRemark(@PathVariable UUID id) {
     days.takeBack(id);
   }
 
@@ -175,7 +175,7 @@ class LeadController {
   @GetMapping(
       value = "/api/sessions/{id}/lead/{driver}/sheet.pdf",
       produces = MediaType.APPLICATION_PDF_VALUE)
-  ResponseEntity<byte[]> sheet(@PathVariable UUID id, @PathVariable String driver) {
+  ResponseEntity<byte[]> printDriverSheet(@PathVariable UUID id, @PathVariable String driver) {
     LeadDays.Led led = days.led(id);
     Member member =
         led.day().drivers().stream().filter(d -> d.key().equals(driver)).findFirst().orElse(null);

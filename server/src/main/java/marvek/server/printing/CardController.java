@@ -45,7 +45,7 @@ class CardController {
   @GetMapping(
       path = "/api/books/{id}/revisions/{number}/card.pdf",
       produces = MediaType.APPLICATION_PDF_VALUE)
-  ResponseEntity<byte[]> card(
+  ResponseEntity<byte[]> printCard(
       @PathVariable UUID id,
       @PathVariable int number,
       @RequestParam(defaultValue = "a5") String format,

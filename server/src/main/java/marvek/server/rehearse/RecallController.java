@@ -60,7 +60,7 @@ class RecallController {
    * @param ahead whether what is not due yet is asked too
    */
   @GetMapping("/api/books/{id}/recall")
-  RoundView round(
+  RoundView getRecall(
       @PathVariable UUID id,
       @RequestParam(defaultValue = "lap") String order,
       @RequestParam(defaultValue = "false") boolean ahead) {
@@ -88,7 +88,7 @@ class RecallController {
   record AnsweredView(LocalDate due, int interval_days) {}
 
   @PostMapping("/api/books/{id}/recall")
-  AnsweredView answer(@PathVariable UUID id, @RequestBody AnswerBody body) {
+  AnsweredView answerQuestion(@PathVariable UUID id, @RequestBody AnswerBody body) {
     Repetition r = recalls.answer(id, body.corner(), kind(body.kind()), body.quality());
     return new AnsweredView(r.due(), r.intervalDays());
   }

@@ -97,7 +97,7 @@ class RunController {
   }
 
   @GetMapping("/api/books/{id}/runs")
-  RunsView runs(@PathVariable UUID id) {
+  RunsView listRuns(@PathVariable UUID id) {
     Runs.Lap lap = runs.lap(id);
     return new RunsView(
         lap.revision(),
@@ -120,7 +120,7 @@ class RunController {
 
   @PostMapping("/api/books/{id}/runs")
   @ResponseStatus(HttpStatus.CREATED)
-  RunView keep(@PathVariable UUID id, @RequestBody RunBody body) {
+  RunView keepRun(@PathVariable UUID id, @RequestBody RunBody body) {
     List<PressBody> presses = body.presses() == null ? List.of() : body.presses();
     return RunView.of(
         runs.keep(
@@ -136,7 +136,7 @@ class RunController {
 
   @DeleteMapping("/api/runs/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void remove(@PathVariable UUID id) {
+  void removeRun(@PathVariable UUID id) {
     runs.remove(id);
   }
 }

@@ -63,7 +63,7 @@ class StopwatchController {
   }
 
   @GetMapping("/api/books/{id}/stopwatch")
-  StopwatchView stopwatch(@PathVariable UUID id) {
+  StopwatchView getStopwatch(@PathVariable UUID id) {
     Stopwatch.Beats beats = stopwatch.beats(id);
     List<StoredImaginedLap> laps = stopwatch.laps(id);
     List<Double> last =
@@ -82,13 +82,13 @@ class StopwatchController {
 
   @PostMapping("/api/books/{id}/stopwatch")
   @ResponseStatus(HttpStatus.CREATED)
-  LapView keep(@PathVariable UUID id, @RequestBody TapsBody body) {
+  LapView keepImaginedLap(@PathVariable UUID id, @RequestBody TapsBody body) {
     return LapView.of(stopwatch.keep(id, body.taps_s()));
   }
 
   @DeleteMapping("/api/imagined-laps/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void remove(@PathVariable UUID id) {
+  void removeImaginedLap(@PathVariable UUID id) {
     stopwatch.remove(id);
   }
 }

@@ -92,12 +92,12 @@ class BriefController {
   record WordBody(String word) {}
 
   @GetMapping("/api/sessions/{id}/preparation")
-  PreparedView prepare(@PathVariable UUID id) {
+  PreparedView prepareSession(@PathVariable UUID id) {
     return PreparedView.of(preparations.prepare(id));
   }
 
   @PutMapping("/api/sessions/{id}/decisions")
-  PreparedView decide(
+  PreparedView decideChanges(
       @PathVariable UUID id,
       @RequestHeader(HttpHeaders.IF_MATCH) Edition seen,
       @RequestBody JsonNode decisions) {
@@ -105,7 +105,7 @@ class BriefController {
   }
 
   @PostMapping("/api/sessions/{id}/issue")
-  Sessions.Kept issue(
+  Sessions.Kept issueRevision(
       @PathVariable UUID id,
       @RequestHeader(HttpHeaders.IF_MATCH) Edition seen,
       @RequestBody IssueBody body) {
@@ -113,17 +113,17 @@ class BriefController {
   }
 
   @GetMapping("/api/sessions/{id}/brief")
-  BriefView brief(@PathVariable UUID id, @RequestParam(defaultValue = "m") String length) {
+  BriefView getBrief(@PathVariable UUID id, @RequestParam(defaultValue = "m") String length) {
     return BriefView.of(briefs.brief(id, DriverUnits.of("km/h", length).metresPerUnit()));
   }
 
   @GetMapping("/api/books/{id}/revisions/{number}/steps")
-  List<StepBoard.StepView> steps(@PathVariable UUID id, @PathVariable int number) {
+  List<StepBoard.StepView> listSteps(@PathVariable UUID id, @PathVariable int number) {
     return board.of(id, number);
   }
 
   @PostMapping("/api/books/{id}/revisions/{number}/steps/{corner}")
-  List<StepBoard.StepView> note(
+  List<StepBoard.StepView> noteStep(
       @PathVariable UUID id,
       @PathVariable int number,
       @PathVariable int corner,

@@ -29,17 +29,17 @@ class CalendarController {
   }
 
   @GetMapping("/api/sessions.ics")
-  ResponseEntity<byte[]> all() {
+  ResponseEntity<byte[]> getCalendar() {
     return calendar(sessions.all(), "sessions.ics");
   }
 
   @GetMapping("/api/books/{id}/sessions.ics")
-  ResponseEntity<byte[]> ofBook(@PathVariable UUID id) {
+  ResponseEntity<byte[]> getCalendarOfBook(@PathVariable UUID id) {
     return calendar(sessions.of(books.get(id)), "sessions.ics");
   }
 
   @GetMapping("/api/sessions/{id}/session.ics")
-  ResponseEntity<byte[]> one(@PathVariable UUID id) {
+  ResponseEntity<byte[]> getCalendarEntry(@PathVariable UUID id) {
     return calendar(List.of(sessions.get(id)), "session.ics");
   }
 

@@ -27,12 +27,12 @@ class RadioController {
 
   @PostMapping("/api/radio")
   @ResponseStatus(HttpStatus.CREATED)
-  SimulatedRadio.Message say(@RequestBody SayBody body) {
+  SimulatedRadio.Message sayOverRadio(@RequestBody SayBody body) {
     return radio.say(body.words());
   }
 
   @GetMapping("/api/radio")
-  Heard heard(@RequestParam(defaultValue = "0") long after) {
+  Heard listHeard(@RequestParam(defaultValue = "0") long after) {
     return new Heard(true, radio.last(), radio.after(after));
   }
 }

@@ -44,34 +44,34 @@ class SessionController {
   record Weather(boolean simulated, ArrayNode hours) {}
 
   @GetMapping("/api/sessions")
-  List<Sessions.Kept> all() {
+  List<Sessions.Kept> listSessions() {
     return sessions.all();
   }
 
   @GetMapping("/api/books/{id}/sessions")
-  List<Sessions.Kept> ofBook(@PathVariable UUID id) {
+  List<Sessions.Kept> listSessionsOfBook(@PathVariable UUID id) {
     return sessions.of(books.get(id));
   }
 
   @PostMapping("/api/books/{id}/sessions")
   @ResponseStatus(HttpStatus.CREATED)
-  Sessions.Kept plan(@PathVariable UUID id, @RequestBody JsonNode session) {
+  Sessions.Kept planSession(@PathVariable UUID id, @RequestBody JsonNode session) {
     return sessions.plan(id, session);
   }
 
   @GetMapping("/api/sessions/{id}")
-  Sessions.Kept get(@PathVariable UUID id) {
+  Sessions.Kept getSession(@PathVariable UUID id) {
     return sessions.get(id);
   }
 
   @PostMapping("/api/sessions/{id}/next")
   @ResponseStatus(HttpStatus.CREATED)
-  Sessions.Kept next(@PathVariable UUID id) {
+  Sessions.Kept planNextSession(@PathVariable UUID id) {
     return sessions.planNext(id);
   }
 
   @PutMapping("/api/sessions/{id}")
-  Sessions.Kept change(
+  Sessions.Kept changeSession(
       @PathVariable UUID id,
       @RequestHeader(HttpHeaders.IF_MATCH) Edition seen,
       @RequestBody JsonNode session) {
@@ -80,12 +80,13 @@ class SessionController {
 
   @DeleteMapping("/api/sessions/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void remove(@PathVariable UUID id, @RequestHeader(HttpHeaders.IF_MATCH) Edition seen) {
+  void removeSession(@PathVariable UUID id, @RequestHeader(HttpHeaders.IF_MATCH) Edition seen) {
     sessions.remove(id, seen);
   }
 
   @GetMapping("/api/books/{id}/weather")
-  Weather weather(@PathVariable UUID id, @RequestParam LocalDateTime at, @RequestParam int hours) {
+  Weather askWeather(
+      @PathVariable UUID id, @RequestParam LocalDateTime at, @RequestParam int hours) {
     Require.within("hours", hours, 1, MOST_HOURS);
     if (at.getYear() < 1970 || at.getYear() > 2200) {
       throw new InvalidValueException("at", "(" + at + ") is no day that weather is known of");

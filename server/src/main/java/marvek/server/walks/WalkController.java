@@ -33,23 +33,23 @@ class WalkController {
   record FinishBody(String reason, LocalDate validFrom) {}
 
   @GetMapping("/api/circuits/{id}/walk")
-  Walks.WalkView view(@PathVariable UUID id) {
+  Walks.WalkView getWalk(@PathVariable UUID id) {
     return walks.view(id);
   }
 
   @PostMapping("/api/circuits/{id}/walk")
-  Walks.WalkView begin(@PathVariable UUID id) {
+  Walks.WalkView beginWalk(@PathVariable UUID id) {
     return walks.begin(id);
   }
 
   @PutMapping("/api/walks/{id}/ticks")
-  Walks.WalkView tick(@PathVariable UUID id, @RequestBody TickBody body) {
+  Walks.WalkView tickItem(@PathVariable UUID id, @RequestBody TickBody body) {
     return walks.tick(id, body.item(), body.done());
   }
 
   @PostMapping(path = "/api/walks/{id}/notes", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
-  Walks.WalkView note(
+  Walks.WalkView noteOnWalk(
       @PathVariable UUID id,
       @RequestParam(required = false) Double station_m,
       @RequestParam(required = false) String side,
@@ -62,24 +62,24 @@ class WalkController {
   }
 
   @DeleteMapping("/api/walks/{id}/notes/{note}")
-  Walks.WalkView dropNote(@PathVariable UUID id, @PathVariable UUID note) {
+  Walks.WalkView removeWalkNote(@PathVariable UUID id, @PathVariable UUID note) {
     return walks.dropNote(id, note);
   }
 
   @GetMapping(path = "/api/walks/{id}/notes/{note}/photo", produces = MediaType.IMAGE_JPEG_VALUE)
-  byte[] photo(@PathVariable UUID id, @PathVariable UUID note) {
+  byte[] getPhoto(@PathVariable UUID id, @PathVariable UUID note) {
     return walks.photo(id, note);
   }
 
   @PostMapping(path = "/api/walks/{id}/waypoints", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
-  Walks.WalkView waypoints(@PathVariable UUID id, @RequestPart("file") MultipartFile file)
+  Walks.WalkView addWaypoints(@PathVariable UUID id, @RequestPart("file") MultipartFile file)
       throws IOException {
     return walks.waypoints(id, file.getBytes());
   }
 
   @PostMapping("/api/walks/{id}/finish")
-  Walks.Finished finish(
+  Walks.Finished finishWalk(
       @PathVariable UUID id,
       @RequestHeader(HttpHeaders.IF_MATCH) Edition seen,
       @RequestBody FinishBody body) {
