@@ -104,7 +104,6 @@ class Contract {
   GlobalOpenApiCustomizer whole() {
     return api -> {
       api.setInfo(new Info().title("Marvek").version("1"));
-      api.setServers(null);
       api.getComponents().addSchemas(PROBLEM, problem());
     };
   }
