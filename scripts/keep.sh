@@ -30,7 +30,9 @@ restore() {
   need_database
   trap '"$home/scripts/cluster" down "$data"' EXIT
   "$home/scripts/cluster" up "$data" 8>&- >/dev/null || return 1
-  if [ -n "$("$home/scripts/cluster" schema "$data")" ]; then
+  local stored
+  stored=$("$home/scripts/cluster" schema "$data") || return 1
+  if [ -n "$stored" ]; then
     echo "Something is stored in $data already, and is not written over." >&2
     echo "Choose another folder with MARVEK_DATA, or throw it away first: ./marvek reset" >&2
     return 1

@@ -1,7 +1,7 @@
 <!-- @component Whether recorded heights are taken or the road is level, with the grades that each gives. -->
 <script lang="ts">
   import { preferences } from '../units/preferences.svelte';
-  import { gradeWords } from './heights';
+  import { doubtWords, gradeWords } from './heights';
   import type { RecordedHeights } from './types';
 
   interface Props {
@@ -18,11 +18,7 @@
   <legend class="px-1 font-semibold">Heights</legend>
   {#if heights.doubtful}
     <p class="leading-snug">
-      They jump by {preferences.acrossText(heights.noiseM)} from point to point{Math.abs(
-        heights.gapM,
-      ) > 2
-        ? ` and are ${preferences.acrossText(Math.abs(heights.gapM))} off after one lap`
-        : ''}. Which is nearer to the place you know?
+      {doubtWords(heights, (m) => preferences.acrossText(m))} Which is nearer to the place you know?
     </p>
   {/if}
   <label class="flex min-h-11 items-center gap-2">

@@ -89,7 +89,7 @@
   </div>
   {#if problem}<Problem {problem} onclose={() => (problem = undefined)} />{/if}
   {#if preview && file}
-    <div class="grid grid-cols-[minmax(0,1fr)_360px] gap-6 pt-2">
+    <div class="grid gap-6 pt-2 md:grid-cols-[minmax(0,1fr)_360px]">
       <ImportPreview
         {preview}
         {settings}

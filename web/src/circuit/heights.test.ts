@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { gradeWords, heightsOpen } from './heights';
+import { doubtWords, gradeWords, heightsOpen } from './heights';
 import type { CircuitPreview, RecordedHeights } from './types';
 
 const heights: RecordedHeights = {
@@ -16,6 +16,14 @@ const preview = (h?: RecordedHeights) => ({ track: { heights: h } }) as CircuitP
 describe('heights of a recording', () => {
   it('are told by their steepest grades', () => {
     expect(gradeWords(heights)).toBe('up to 4.2 % up and 3.0 % down');
+  });
+
+  it('are doubted with the reason, and a gap only where there is one', () => {
+    const metres = (m: number) => `${m.toFixed(1)} m`;
+    expect(doubtWords(heights, metres)).toBe('They jump by 2.0 m from point to point.');
+    expect(doubtWords({ ...heights, gapM: -5.3 }, metres)).toBe(
+      'They jump by 2.0 m from point to point and are 5.3 m off after one lap.',
+    );
   });
 
   it('are asked for only where they are doubtful, and until it is said', () => {

@@ -93,6 +93,5 @@
     mine={desk.stale.mine}
     ontheirs={desk.takeTheirs}
     onmine={desk.keepMine}
-    onclose={() => (desk.stale = undefined)}
   />
 {/if}

@@ -112,7 +112,7 @@ export class LeadDesk {
         const theirs = this.lead!.remarks.find((r) => r.id === remark.id);
         if (!theirs) throw e;
         this.stale = {
-          what: 'The remark',
+          what: `The remark “${remark.words}”`,
           theirs: seenWords(theirs),
           mine: seenWords({ ...remark, state, closedOnLap: this.lead!.day.lap }),
           again: () => this.see(theirs, state),

@@ -17,6 +17,7 @@
     KERB_USE,
     markWords,
     ruleWords,
+    turnsInFirst,
   } from './words';
 
   const book = useBook();
@@ -52,10 +53,7 @@
   /** Whether it is a mark that stands somewhere, and not a count of time. */
   const standing = (mark: MarkReference | undefined) => mark !== undefined && !mark.weak;
   const lengths = (mark: MarkReference) => carLengths(mark.offset_m, trace.carLength_m ?? 0);
-  /** Who brakes in the bend turns in before he brakes, and reads it in that order. */
-  const turnInFirst = $derived(
-    p.brake.at_m !== undefined && between(trace, p.turnIn.at_m, p.brake.at_m) > 0.5,
-  );
+  const turnInFirst = $derived(turnsInFirst(p, (from, to) => between(trace, from, to)));
   const throttleDrops = $derived(p.throttle.first_m !== undefined);
 </script>
 

@@ -8,6 +8,7 @@ import {
   gearsBetween,
   markWords,
   ruleWords,
+  turnsInFirst,
 } from './words';
 
 const metres = (m: number) => `${Math.round(m)} m`;
@@ -17,6 +18,23 @@ const board = (offset_m: number, side: MarkReference['side'] = 'left'): MarkRefe
   offset_m,
   thing: 'the 100 board, left',
   text: '',
+});
+
+describe('the order of a page', () => {
+  // A lap of 1000 m: what is less than half of it on lies ahead.
+  const ahead = (from: number, to: number) => ((to - from + 1500) % 1000) - 500;
+  const page = (at_m: number | undefined, turn: number) => ({
+    brake: { at_m, style: 'squeeze' as const },
+    turnIn: { at_m: turn, speed_mps: 40 },
+  });
+
+  it('begins with the turn-in where the brake comes in the bend, across the line too', () => {
+    expect(turnsInFirst(page(752, 726), ahead)).toBe(true);
+    expect(turnsInFirst(page(312, 445), ahead)).toBe(false);
+    expect(turnsInFirst(page(5, 990), ahead)).toBe(true);
+    expect(turnsInFirst(page(990, 5), ahead)).toBe(false);
+    expect(turnsInFirst(page(undefined, 445), ahead)).toBe(false);
+  });
 });
 
 describe('a point in words', () => {

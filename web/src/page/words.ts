@@ -50,6 +50,18 @@ export function edgeWords(edge: Edge, acrossText: (m: number) => string): string
   return `${kerb}; ${allowed}`;
 }
 
+/**
+ * Whether the corner is braked for in the bend, after turning in: then it is read in that order.
+ *
+ * @param ahead way from one station to another [m], negative where that lies behind
+ */
+export function turnsInFirst(
+  { brake, turnIn }: Pick<CornerPage, 'brake' | 'turnIn'>,
+  ahead: (from: number, to: number) => number,
+): boolean {
+  return brake.at_m !== undefined && ahead(turnIn.at_m, brake.at_m) > 0.5;
+}
+
 /** What the brake foot does first. */
 export const BRAKE_STYLE: Record<CornerPage['brake']['style'], string> = {
   hard: 'hard at once',

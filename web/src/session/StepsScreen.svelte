@@ -95,7 +95,7 @@
 </div>
 {#if stale}
   <Stale
-    what="Corner {stale.now.corner}"
+    what="The step plan of corner {stale.now.corner}"
     theirs={{ 'step plan': stepWords(stale.now), 'told here': '' }}
     mine={{ 'step plan': stepWords(stale.seen), 'told here': TOLD[stale.word] }}
     names={(member) => member}

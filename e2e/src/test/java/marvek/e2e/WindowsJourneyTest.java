@@ -6,6 +6,7 @@ import com.sun.net.httpserver.HttpServer;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.nio.charset.StandardCharsets;
+import java.util.Map;
 import marvek.server.Scripts;
 import marvek.server.ServerTest;
 import org.junit.jupiter.api.AfterEach;
@@ -217,5 +218,27 @@ class WindowsJourneyTest {
     browser.seeText("[data-keeping]", "Kept");
     assertThat(scripts.get("/api/sessions/" + id).body().at("/session/event").asString())
         .isEqualTo("My meeting");
+  }
+
+  @Test
+  void aLapToldElsewhereIsLaidBesideTheOneToldHere() {
+    browser.open("/books/" + book + "/steps");
+    browser.see("[data-steps]");
+    String steps = "/api/books/" + book + "/revisions/2/steps";
+    JsonNode begun = null;
+    for (JsonNode step : scripts.get(steps).body()) {
+      begun = step.path("begun").asBoolean(false) && begun == null ? step : begun;
+    }
+    String corner = begun.path("corner").asString();
+    String seen = "\"" + begun.path("edition").asString() + "\"";
+    scripts.post(steps + "/" + corner, Map.of("word", "made"), seen);
+    browser.press("Missed", "[data-step='" + corner + "']");
+    browser.seeText("[data-stale]", "missed");
+    String state = "[data-step='" + corner + "'] [data-state]";
+    String theirs = browser.text(state);
+    browser.seeText("[data-stale]", theirs);
+    browser.press("Tell mine too");
+    browser.seeNoMore("[data-stale]");
+    browser.seeOther(state, theirs);
   }
 }

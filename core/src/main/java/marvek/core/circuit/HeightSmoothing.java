@@ -151,14 +151,12 @@ final class HeightSmoothing {
       double wxx = 0;
       double wxy = 0;
       for (int side = -1; side <= 1; side += 2) {
-        for (int k = side < 0 ? 0 : 1; ; k++) {
-          int j = i + side * k;
-          double x =
-              (closed || j >= 0 && j < value.length) && k < value.length / 2 ? away(i, j) : 9e9;
+        for (int k = side < 0 ? 0 : 1; k < value.length / 2 && isThere(i + side * k); k++) {
+          double x = away(i, i + side * k);
           if (Math.abs(x) > REACH * overM) {
             break;
           }
-          int at = Math.floorMod(j, value.length);
+          int at = Math.floorMod(i + side * k, value.length);
           double weight = given[at] * Math.exp(-0.5 * x * x / (overM * overM));
           w += weight;
           wx += weight * x;
@@ -172,6 +170,10 @@ final class HeightSmoothing {
         return (wxx * wy - wx * wxy) / spread;
       }
       return w > 0 ? wy / w : value[i];
+    }
+
+    private boolean isThere(int j) {
+      return closed || j >= 0 && j < stationM.length;
     }
 
     /** Way from point i to point j [m], j counted on round a closed lap. */

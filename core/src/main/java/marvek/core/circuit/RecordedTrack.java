@@ -7,9 +7,6 @@ import java.util.List;
 import java.util.Map;
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
-import org.locationtech.jts.geom.Coordinate;
-import org.locationtech.jts.geom.GeometryFactory;
-import org.locationtech.jts.operation.valid.IsSimpleOp;
 
 /**
  * A line recorded by driving or walking it, made into a survey: standing points dropped, one lap
@@ -18,7 +15,7 @@ import org.locationtech.jts.operation.valid.IsSimpleOp;
  */
 public final class RecordedTrack {
   /** Points nearer than this say nothing about the shape of a road. */
-  private static final double LEAST_SPACING_M = 3;
+  static final double LEAST_SPACING_M = 3;
 
   /** More points than this are thinned. */
   private static final int MOST_POINTS = 12_000;
@@ -37,8 +34,6 @@ public final class RecordedTrack {
 
   /** Nothing shorter is a lap. */
   private static final double SHORTEST_LAP_M = 200;
-
-  private static final int ENDS = 6;
 
   private final List<TrackPoint> points;
   private final List<Integer> origin;
@@ -119,7 +114,7 @@ public final class RecordedTrack {
     return new RecordedTrack(kept, origin, settings).trace(raw.size());
   }
 
-  private static double length(List<TrackPoint> points) {
+  static double length(List<TrackPoint> points) {
     double sum = 0;
     for (int i = 1; i < points.size(); i++) {
       sum += distance(points.get(i - 1), points.get(i));
@@ -127,7 +122,7 @@ public final class RecordedTrack {
     return sum;
   }
 
-  private static double distance(TrackPoint a, TrackPoint b) {
+  static double distance(TrackPoint a, TrackPoint b) {
     return Math.hypot(b.xM() - a.xM(), b.yM() - a.yM());
   }
 
@@ -267,8 +262,21 @@ public final class RecordedTrack {
     int last = points.size() - 1;
     double gap = distance(points.get(0), points.get(last));
     boolean closed = gap <= Survey.MAX_SPACING_M && station[last] > SHORTEST_LAP_M;
-    double up = closed ? points.get(last).zM() - points.get(0).zM() : 0;
-    return finish(raw, points, closed, new Gap(closed ? gap : 0, up), closed ? 1 : 0.5);
+    if (!closed) {
+      return finish(raw, points, false, new Gap(0, 0), 0.5);
+    }
+    double up = points.get(last).zM() - points.get(0).zM();
+    return finish(raw, levelled(up, station[last] + gap), true, new Gap(gap, up), 1);
+  }
+
+  /** The points of a lap whose heights wander by so much, which is spread over it. */
+  private List<TrackPoint> levelled(double upM, double lapM) {
+    List<TrackPoint> lap = new ArrayList<>();
+    for (int i = 0; i < points.size(); i++) {
+      TrackPoint p = points.get(i);
+      lap.add(new TrackPoint(p.xM(), p.yM(), p.zM() - upM * station[i] / lapM));
+    }
+    return lap;
   }
 
   private Result lapOf(int raw, List<Integer> passages) {
@@ -327,7 +335,7 @@ public final class RecordedTrack {
 
   private Result finish(int raw, List<TrackPoint> lap, boolean closed, Gap gap, double laps) {
     List<TrackPoint> line = new ArrayList<>(lap);
-    List<Crossing> crossings = crossings(line, closed);
+    List<Crossing> crossings = SelfCrossings.of(line, closed);
     if (closed) {
       line = begunAt(line, settings.startAtM());
     }
@@ -409,46 +417,5 @@ public final class RecordedTrack {
     throw new InvalidValueException(
         "startAt_m",
         "(" + Math.round(startAtM) + ") lies beyond the lap of " + Math.round(walked) + " m");
-  }
-
-  private static List<Crossing> crossings(List<TrackPoint> line, boolean closed) {
-    Coordinate[] coordinates = new Coordinate[line.size()];
-    for (int i = 0; i < coordinates.length; i++) {
-      coordinates[i] = new Coordinate(line.get(i).xM(), line.get(i).yM());
-    }
-    IsSimpleOp simple = new IsSimpleOp(new GeometryFactory().createLineString(coordinates));
-    simple.setFindAllLocations(true);
-    List<Crossing> found = new ArrayList<>();
-    double whole = length(line);
-    for (Coordinate at : simple.getNonSimpleLocations()) {
-      Crossing crossing = crossingAt(line, at);
-      double way = crossing.secondM() - crossing.firstM();
-      boolean atTheEnds = closed && way > whole - ENDS * LEAST_SPACING_M;
-      if (way > ENDS * LEAST_SPACING_M && !atTheEnds) {
-        found.add(crossing);
-      }
-    }
-    return found;
-  }
-
-  /** The two stations that lie nearest to a place, well apart from each other. */
-  private static Crossing crossingAt(List<TrackPoint> line, Coordinate at) {
-    double walked = 0;
-    List<double[]> near = new ArrayList<>();
-    for (int i = 0; i + 1 < line.size(); i++) {
-      double length = distance(line.get(i), line.get(i + 1));
-      double off =
-          org.locationtech.jts.algorithm.Distance.pointToSegment(
-              at,
-              new Coordinate(line.get(i).xM(), line.get(i).yM()),
-              new Coordinate(line.get(i + 1).xM(), line.get(i + 1).yM()));
-      if (off < 0.01) {
-        near.add(new double[] {walked, walked + length});
-      }
-      walked += length;
-    }
-    double first = near.isEmpty() ? 0 : near.get(0)[0];
-    double second = near.isEmpty() ? 0 : near.get(near.size() - 1)[0];
-    return new Crossing(first, second);
   }
 }

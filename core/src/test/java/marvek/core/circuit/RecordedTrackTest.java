@@ -48,6 +48,27 @@ class RecordedTrackTest {
     assertThat(result.survey().widthRightAt(7)).isEqualTo(5);
   }
 
+  /** A barometer wanders: the end of the lap is no step down to its begin. */
+  @Test
+  void heightsThatWanderAreBroughtTogetherWhetherOrNotTheLapComesRound() {
+    for (int points : new int[] {ROAD.size() - 3, ROAD.size() + 20}) {
+      List<TrackPoint> track = driven(points, 0);
+      for (int i = 0; i < points; i++) {
+        TrackPoint p = track.get(i);
+        track.set(i, new TrackPoint(p.xM(), p.yM(), p.zM() + 12.0 * i / ROAD.size()));
+      }
+      RecordedHeights heights = RecordedTrack.trace(track, SAID).heights();
+      assertThat(heights.gapM()).isCloseTo(12, within(0.3));
+      assertThat(heights.doubtful()).isTrue();
+      // 5 m up and down once round, see driven(), and 12 m round the lap where they were not
+      // spread.
+      double steepest = 5 * 2 * Math.PI / LENGTH_M;
+      assertThat(Math.max(heights.steepestUp(), heights.steepestDown()))
+          .as("%d points", points)
+          .isLessThan(1.5 * steepest);
+    }
+  }
+
   @Test
   void ofALapAndAHalfOneLapIsUsed() {
     RecordedTrack.Result result = RecordedTrack.trace(driven(ROAD.size() * 3 / 2, 0.5), SAID);
