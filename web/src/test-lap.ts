@@ -1,4 +1,4 @@
-import type { CornerPage, Trace } from './api/types';
+import type { CornerPage, Mark, Trace } from './api/types';
 
 const STEP_M = 2;
 
@@ -26,6 +26,10 @@ export function testTrace(): Trace {
     time_s: each((s) => s / 25),
     grade_pct: each(() => 3),
     banking_deg: each(() => 0),
+    grip_pct: each(() => 50),
+    allowedLeft_m: each(() => 6),
+    allowedRight_m: each(() => 6),
+    carLength_m: 4,
     topLateral_g: 0.4,
     topBraking_g: 1,
     corners: [],
@@ -36,7 +40,7 @@ export function testTrace(): Trace {
       mark('far post', 'LAMP', 'LEFT', 800),
     ],
     kerbs: [],
-    zones: [{ type: 'BUMP', side: 'ROAD', fromM: 230, toM: 244, note: '' }],
+    zones: [{ type: 'BUMP', side: 'ROAD', fromM: 230, toM: 244, gripFactor: 1, note: '' }],
     hazards: [],
     remarks: [],
   };
@@ -44,11 +48,11 @@ export function testTrace(): Trace {
 
 function mark(
   label: string,
-  type: string,
-  side: 'LEFT' | 'RIGHT' | 'OVER',
+  type: Mark['type'],
+  side: Mark['side'],
   at: number,
   valueM?: number,
-) {
+): Mark {
   return { label, type, side, fromM: at, toM: at, offsetM: 0, valueM, note: '' };
 }
 

@@ -1,5 +1,9 @@
 import createClient from 'openapi-fetch';
-import type { ImportSettings } from '../circuit/types';
+import type {
+  PathsWithMethod,
+  ResponseObjectMap,
+  SuccessResponse,
+} from 'openapi-typescript-helpers';
 import type { paths } from './schema';
 import type { Problem } from './types';
 
@@ -21,67 +25,65 @@ export const UNREACHABLE: Problem = {
   status: 0,
 };
 
-export async function answer<T>(call: Promise<{ data?: unknown; error?: unknown }>): Promise<T> {
+/** What is answered, by the description of the operation. */
+export async function answer<T>(
+  call: Promise<{ data?: T; error?: Problem; response: Response }>,
+): Promise<T> {
   let result;
   try {
     result = await call;
-  } catch {
+  } catch (e) {
+    if (e instanceof DOMException && e.name === 'AbortError') throw e;
     throw new Failed(UNREACHABLE);
   }
   if (result.error !== undefined) {
-    throw new Failed(result.error as Problem);
+    throw new Failed(result.error);
   }
-  return result.data as T;
+  return result.data!;
 }
 
 /** The edition that a change was made from; when it is not the stored one any more, it is refused. */
 export const madeFrom = (edition: number) => ({ 'If-Match': `"${edition}"` });
 
-/** A JSON body whose inner members the generated schema leaves open. */
-export const body = (value: unknown) => value as never;
-
-export function form(file: File, settings?: ImportSettings): FormData {
+/** A form with a file: everything beside it that is no text is JSON. */
+export function form(parts: object = {}): FormData {
   const data = new FormData();
-  data.append('file', file);
-  if (settings) data.append('settings', JSON.stringify(settings));
+  for (const [name, part] of Object.entries(parts)) {
+    if (part instanceof Blob) data.append(name, part);
+    else if (part !== undefined) {
+      data.append(name, typeof part === 'object' ? JSON.stringify(part) : String(part));
+    }
+  }
   return data;
 }
 
-export async function upload<T>(path: string, body: FormData, signal?: AbortSignal): Promise<T> {
-  let response: Response;
-  try {
-    response = await fetch(path, { method: 'POST', body, signal });
-  } catch (e) {
-    if ((e as Error).name === 'AbortError') throw e;
-    throw new Failed(UNREACHABLE);
-  }
-  const json = await response.json();
-  if (!response.ok) {
-    throw new Failed(json as Problem);
-  }
-  return json as T;
-}
+/** What the server answers to a post at a path. */
+type AnswerOf<P extends PathsWithMethod<paths, 'post'>> = SuccessResponse<
+  ResponseObjectMap<paths[P]['post']>
+>;
 
 /**
- * The same for a large file, telling how far it is.
+ * Uploads a large file, telling how far it is; a fetch cannot.
  *
+ * @param path as it is described, with the one id that stands in it
  * @param onshare told the share that has gone up, 0 to 1; at 1 the server reads it
  */
-export function uploadTold<T>(
-  path: string,
+export function uploadTold<P extends PathsWithMethod<paths, 'post'>>(
+  path: P,
+  id: string,
   body: FormData,
   onshare: (share: number) => void,
   signal: AbortSignal,
-): Promise<T> {
+): Promise<AnswerOf<P>> {
   return new Promise((resolve, reject) => {
     const request = new XMLHttpRequest();
-    request.open('POST', path);
+    request.open('POST', path.replace('{id}', id));
     request.responseType = 'json';
     request.upload.onprogress = (e) => e.lengthComputable && onshare(e.loaded / e.total);
     request.onload = () => {
       const good = request.status >= 200 && request.status < 300;
-      if (good) resolve(request.response as T);
-      else reject(new Failed((request.response as Problem) ?? UNREACHABLE));
+      if (good) resolve(request.response);
+      else reject(new Failed(request.response ?? UNREACHABLE));
     };
     request.onerror = () => reject(new Failed(UNREACHABLE));
     request.onabort = () => reject(new DOMException('cancelled', 'AbortError'));

@@ -1,6 +1,7 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { api, Failed, type JobView } from './client';
+import { api, Failed } from './client';
 import { waitForJob } from './jobs';
+import type { JobView } from './types';
 
 function answers(...views: Partial<JobView>[]) {
   const job = vi.spyOn(api, 'job');
@@ -13,7 +14,7 @@ describe('waiting for a job', () => {
   it('tells how far it is and gives its result', async () => {
     answers(
       { status: 'running', progress: 0.4 },
-      { status: 'done', progress: 1, result: { id: 'x' } },
+      { status: 'done', progress: 1, result: { id: 'x', revision: 1 } },
     );
     const told: number[] = [];
     expect(await waitForJob('j', (w) => told.push(w.progress))).toBe('x');

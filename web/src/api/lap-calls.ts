@@ -1,36 +1,22 @@
-import { answer, body, form, http, upload, uploadTold } from './http';
-import type {
-  Along,
-  Debrief,
-  Dismissed,
-  HistoryEntry,
-  LapFile,
-  LapKind,
-  LapPreview,
-  LapRemark,
-  LiveState,
-  Mapping,
-  MovedStep,
-  ProposalKind,
-  Review,
-  Rule,
-} from './laps';
-import type { RevisionLine } from './client';
+import { answer, form, http, uploadTold } from './http';
+import type { LapKind, Mapping, ProposalKind, Rule } from './laps';
 
-function withMapping(file: File, mapping: Mapping): FormData {
-  const data = form(file);
-  if (Object.keys(mapping).length) data.append('mapping', JSON.stringify(mapping));
-  return data;
-}
+/** Nothing mapped is not said at all: what is remembered of such files holds then. */
+const said = (mapping: Mapping) => (Object.keys(mapping).length ? mapping : undefined);
 
 const of = (id: string) => ({ path: { id } });
 
 /** Calls about laps, what they did, and what comes of it. */
 export const lapCalls = {
   debrief: (session: string) =>
-    answer<Debrief>(http.GET('/api/sessions/{id}/debrief', { params: of(session) })),
+    answer(http.GET('/api/sessions/{id}/debrief', { params: of(session) })),
   previewLaps: (file: File, mapping: Mapping) =>
-    upload<LapPreview>('/api/laps/preview', withMapping(file, mapping)),
+    answer(
+      http.POST('/api/laps/preview', {
+        body: { file, mapping: said(mapping) },
+        bodySerializer: form,
+      }),
+    ),
   addLaps: (
     session: string,
     file: File,
@@ -38,53 +24,49 @@ export const lapCalls = {
     onshare: (share: number) => void,
     signal: AbortSignal,
   ) =>
-    uploadTold<LapFile>(
-      `/api/sessions/${session}/laps`,
-      withMapping(file, mapping),
+    uploadTold(
+      '/api/sessions/{id}/laps',
+      session,
+      form({ file, mapping: said(mapping) }),
       onshare,
       signal,
     ),
   lapLine: (file: string, lap: number) =>
-    answer<{ step_m: number; offset_m: number[] }>(
-      http.GET('/api/laps/{id}/line', { params: { path: { id: file }, query: { lap } } }),
-    ),
+    answer(http.GET('/api/laps/{id}/line', { params: { path: { id: file }, query: { lap } } })),
   sayKind: (file: string, number: number, kind: LapKind | null) =>
-    answer<void>(
+    answer(
       http.PUT('/api/laps/{id}/laps/{number}/kind', {
         params: { path: { id: file, number } },
-        body: body({ kind }),
+        body: { kind },
       }),
     ),
-  removeLaps: (id: string) => answer<void>(http.DELETE('/api/laps/{id}', { params: of(id) })),
+  removeLaps: (id: string) => answer(http.DELETE('/api/laps/{id}', { params: of(id) })),
   dismiss: (
     session: string,
     finding: { corner: number; rule: Rule; laps: string[] },
     reason: string,
   ) =>
-    answer<Dismissed>(
+    answer(
       http.POST('/api/sessions/{id}/dismissed', {
         params: of(session),
-        body: body({ ...finding, reason }),
+        body: { ...finding, reason },
       }),
     ),
   remark: (
     session: string,
     remark: { corner?: number; lap?: string; author: 'driver' | 'coach'; words: string },
-  ) =>
-    answer<LapRemark>(
-      http.POST('/api/sessions/{id}/remarks', { params: of(session), body: body(remark) }),
-    ),
+  ) => answer(http.POST('/api/sessions/{id}/remarks', { params: of(session), body: remark })),
   /** Takes a remark or a dismissal back. */
   removeDebriefNote: (id: string) =>
-    answer<void>(http.DELETE('/api/debrief-notes/{id}', { params: of(id) })),
+    answer(http.DELETE('/api/debrief-notes/{id}', { params: of(id) })),
   along: (session: string, lap: string, from_m: number, to_m: number) =>
-    answer<Along>(
+    answer(
       http.GET('/api/sessions/{id}/along', {
         params: { path: { id: session }, query: { lap, from_m, to_m } },
       }),
     ),
   review: (session: string) =>
-    answer<Review>(http.GET('/api/sessions/{id}/review', { params: of(session) })),
+    answer(http.GET('/api/sessions/{id}/review', { params: of(session) })),
   keepReview: (
     session: string,
     kept: {
@@ -93,27 +75,23 @@ export const lapCalls = {
       calibrate: boolean;
       reason: string;
     },
-  ) =>
-    answer<RevisionLine>(
-      http.POST('/api/sessions/{id}/review', { params: of(session), body: body(kept) }),
-    ),
+  ) => answer(http.POST('/api/sessions/{id}/review', { params: of(session), body: kept })),
   noteSteps: (session: string) =>
-    answer<MovedStep[]>(http.POST('/api/sessions/{id}/review/steps', { params: of(session) })),
+    answer(http.POST('/api/sessions/{id}/review/steps', { params: of(session) })),
   history: (book: string, corner: number) =>
-    answer<HistoryEntry[]>(
+    answer(
       http.GET('/api/books/{id}/corners/{corner}/history', {
         params: { path: { id: book, corner } },
       }),
     ),
-  live: (session: string) =>
-    answer<LiveState>(http.GET('/api/sessions/{id}/live', { params: of(session) })),
+  live: (session: string) => answer(http.GET('/api/sessions/{id}/live', { params: of(session) })),
   startLive: (session: string, laps: number, seed: number, timesFaster: number) =>
-    answer<LiveState>(
+    answer(
       http.POST('/api/sessions/{id}/live', {
         params: of(session),
-        body: body({ laps, seed, timesFaster }),
+        body: { laps, seed, timesFaster },
       }),
     ),
   stopLive: (session: string) =>
-    answer<LiveState>(http.DELETE('/api/sessions/{id}/live', { params: of(session) })),
+    answer(http.DELETE('/api/sessions/{id}/live', { params: of(session) })),
 };

@@ -11,8 +11,16 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * All books with their revisions, newest first.
+         * @description All books with their revisions, newest first.
+         */
         get: operations["listBooks"];
         put?: never;
+        /**
+         * Makes a book of a circuit and a car; a job where that takes longer than a second.
+         * @description Makes a book of a circuit and a car; a job where that takes longer than a second.
+         */
         post: operations["createBook"];
         delete?: never;
         options?: never;
@@ -29,6 +37,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Takes in a book's file, whole or not at all.
+         * @description Takes in a book's file, whole or not at all.
+         */
         post: operations["importBook"];
         delete?: never;
         options?: never;
@@ -43,6 +55,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * One book with its revisions.
+         * @description One book with its revisions.
+         */
         get: operations["getBook"];
         put?: never;
         post?: never;
@@ -59,6 +75,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * Two books of one circuit, corner by corner.
+         * @description Two books of one circuit, corner by corner.
+         */
         get: operations["layBeside"];
         put?: never;
         post?: never;
@@ -77,6 +97,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * What is called out on the lap of a draft, and when.
+         * @description What is called out on the lap of a draft, and when.
+         */
         post: operations["computeCalls"];
         delete?: never;
         options?: never;
@@ -93,6 +117,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * What the car does with a draft's lap: gears, grip, balance, and what each figure is worth.
+         * @description What the car does with a draft's lap: gears, grip, balance, and what each figure is worth.
+         */
         post: operations["computeCar"];
         delete?: never;
         options?: never;
@@ -107,6 +135,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * Pages that are to be checked on track since the layout changed.
+         * @description Pages that are to be checked on track since the layout changed.
+         */
         get: operations["listChecks"];
         put?: never;
         post?: never;
@@ -125,6 +157,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * A page was checked.
+         * @description A page was checked.
+         */
         post: operations["clearCheck"];
         delete?: never;
         options?: never;
@@ -141,6 +177,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * What each gear would cost in a corner.
+         * @description What each gear would cost in a corner.
+         */
         post: operations["computeGears"];
         delete?: never;
         options?: never;
@@ -155,6 +195,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * A corner over the sessions, oldest first.
+         * @description A corner over the sessions, oldest first.
+         */
         get: operations["getHistory"];
         put?: never;
         post?: never;
@@ -173,6 +217,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * What each position between two linked corners costs.
+         * @description What each position between two linked corners costs.
+         */
         post: operations["sweepLink"];
         delete?: never;
         options?: never;
@@ -189,6 +237,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * The ways through a corner, quickest first.
+         * @description The ways through a corner, quickest first.
+         */
         post: operations["compareSchools"];
         delete?: never;
         options?: never;
@@ -205,6 +257,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * A draft's lap on other days, and what each does to the corners.
+         * @description A draft's lap on other days, and what each does to the corners.
+         */
         post: operations["computeDays"];
         delete?: never;
         options?: never;
@@ -219,6 +275,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * The book as one file.
+         * @description The book as one file.
+         */
         get: operations["exportBook"];
         put?: never;
         post?: never;
@@ -235,6 +295,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * The promise to scripts: findings over the laps read so far, by corner.
+         * @description The promise to scripts: findings over the laps read so far, by corner.
+         */
         get: operations["listFindings"];
         put?: never;
         post?: never;
@@ -253,6 +317,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * The promise to scripts: laps of a book; without a session they are taken for the last one.
+         * @description The promise to scripts: laps of a book; without a session they are taken for the last one.
+         */
         post: operations["importLaps"];
         delete?: never;
         options?: never;
@@ -267,6 +335,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * The promise to scripts: what a lap of a book did in its corners.
+         * @description The promise to scripts: what a lap of a book did in its corners.
+         */
         get: operations["listReadings"];
         put?: never;
         post?: never;
@@ -285,6 +357,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * A revision for another version of the circuit, with what is carried over.
+         * @description A revision for another version of the circuit, with what is carried over.
+         */
         post: operations["moveToLayout"];
         delete?: never;
         options?: never;
@@ -301,6 +377,12 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Searches a draft's line, so that trying it out is quick; what takes longer than a second goes
+         *      on as a job with progress, to be cancelled.
+         * @description Searches a draft's line, so that trying it out is quick; what takes longer than a second goes
+         *      on as a job with progress, to be cancelled.
+         */
         post: operations["searchLine"];
         delete?: never;
         options?: never;
@@ -317,6 +399,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * A draft's lap for other purposes: to defend, to attack, to save tyres.
+         * @description A draft's lap for other purposes: to defend, to attack, to save tyres.
+         */
         post: operations["computePurposes"];
         delete?: never;
         options?: never;
@@ -331,8 +417,16 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * What is asked today.
+         * @description What is asked today.
+         */
         get: operations["getRecall"];
         put?: never;
+        /**
+         * How well an answer was known, 0 to 5; says when it is asked again.
+         * @description How well an answer was known, 0 to 5; says when it is asked again.
+         */
         post: operations["answerQuestion"];
         delete?: never;
         options?: never;
@@ -349,6 +443,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Keeps a draft as the next revision.
+         * @description Keeps a draft as the next revision.
+         */
         post: operations["keepRevision"];
         delete?: never;
         options?: never;
@@ -363,6 +461,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * A revision as the book's format writes it.
+         * @description A revision as the book's format writes it.
+         */
         get: operations["getRevision"];
         put?: never;
         post?: never;
@@ -379,6 +481,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * The calls of a revision as text.
+         * @description The calls of a revision as text.
+         */
         get: operations["getCallsText"];
         put?: never;
         post?: never;
@@ -395,6 +501,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * The calls of a revision as WebVTT, timed by the lap.
+         * @description The calls of a revision as WebVTT, timed by the lap.
+         */
         get: operations["getCallsWebVtt"];
         put?: never;
         post?: never;
@@ -411,6 +521,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * A card of a revision.
+         * @description A card of a revision.
+         */
         get: operations["printCard"];
         put?: never;
         post?: never;
@@ -427,6 +541,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * The points of a revision as waypoints.
+         * @description The points of a revision as waypoints.
+         */
         get: operations["getPointsGpx"];
         put?: never;
         post?: never;
@@ -443,6 +561,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * How far each brake point of a revision is worked up to.
+         * @description How far each brake point of a revision is worked up to.
+         */
         get: operations["listSteps"];
         put?: never;
         post?: never;
@@ -461,6 +583,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * What the driver says of a lap on a step plan.
+         * @description What the driver says of a lap on a step plan.
+         */
         post: operations["noteStep"];
         delete?: never;
         options?: never;
@@ -475,6 +601,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * A revision and what is drawn along its lap.
+         * @description A revision and what is drawn along its lap.
+         */
         get: operations["viewRevision"];
         put?: never;
         post?: never;
@@ -491,8 +621,16 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * What is to be pressed on the lap, and the run-throughs so far.
+         * @description What is to be pressed on the lap, and the run-throughs so far.
+         */
         get: operations["listRuns"];
         put?: never;
+        /**
+         * Keeps a run-through by what was pressed.
+         * @description Keeps a run-through by what was pressed.
+         */
         post: operations["keepRun"];
         delete?: never;
         options?: never;
@@ -507,8 +645,16 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * Sessions of a book in the order they begin.
+         * @description Sessions of a book in the order they begin.
+         */
         get: operations["listSessionsOfBook"];
         put?: never;
+        /**
+         * Plans a session.
+         * @description Plans a session.
+         */
         post: operations["planSession"];
         delete?: never;
         options?: never;
@@ -523,6 +669,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * Sessions of a book as calendar entries.
+         * @description Sessions of a book as calendar entries.
+         */
         get: operations["getCalendarOfBook"];
         put?: never;
         post?: never;
@@ -541,6 +691,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * What one setup sheet is worth against another.
+         * @description What one setup sheet is worth against another.
+         */
         post: operations["compareSheets"];
         delete?: never;
         options?: never;
@@ -555,8 +709,16 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * Laps in the head, and what is tapped at.
+         * @description Laps in the head, and what is tapped at.
+         */
         get: operations["getStopwatch"];
         put?: never;
+        /**
+         * Keeps a lap in the head by its taps.
+         * @description Keeps a lap in the head by its taps.
+         */
         post: operations["keepImaginedLap"];
         delete?: never;
         options?: never;
@@ -573,6 +735,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * A draft's pages and lap; nothing is kept.
+         * @description A draft's pages and lap; nothing is kept.
+         */
         post: operations["tryDraft"];
         delete?: never;
         options?: never;
@@ -587,6 +753,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * Hours of weather at the book's circuit.
+         * @description Hours of weather at the book's circuit.
+         */
         get: operations["askWeather"];
         put?: never;
         post?: never;
@@ -603,6 +773,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * All cars.
+         * @description All cars.
+         */
         get: operations["listCars"];
         put?: never;
         post?: never;
@@ -621,6 +795,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Takes in a car's file.
+         * @description Takes in a car's file.
+         */
         post: operations["importCar"];
         delete?: never;
         options?: never;
@@ -635,6 +813,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * A car as its format writes it.
+         * @description A car as its format writes it.
+         */
         get: operations["getCar"];
         put?: never;
         post?: never;
@@ -651,6 +833,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * The car as the file that it came from.
+         * @description The car as the file that it came from.
+         */
         get: operations["getCarFile"];
         put?: never;
         post?: never;
@@ -667,8 +853,16 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * Setup sheets of a car, oldest first.
+         * @description Setup sheets of a car, oldest first.
+         */
         get: operations["listSheets"];
         put?: never;
+        /**
+         * Adds a setup sheet.
+         * @description Adds a setup sheet.
+         */
         post: operations["addSheet"];
         delete?: never;
         options?: never;
@@ -684,8 +878,16 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /**
+         * Changes a setup sheet.
+         * @description Changes a setup sheet.
+         */
         put: operations["changeSheet"];
         post?: never;
+        /**
+         * Removes a setup sheet.
+         * @description Removes a setup sheet.
+         */
         delete: operations["removeSheet"];
         options?: never;
         head?: never;
@@ -699,6 +901,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * The newest layout of each circuit.
+         * @description The newest layout of each circuit.
+         */
         get: operations["listCircuits"];
         put?: never;
         post?: never;
@@ -717,6 +923,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Takes in a circuit: GeoJSON, a centreline, or a recording of a lap.
+         * @description Takes in a circuit: GeoJSON, a centreline, or a recording of a lap.
+         */
         post: operations["importCircuit"];
         delete?: never;
         options?: never;
@@ -733,6 +943,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Reads a circuit's file without taking it in.
+         * @description Reads a circuit's file without taking it in.
+         */
         post: operations["previewCircuit"];
         delete?: never;
         options?: never;
@@ -747,6 +961,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * A layout, its draft, and its earlier versions.
+         * @description A layout, its draft, and its earlier versions.
+         */
         get: operations["getCircuit"];
         put?: never;
         post?: never;
@@ -763,6 +981,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * The surveyed centreline as CSV.
+         * @description The surveyed centreline as CSV.
+         */
         get: operations["getCentreline"];
         put?: never;
         post?: never;
@@ -779,6 +1001,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * The circuit as GeoJSON.
+         * @description The circuit as GeoJSON.
+         */
         get: operations["getCircuitGeoJson"];
         put?: never;
         post?: never;
@@ -796,8 +1022,16 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /**
+         * Keeps what is changed by hand; the layout stays as it is.
+         * @description Keeps what is changed by hand; the layout stays as it is.
+         */
         put: operations["keepCircuitDraft"];
         post?: never;
+        /**
+         * Drops what was changed by hand since the layout was kept.
+         * @description Drops what was changed by hand since the layout was kept.
+         */
         delete: operations["discardCircuitDraft"];
         options?: never;
         head?: never;
@@ -811,6 +1045,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * Sun and shadows on the circuit at an hour.
+         * @description Sun and shadows on the circuit at an hour.
+         */
         get: operations["getLight"];
         put?: never;
         post?: never;
@@ -827,6 +1065,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * The marks as waypoints.
+         * @description The marks as waypoints.
+         */
         get: operations["getMarksGpx"];
         put?: never;
         post?: never;
@@ -845,6 +1087,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * The draft becomes the next version of the layout.
+         * @description The draft becomes the next version of the layout.
+         */
         post: operations["keepLayout"];
         delete?: never;
         options?: never;
@@ -861,6 +1107,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * A file becomes the next version of the layout.
+         * @description A file becomes the next version of the layout.
+         */
         post: operations["importLayout"];
         delete?: never;
         options?: never;
@@ -875,8 +1125,16 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * The walk that goes on, or what one would look at.
+         * @description The walk that goes on, or what one would look at.
+         */
         get: operations["getWalk"];
         put?: never;
+        /**
+         * Begins a walk.
+         * @description Begins a walk.
+         */
         post: operations["beginWalk"];
         delete?: never;
         options?: never;
@@ -894,6 +1152,10 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
+        /**
+         * Takes a remark or a dismissal back.
+         * @description Takes a remark or a dismissal back.
+         */
         delete: operations["removeDebriefNote"];
         options?: never;
         head?: never;
@@ -910,6 +1172,10 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
+        /**
+         * Removes a lap in the head.
+         * @description Removes a lap in the head.
+         */
         delete: operations["removeImaginedLap"];
         options?: never;
         head?: never;
@@ -923,9 +1189,17 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * How far a job is, and what it gave.
+         * @description How far a job is, and what it gave.
+         */
         get: operations["getJob"];
         put?: never;
         post?: never;
+        /**
+         * Ends a job as soon as it can.
+         * @description Ends a job as soon as it can.
+         */
         delete: operations["cancelJob"];
         options?: never;
         head?: never;
@@ -941,6 +1215,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Reads the columns of a file of laps without keeping it.
+         * @description Reads the columns of a file of laps without keeping it.
+         */
         post: operations["previewLaps"];
         delete?: never;
         options?: never;
@@ -958,6 +1236,10 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
+        /**
+         * Removes a file of laps.
+         * @description Removes a file of laps.
+         */
         delete: operations["removeLaps"];
         options?: never;
         head?: never;
@@ -971,6 +1253,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * A file of laps as it came.
+         * @description A file of laps as it came.
+         */
         get: operations["getLapFile"];
         put?: never;
         post?: never;
@@ -988,6 +1274,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /**
+         * Says what kind a lap is; null gives it back to Marvek.
+         * @description Says what kind a lap is; null gives it back to Marvek.
+         */
         put: operations["sayKindOfLap"];
         post?: never;
         delete?: never;
@@ -1003,6 +1293,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * Where a lap ran across the road.
+         * @description Where a lap ran across the road.
+         */
         get: operations["getLineOfLaps"];
         put?: never;
         post?: never;
@@ -1020,8 +1314,16 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /**
+         * Whether the driver took a remark.
+         * @description Whether the driver took a remark.
+         */
         put: operations["seeRemark"];
         post?: never;
+        /**
+         * Takes a remark on a driver back.
+         * @description Takes a remark on a driver back.
+         */
         delete: operations["takeBackRemark"];
         options?: never;
         head?: never;
@@ -1035,8 +1337,16 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * What was said over the radio after a message.
+         * @description What was said over the radio after a message.
+         */
         get: operations["listHeard"];
         put?: never;
+        /**
+         * Says something over the radio.
+         * @description Says something over the radio.
+         */
         post: operations["sayOverRadio"];
         delete?: never;
         options?: never;
@@ -1054,6 +1364,10 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
+        /**
+         * Removes a run-through.
+         * @description Removes a run-through.
+         */
         delete: operations["removeRun"];
         options?: never;
         head?: never;
@@ -1067,6 +1381,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * The JSON Schema of a book's file.
+         * @description The JSON Schema of a book's file.
+         */
         get: operations["getBookSchema"];
         put?: never;
         post?: never;
@@ -1083,6 +1401,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * The JSON Schema of a car's file.
+         * @description The JSON Schema of a car's file.
+         */
         get: operations["getCarSchema"];
         put?: never;
         post?: never;
@@ -1099,6 +1421,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * All sessions in the order they begin.
+         * @description All sessions in the order they begin.
+         */
         get: operations["listSessions"];
         put?: never;
         post?: never;
@@ -1115,6 +1441,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * All sessions as calendar entries.
+         * @description All sessions as calendar entries.
+         */
         get: operations["getCalendar"];
         put?: never;
         post?: never;
@@ -1131,9 +1461,21 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * One session.
+         * @description One session.
+         */
         get: operations["getSession"];
+        /**
+         * Changes a session.
+         * @description Changes a session.
+         */
         put: operations["changeSession"];
         post?: never;
+        /**
+         * Removes a session with its laps.
+         * @description Removes a session with its laps.
+         */
         delete: operations["removeSession"];
         options?: never;
         head?: never;
@@ -1147,6 +1489,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * A lap along a stretch of the road.
+         * @description A lap along a stretch of the road.
+         */
         get: operations["getAlong"];
         put?: never;
         post?: never;
@@ -1163,6 +1509,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * What is read before a session.
+         * @description What is read before a session.
+         */
         get: operations["getBrief"];
         put?: never;
         post?: never;
@@ -1179,6 +1529,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * What the laps of a session did against the page, and what follows from it.
+         * @description What the laps of a session did against the page, and what follows from it.
+         */
         get: operations["getDebrief"];
         put?: never;
         post?: never;
@@ -1196,6 +1550,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /**
+         * What becomes of the changes that a session brings.
+         * @description What becomes of the changes that a session brings.
+         */
         put: operations["decideChanges"];
         post?: never;
         delete?: never;
@@ -1213,6 +1571,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Sets a finding aside.
+         * @description Sets a finding aside.
+         */
         post: operations["dismissFinding"];
         delete?: never;
         options?: never;
@@ -1229,6 +1591,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Keeps the prepared pages as the session's revision.
+         * @description Keeps the prepared pages as the session's revision.
+         */
         post: operations["issueRevision"];
         delete?: never;
         options?: never;
@@ -1245,6 +1611,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Adds a file of laps to a session.
+         * @description Adds a file of laps to a session.
+         */
         post: operations["addLaps"];
         delete?: never;
         options?: never;
@@ -1259,7 +1629,15 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * A led session: the group, its turns, and what was said.
+         * @description A led session: the group, its turns, and what was said.
+         */
         get: operations["getLead"];
+        /**
+         * Changes a led session.
+         * @description Changes a led session.
+         */
         put: operations["changeLead"];
         post?: never;
         delete?: never;
@@ -1277,6 +1655,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * A remark on a driver of the group.
+         * @description A remark on a driver of the group.
+         */
         post: operations["sayToDriver"];
         delete?: never;
         options?: never;
@@ -1291,6 +1673,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * A driver's day on one page.
+         * @description A driver's day on one page.
+         */
         get: operations["printDriverSheet"];
         put?: never;
         post?: never;
@@ -1307,9 +1693,21 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * How far the logger is.
+         * @description How far the logger is.
+         */
         get: operations["getLiveLaps"];
         put?: never;
+        /**
+         * Starts a simulated logger that drives while it is watched.
+         * @description Starts a simulated logger that drives while it is watched.
+         */
         post: operations["startLiveLaps"];
+        /**
+         * Stops the logger.
+         * @description Stops the logger.
+         */
         delete: operations["stopLiveLaps"];
         options?: never;
         head?: never;
@@ -1325,6 +1723,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Plans the session after this one.
+         * @description Plans the session after this one.
+         */
         post: operations["planNextSession"];
         delete?: never;
         options?: never;
@@ -1339,6 +1741,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * What a session changes on the pages.
+         * @description What a session changes on the pages.
+         */
         get: operations["prepareSession"];
         put?: never;
         post?: never;
@@ -1357,6 +1763,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * A remark on a corner and a lap.
+         * @description A remark on a corner and a lap.
+         */
         post: operations["sayOfLaps"];
         delete?: never;
         options?: never;
@@ -1371,8 +1781,16 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * What the laps of a session speak for changing.
+         * @description What the laps of a session speak for changing.
+         */
         get: operations["getReview"];
         put?: never;
+        /**
+         * Keeps accepted proposals as a revision.
+         * @description Keeps accepted proposals as a revision.
+         */
         post: operations["keepReview"];
         delete?: never;
         options?: never;
@@ -1389,6 +1807,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * The step plans moved on or back by the laps.
+         * @description The step plans moved on or back by the laps.
+         */
         post: operations["noteStepsOfLaps"];
         delete?: never;
         options?: never;
@@ -1403,6 +1825,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * A session as a calendar entry.
+         * @description A session as a calendar entry.
+         */
         get: operations["getCalendarEntry"];
         put?: never;
         post?: never;
@@ -1419,6 +1845,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * A file of the simulated logger, which drives the session's book with a person's errors.
+         * @description A file of the simulated logger, which drives the session's book with a person's errors.
+         */
         get: operations["simulateLaps"];
         put?: never;
         post?: never;
@@ -1437,6 +1867,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * What was found on the walk becomes the next version of the layout.
+         * @description What was found on the walk becomes the next version of the layout.
+         */
         post: operations["finishWalk"];
         delete?: never;
         options?: never;
@@ -1453,6 +1887,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * A note on the walk, with a photo where there is one.
+         * @description A note on the walk, with a photo where there is one.
+         */
         post: operations["noteOnWalk"];
         delete?: never;
         options?: never;
@@ -1470,6 +1908,10 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
+        /**
+         * Removes a note of the walk.
+         * @description Removes a note of the walk.
+         */
         delete: operations["removeWalkNote"];
         options?: never;
         head?: never;
@@ -1483,6 +1925,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * The photo of a note.
+         * @description The photo of a note.
+         */
         get: operations["getPhoto"];
         put?: never;
         post?: never;
@@ -1500,6 +1946,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /**
+         * Something on the walk's list was looked at.
+         * @description Something on the walk's list was looked at.
+         */
         put: operations["tickItem"];
         post?: never;
         delete?: never;
@@ -1517,6 +1967,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Waypoints that were taken on the walk become notes.
+         * @description Waypoints that were taken on the walk become notes.
+         */
         post: operations["addWaypoints"];
         delete?: never;
         options?: never;
@@ -1528,1145 +1982,2068 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /**
+         * Marvek car, version 1
+         * @description A car or motorcycle. SI units unless the name carries another one.
+         */
+        BookCar: {
+            aero: {
+                cdA_m2: number;
+                clA_m2?: number;
+                frontShare?: number;
+            };
+            bodyWidth_m: number;
+            brakes: {
+                frontShare?: number;
+                maxForce_n: number;
+            };
+            /** @description of the loaded vehicle */
+            cgHeight_m: number;
+            /** @enum {unknown} */
+            drive: "front" | "rear" | "all";
+            driveFrontShare?: number;
+            driver_kg?: number;
+            engine: {
+                engineBraking_nm?: number;
+                idle_rpm?: number;
+                limiter_rpm: number;
+                /** @description [rpm, N·m] pairs, crank torque, engine speed rising */
+                torqueCurve: number[][];
+            };
+            /** @constant */
+            format: "marvek-car";
+            /** @description of the loaded vehicle */
+            frontWeightShare: number;
+            gearbox: {
+                downshift_s?: number;
+                efficiency?: number;
+                finalDrive: number;
+                /** @description first gear first, falling */
+                ratios: number[];
+                upshift_s?: number;
+            };
+            /** @enum {unknown} */
+            kind: "car" | "motorcycle";
+            length_m: number;
+            /** @description without driver and fuel */
+            mass_kg: number;
+            name: string;
+            rollingResistance?: number;
+            trackWidth_m?: number;
+            tyre: {
+                loadSensitivity?: number;
+                muLateral: number;
+                muLongitudinal: number;
+                radius_m: number;
+                /** @description load of one wheel at which the friction holds */
+                referenceLoad_n?: number;
+            };
+            /** @constant */
+            version: 1;
+            wheelbase_m: number;
+        } & unknown;
         BookCarSheetsBody: {
-            conditions?: Record<string, never>;
-            first?: Record<string, never>;
-            line?: string;
-            ownValues?: Record<string, never>;
-            second?: Record<string, never>;
+            conditions?: components["schemas"]["BookConditions"] | null;
+            first: components["schemas"]["BookSetup"];
+            line?: components["schemas"]["BookLine"] | null;
+            ownValues?: components["schemas"]["BookOwnValues"][] | null;
+            second: components["schemas"]["BookSetup"];
         };
+        /** @enum {unknown} */
+        BookChangedField: "brake.at_m" | "gears.corner" | "trailBrake.release_m" | "apexes.speed_mps" | "kerbs.apex" | "kerbs.exit" | "throttle.first_m" | "throttle.full_m";
+        /** @description what a lap is computed for; what is left out takes its default */
+        BookConditions: {
+            /** @description share of the downforce that is left behind another car */
+            airShare?: number;
+            airTemperature_c: number;
+            /** @description date and hour on the circuit's own clocks */
+            at?: string;
+            brakeBuildUp_s: number;
+            /** @description which lap on cold tyres; the first without it */
+            coldLap?: number;
+            fuel_kg: number;
+            gripUsed: number;
+            humidity_pct: number;
+            /** @description kept from the white line by the line that is searched */
+            margin_m?: number;
+            /** @description parts of the lap whose surface is another than the rest's */
+            parts?: components["schemas"]["BookSurfacePart"][];
+            pedalChange_s: number;
+            pressure_hpa: number;
+            /** @enum {unknown} */
+            surface: "dry" | "damp" | "wet";
+            trackTemperature_c?: number;
+            /** @enum {unknown} */
+            tyres: "cold" | "warm" | "worn";
+            /** @description how worn worn tyres are: 1 at the end of their good laps */
+            wear?: number;
+            windFrom_deg: number;
+            windSpeed_mps: number;
+        };
+        /** @description what becomes of a change that a session brings */
+        BookDecision: {
+            /** @enum {unknown} */
+            choice: "accept" | "alter" | "leave";
+            corner: number;
+            field: components["schemas"]["BookChangedField"];
+            /** @description of an altered one; the use of a kerb by its place in the list of uses */
+            value?: number | null;
+        };
+        /** @description The body of a revision to be kept serves to try it out: parent and reason are not needed. */
         BookDraftBody: {
-            conditions?: Record<string, never>;
-            line?: string;
-            ownValues?: Record<string, never>;
+            conditions?: components["schemas"]["BookConditions"] | null;
+            line?: components["schemas"]["BookLine"] | null;
+            ownValues?: components["schemas"]["BookOwnValues"][] | null;
             /** Format: int32 */
-            parent?: number;
-            reason?: string;
-            setup?: Record<string, never>;
+            parent?: number | null;
+            reason?: string | null;
+            setup?: components["schemas"]["BookSetup"] | null;
+        };
+        /** @description what comes of driving the page: made or not, share of the tyres' grip that it asks for and where, metres run wide and beyond what may be used */
+        BookDriven: {
+            beyondAt_m?: number;
+            beyond_m: number;
+            /** @description brake point that was found for the driver's own pressures */
+            brakeFound_m?: number;
+            gripAt_m: number;
+            /** @description share of the tyres' grip that is asked for at most; 1 at the limit */
+            gripNeeded: number;
+            lockedAt_m?: number;
+            locked_m: number;
+            made: boolean;
+            spunAt_m?: number;
+            spun_m: number;
+            wideAt_m?: number;
+            wide_m: number;
+        };
+        /** @description what lies beyond the white line at a place, and how far the rule lets the body out there */
+        BookEdge: {
+            allowed_m?: number;
+            /** @enum {unknown} */
+            kerb?: "flat" | "ramp" | "crowned" | "serrated" | "sausage";
+            kerbHeight_mm?: number;
+            kerbWidth_m?: number;
+            use?: components["schemas"]["BookKerbUse"];
+            useWet?: components["schemas"]["BookKerbUse"];
+        };
+        BookForecastHour: {
+            airTemperature_c: number;
+            /** @description on the circuit's clocks */
+            at: string;
+            rain_pct: number;
+            /** @enum {unknown} */
+            surface: "dry" | "damp" | "wet";
+            trackTemperature_c: number;
+            windFrom_deg: number;
+            windSpeed_mps: number;
+        };
+        BookImportSettings: {
+            expectedLength_m?: number;
+            lap?: number;
+            /** @description whether the road is taken as level; not said yet where it is missing */
+            level?: boolean;
+            name?: string;
+            reversed?: boolean;
+            /** @description factor on the smoothing that the noise asks for */
+            smoothing?: number;
+            startAt_m?: number;
+            widthLeft_m?: number;
+            widthRight_m?: number;
         };
         BookImported: {
             /** Format: uuid */
-            id?: string;
+            id: string;
+        };
+        /** @description Points to the job that goes on. */
+        BookJobStarted: {
+            /** Format: uuid */
+            job: string;
+            /** Format: double */
+            progress: number;
+            /** @enum {string} */
+            status: "queued" | "running" | "done" | "failed" | "cancelled";
         };
         BookKeepBody: {
-            conditions?: Record<string, never>;
-            line?: string;
-            ownValues?: Record<string, never>;
+            conditions?: components["schemas"]["BookConditions"] | null;
+            line?: components["schemas"]["BookLine"] | null;
+            ownValues?: components["schemas"]["BookOwnValues"][] | null;
             /** Format: int32 */
             parent: number;
-            reason?: string;
-            setup?: Record<string, never>;
+            reason?: string | null;
+            setup?: components["schemas"]["BookSetup"] | null;
+        };
+        /** @enum {unknown} */
+        BookKerbUse: "none" | "touch" | "tyre" | "half-car" | "full";
+        /** @description a session that a group is led through */
+        BookLeadDay: {
+            cones: {
+                at_m: number;
+                corner: number;
+                note: string;
+                /** @enum {unknown} */
+                point: "brake" | "turn-in" | "apex";
+                /** @enum {unknown} */
+                side: "left" | "right" | "over" | "road";
+                /** @enum {unknown} */
+                what: "cone" | "board";
+            }[];
+            drivers: {
+                /** @description first lap on the road */
+                fromLap: number;
+                /** @description first lap that he is gone */
+                goneFromLap: number | null;
+                key: string;
+                name: string;
+                vehicle: string;
+            }[];
+            /** @description of laps, by the driver's key */
+            files: {
+                driver: string;
+                /** Format: uuid */
+                file: string;
+            }[];
+            /** @description that is driven now */
+            lap: number;
+            laps: number;
+            /** @description laps behind the leader at a time */
+            lapsEach: number;
+            /** @description of the page's speed */
+            paceShare: number;
+            safetyBrief: {
+                done: boolean;
+                text: string;
+            }[];
+            words: {
+                /** @description whether it praises */
+                good: boolean;
+                text: string;
+            }[];
+        };
+        /** @enum {unknown} */
+        BookLine: "smooth" | "fastest" | "centreline";
+        BookMark: {
+            cautions?: string[];
+            mark: string;
+            /** @description the whole words where the point is at the mark */
+            near?: string | null;
+            offset_m: number;
+            /** @description the driver's own wording */
+            own?: string;
+            /** @enum {unknown} */
+            side: "left" | "right" | "over" | "road";
+            text: string;
+            /** @description the mark itself in words, without metres */
+            thing: string;
+            type?: string;
+            /** @description a count of time where nothing that stands can be seen */
+            weak?: boolean;
         };
         BookNewBook: {
             /** Format: uuid */
             carId: string;
             /** Format: uuid */
             circuitId: string;
-            conditions?: Record<string, never>;
-            line?: string;
-            name?: string;
-            setup?: Record<string, never>;
+            conditions?: components["schemas"]["BookConditions"] | null;
+            line?: components["schemas"]["BookLine"] | null;
+            name?: string | null;
+            setup?: components["schemas"]["BookSetup"] | null;
         };
+        /** @description something to look at in a corner; corner 0 is the lap as a whole */
+        BookOpenPoint: {
+            corner: number;
+            words: string;
+        };
+        /** @description own values of one corner, by the names of the format; what is absent is the model's */
+        BookOwnValues: {
+            "apexes.offset_m"?: number;
+            "apexes.speed_mps"?: number;
+            "brake.at_m"?: number;
+            "brake.initial_pct"?: number;
+            "brake.mark"?: string;
+            "brake.words"?: string;
+            confidence?: number;
+            corner: number;
+            "gears.corner"?: number;
+            "kerbs.apex"?: components["schemas"]["BookKerbUse"];
+            "kerbs.exit"?: components["schemas"]["BookKerbUse"];
+            line?: components["schemas"]["BookSchool"];
+            /** @description names of the laps that values were measured in, by field */
+            measured?: {
+                [key: string]: string[];
+            };
+            notes?: string;
+            source?: components["schemas"]["BookSource"];
+            "throttle.first_m"?: number;
+            "throttle.full_m"?: number;
+            "trailBrake.atTurnIn_pct"?: number;
+            "trailBrake.release_m"?: number;
+            "turnIn.at_m"?: number;
+            "turnIn.mark"?: string;
+            "turnIn.words"?: string;
+            wayOut?: string;
+        };
+        BookPage: {
+            apexes: {
+                at_m: number;
+                /** @enum {unknown} */
+                kind: "early" | "mid" | "late";
+                offset_m: number;
+                speed_mps: number;
+            }[];
+            approach: {
+                offset_m: number;
+                speed_mps: number;
+            };
+            brake: {
+                at_m?: number;
+                choices?: components["schemas"]["BookMark"][];
+                initial_pct?: number;
+                safe?: components["schemas"]["BookMark"];
+                /** @enum {unknown} */
+                style: "hard" | "squeeze" | "dab" | "lift" | "none";
+                target?: components["schemas"]["BookMark"];
+            };
+            confidence?: number;
+            corner: number;
+            /** @enum {unknown} */
+            direction: "left" | "right";
+            driven?: components["schemas"]["BookDriven"];
+            exit: {
+                offset_m: number;
+                speed_mps: number;
+                trackOut_m: number;
+            };
+            from_m: number;
+            gears: {
+                approach: number;
+                corner: number;
+                downshifts_m: number[];
+            };
+            kerbs: {
+                apex: components["schemas"]["BookKerbUse"];
+                entry: components["schemas"]["BookKerbUse"];
+                exit: components["schemas"]["BookKerbUse"];
+            };
+            /** @description largest lean of a motorcycle */
+            lean_deg?: number;
+            /** @description what the track limits allow; metres that the body's outer edge may be beyond the white line */
+            limits?: {
+                apex: components["schemas"]["BookEdge"];
+                entry: components["schemas"]["BookEdge"];
+                exit: components["schemas"]["BookEdge"];
+                /** @enum {unknown} */
+                rule: "one-wheel-inside-line" | "two-wheels-inside-line" | "kerb-counts-as-track" | "free";
+            };
+            /** @description that is driven in place of the book's line */
+            line?: components["schemas"]["BookSchool"];
+            lowest: {
+                at_m: number;
+                speed_mps: number;
+            };
+            name: string;
+            notes: string;
+            sources: {
+                [key: string]: components["schemas"]["BookSource"];
+            };
+            stakes?: components["schemas"]["BookStakes"];
+            throttle: {
+                first_m?: number;
+                first_pct?: number;
+                full_m?: number;
+            };
+            time_s: number;
+            to_m: number;
+            trailBrake?: {
+                atTurnIn_pct: number;
+                half_pct: number;
+                nearApex_pct: number;
+                release_m: number;
+            };
+            turnIn: {
+                at_m: number;
+                choices?: components["schemas"]["BookMark"][];
+                speed_mps: number;
+                target?: components["schemas"]["BookMark"];
+            };
+            wayOut: string;
+        };
+        BookResult: {
+            bestLap_s?: number;
+            laps: number;
+            learned?: string;
+        };
+        BookRevision: {
+            conditions: components["schemas"]["BookConditions"];
+            createdAt: string;
+            lap: {
+                curvatureSquared_perM: number;
+                modelTime_s: number;
+                time_s: number;
+                topSpeed_mps: number;
+            };
+            layoutVersion: number;
+            line: components["schemas"]["BookLine"];
+            number: number;
+            ownValues: components["schemas"]["BookOwnValues"][];
+            pages: components["schemas"]["BookPage"][];
+            parent: number | null;
+            reason: string;
+            /** @description the sheet that the revision was computed with */
+            setup?: components["schemas"]["BookSetup"];
+        };
+        /**
+         * @description a way through a corner
+         * @enum {unknown}
+         */
+        BookSchool: "rounded" | "late-apex" | "v" | "tight" | "double-apex" | "defend" | "fastest";
+        BookSession: {
+            /** @description as expected, before the purpose */
+            conditions: components["schemas"]["BookConditions"];
+            decisions?: components["schemas"]["BookDecision"][];
+            event: string;
+            forecast?: components["schemas"]["BookForecastHour"][];
+            /** @enum {unknown} */
+            kind: "walk" | "test" | "practice" | "qualifying" | "race" | "track-day" | "simulator";
+            /** @description the second of an hour that the clocks show twice */
+            laterHour?: boolean;
+            length_min: number;
+            openPoints?: components["schemas"]["BookOpenPoint"][];
+            /** @enum {unknown} */
+            purpose: "practice" | "qualifying" | "race" | "save-tyres" | "first-lap" | "defend" | "attack" | "follow";
+            result?: components["schemas"]["BookResult"];
+            /** @description that was issued for it */
+            revision?: number;
+            setup?: components["schemas"]["BookSetup"];
+            /** @description on the circuit's clocks, such as 2026-05-01T16:30 */
+            startsAt: string;
+            tyres: components["schemas"]["BookTyreSet"];
+        };
+        /** @description how the car is set up; what is absent is the car's own or was not written down */
+        BookSetup: {
+            aeroFrontShare?: number;
+            barFront?: number;
+            barRear?: number;
+            brakeFrontShare?: number;
+            cdA_m2?: number;
+            clA_m2?: number;
+            /** Format: date */
+            date?: string;
+            finalDrive?: number;
+            fuel_kg?: number;
+            gripFactor?: number;
+            name: string;
+            notes?: string;
+            pressureFront_kpa?: number;
+            pressureRear_kpa?: number;
+            rideHeightFront_mm?: number;
+            rideHeightRear_mm?: number;
+            tyres?: string;
+            wing?: number;
+        };
+        /** @enum {unknown} */
+        BookSource: "model" | "measured" | "driver" | "coach";
+        /** @description seconds a lap that the usual slips cost; what cannot be slipped is absent */
+        BookStakes: {
+            apex2kmhSlower_s?: number;
+            apexHalfMetreOff_s?: number;
+            brake5mEarly_s?: number;
+            exit1kmhSlower_s?: number;
+            throttle10mLate_s?: number;
+        };
+        BookStep: {
+            /** @description present step; absent at the safe mark */
+            at_m?: number;
+            corner: number;
+            inARow: number;
+            misses: number;
+            proven: boolean;
+            safe_m: number;
+            /** @enum {unknown} */
+            surface: "dry" | "damp" | "wet";
+            target_m: number;
+        };
+        BookSurfacePart: {
+            from_m: number;
+            /** @enum {unknown} */
+            surface: "dry" | "damp" | "wet";
+            to_m: number;
+        };
+        /** @description Pages, and what is drawn. */
         BookTried: {
-            revision?: Record<string, never>;
-            trace?: components["schemas"]["Trace"];
+            revision: components["schemas"]["BookRevision"];
+            trace: components["schemas"]["Trace"];
         };
+        BookTyreSet: {
+            goodLaps: number;
+            /** Format: date */
+            inUseSince?: string;
+            /** @description run before the session */
+            laps: number;
+            name: string;
+        };
+        /** @description A book with its revisions, newest last. */
         BooksBookView: {
-            car?: string;
+            car: string;
             /** Format: uuid */
-            carId?: string;
-            circuit?: string;
+            carId: string;
+            circuit: string;
             /** Format: uuid */
-            circuitId?: string;
+            circuitId: string;
             /** Format: uuid */
-            id?: string;
-            layout?: string;
+            id: string;
+            layout: string;
             /** Format: int32 */
-            layoutVersion?: number;
-            name?: string;
+            layoutVersion: number;
+            name: string;
             /** Format: uuid */
-            newestCircuitId?: string;
+            newestCircuitId: string;
             /** Format: int32 */
-            newestLayoutVersion?: number;
-            revisions?: components["schemas"]["BooksRevisionLine"][];
+            newestLayoutVersion: number;
+            revisions: components["schemas"]["BooksRevisionLine"][];
         };
+        /** @description Answer to a new book. */
+        BooksCreated: {
+            /** Format: uuid */
+            id: string;
+            /** Format: int32 */
+            revision: number;
+        };
+        /** @description A line of a book's history. */
         BooksRevisionLine: {
             /** Format: date-time */
-            createdAt?: string;
+            createdAt: string;
             /** Format: int32 */
-            number?: number;
+            number: number;
             /** Format: int32 */
-            parent?: number;
-            reason?: string;
+            parent?: number | null;
+            reason: string;
             /** Format: double */
-            time_s?: number;
+            time_s: number;
         };
+        /** @description Ideal front share for a deceleration by the tyres. */
         BrakeBalanceIdeal: {
             /** Format: double */
-            decelerationG?: number;
+            decelerationG: number;
             /** Format: double */
-            frontShare?: number;
+            frontShare: number;
         };
+        /** @description The balance on a lap. */
         BrakeBalanceResult: {
-            /** Format: double */
-            chosen?: number;
-            fast?: components["schemas"]["BrakeBalanceIdeal"][];
-            standing?: components["schemas"]["BrakeBalanceIdeal"][];
-            zones?: components["schemas"]["BrakeBalanceZone"][];
+            /**
+             * Format: double
+             * @description the car's own front share
+             */
+            chosen: number;
+            /** @description the same at the lap's top speed, where downforce counts */
+            fast: components["schemas"]["BrakeBalanceIdeal"][];
+            /** @description ideal share over deceleration at walking pace, level road */
+            standing: components["schemas"]["BrakeBalanceIdeal"][];
+            zones: components["schemas"]["BrakeBalanceZone"][];
         };
+        /** @description A braking zone. */
         BrakeBalanceZone: {
+            /**
+             * Format: double
+             * @description metres that the chosen share takes longer than the ideal one throughout
+             */
+            costM: number;
+            /**
+             * Format: double
+             * @description metres longer (negative: shorter) with one per cent more at the front
+             */
+            forwardM: number;
+            /**
+             * Format: double
+             * @description station of its first metre
+             */
+            fromM: number;
             /** Format: double */
-            costM?: number;
+            fromMps: number;
+            /**
+             * Format: double
+             * @description mean grade, uphill positive
+             */
+            gradePct: number;
+            /**
+             * Format: double
+             * @description ideal front share at its first speed and largest deceleration
+             */
+            idealAtBegin: number;
+            /**
+             * Format: double
+             * @description the same at its last speed
+             */
+            idealAtEnd: number;
             /** Format: double */
-            forwardM?: number;
+            largestG: number;
+            /**
+             * @description at the chosen share
+             * @enum {string}
+             */
+            locksFirst: "FRONT" | "REAR" | "TOGETHER" | "NONE";
+            /**
+             * Format: double
+             * @description the same with one per cent less
+             */
+            rearwardM: number;
             /** Format: double */
-            fromM?: number;
+            toM: number;
             /** Format: double */
-            fromMps?: number;
-            /** Format: double */
-            gradePct?: number;
-            /** Format: double */
-            idealAtBegin?: number;
-            /** Format: double */
-            idealAtEnd?: number;
-            /** Format: double */
-            largestG?: number;
-            /** @enum {string} */
-            locksFirst?: "FRONT" | "REAR" | "TOGETHER" | "NONE";
-            /** Format: double */
-            rearwardM?: number;
-            /** Format: double */
-            toM?: number;
-            /** Format: double */
-            toMps?: number;
+            toMps: number;
         };
+        /** @description One changed value; the field by its name in the book format. */
         BriefChangeView: {
             /** Format: double */
-            after?: number;
+            after?: number | null;
             /** Format: double */
-            before?: number;
+            before?: number | null;
             /** Format: int32 */
-            corner?: number;
-            field?: string;
-            why?: string;
+            corner: number;
+            field: components["schemas"]["BookChangedField"];
+            /** @enum {string} */
+            why: "conditions" | "own-moved" | "step" | "held";
         };
         BriefDecisionView: {
-            choice?: string;
+            /** @enum {string} */
+            choice: "accept" | "alter" | "leave";
             /** Format: int32 */
-            corner?: number;
-            field?: string;
+            corner: number;
+            field: components["schemas"]["BookChangedField"];
             /** Format: double */
-            value?: number;
+            value?: number | null;
         };
         BriefIssueBody: {
-            reason?: string;
+            reason?: string | null;
         };
         BriefOpenPointView: {
             /** Format: int32 */
-            corner?: number;
-            words?: string;
+            corner: number;
+            words: string;
         };
+        /** @description What a session changes, with what the revision would be computed from. */
         BriefPreparedView: {
-            changes?: components["schemas"]["BriefChangeView"][];
-            conditions?: Record<string, never>;
-            decisions?: components["schemas"]["BriefDecisionView"][];
+            changes: components["schemas"]["BriefChangeView"][];
+            conditions: components["schemas"]["BookConditions"];
+            decisions: components["schemas"]["BriefDecisionView"][];
             /** Format: int64 */
-            edition?: number;
+            edition: number;
             /** Format: double */
-            lap_s?: number;
-            line?: string;
-            openPoints?: components["schemas"]["BriefOpenPointView"][];
-            ownValues?: Record<string, never>;
+            lap_s: number;
+            line: components["schemas"]["BookLine"];
+            openPoints: components["schemas"]["BriefOpenPointView"][];
+            ownValues: components["schemas"]["BookOwnValues"][];
             /** Format: int32 */
-            parent?: number;
-            parentConditions?: Record<string, never>;
+            parent: number;
+            parentConditions: components["schemas"]["BookConditions"];
             /** Format: double */
-            parentLap_s?: number;
-            setup?: Record<string, never>;
+            parentLap_s: number;
+            /** @description null for the car as it is */
+            setup?: components["schemas"]["BookSetup"] | null;
         };
+        /** @description A brief as a client sees it. */
         BriefView: {
-            conditions?: Record<string, never>;
-            focus?: components["schemas"]["BriefViewFocusView"][];
-            hazards?: components["schemas"]["BriefsHazardLine"][];
-            intoTheSun?: number[];
-            issued?: boolean;
+            conditions: components["schemas"]["BookConditions"];
+            focus: components["schemas"]["BriefViewFocusView"][];
+            hazards: components["schemas"]["BriefsHazardLine"][];
+            intoTheSun: number[];
+            issued: boolean;
             /** Format: double */
-            lap_s?: number;
+            lap_s: number;
             /** Format: int32 */
-            parent?: number;
+            parent?: number | null;
             /** Format: int32 */
-            revision?: number;
-            sectorEnds_m?: number[];
-            session?: components["schemas"]["SessionsKept"];
-            shortForm?: components["schemas"]["ShortForm"][];
-            steps?: components["schemas"]["StepBoardStepView"][];
+            revision: number;
+            sectorEnds_m: number[];
+            session: components["schemas"]["SessionsKept"];
+            shortForm: components["schemas"]["ShortForm"][];
+            steps: components["schemas"]["StepBoardStepView"][];
             /** Format: double */
-            sunElevation_deg?: number;
-            targets?: components["schemas"]["BriefViewTargetView"][];
-            toCheck?: components["schemas"]["LayoutMovesCheckLine"][];
-            warmUp?: components["schemas"]["BriefViewWarmUpView"][];
+            sunElevation_deg?: number | null;
+            targets: components["schemas"]["BriefViewTargetView"][];
+            toCheck: components["schemas"]["LayoutMovesCheckLine"][];
+            warmUp: components["schemas"]["BriefViewWarmUpView"][];
         };
+        /** @description A corner to work on. */
         BriefViewFocusView: {
             /** Format: int32 */
-            corner?: number;
+            corner: number;
             /** Format: double */
-            doubt?: number;
+            doubt: number;
             /** Format: double */
-            slip_s?: number;
+            slip_s: number;
             /** Format: double */
-            stakes_s?: number;
-            why?: string;
+            stakes_s: number;
+            /** @enum {string} */
+            why: "brake-early" | "slow-apex" | "late-throttle" | "off-the-apex" | "slow-exit";
         };
+        /** @description A lap to drive. */
         BriefViewTargetView: {
             /** Format: double */
-            lap_s?: number;
-            sectors_s?: number[];
-            tier?: string;
+            lap_s: number;
+            sectors_s: number[];
+            /** @enum {string} */
+            tier: "expert" | "good-club" | "beginner" | "book" | "own-best" | "own-next";
         };
+        /** @description A lap of the warm-up. */
         BriefViewWarmUpView: {
             /** Format: double */
-            brakeEarlier_m?: number;
+            brakeEarlier_m: number;
             /** Format: double */
-            gripShare?: number;
+            gripShare: number;
             /** Format: int32 */
-            lap?: number;
+            lap: number;
             /** Format: double */
-            lap_s?: number;
-            lowerGearIn?: number[];
+            lap_s: number;
+            lowerGearIn: number[];
         };
         BriefWordBody: {
-            word?: string;
+            /** @enum {string} */
+            word: "begin" | "made" | "missed" | "forget";
         };
+        /** @description What waits outside a corner. */
         BriefsHazardLine: {
             /** Format: int32 */
-            corner?: number;
+            corner: number;
             /** Format: double */
-            distance_m?: number;
-            words?: string;
+            distance_m: number;
+            words: string;
         };
+        /** @description A call, its times in seconds of the lap at the pace asked for. */
         CallCallView: {
             /** Format: int32 */
-            corner?: number;
+            corner: number;
             /** Format: double */
-            from_s?: number;
+            from_s: number;
             /** Format: double */
-            point_m?: number;
+            point_m: number;
             /** Format: double */
-            point_s?: number;
+            point_s: number;
             /** Format: double */
-            to_s?: number;
-            words?: string;
+            to_s: number;
+            words: string;
         };
         CallCallsBody: {
-            conditions?: Record<string, never>;
-            length?: string;
-            line?: string;
-            ownValues?: Record<string, never>;
+            conditions?: components["schemas"]["BookConditions"] | null;
+            /** @description unit that lengths are said in: m, yd or ft */
+            length?: string | null;
+            line?: components["schemas"]["BookLine"] | null;
+            ownValues?: components["schemas"]["BookOwnValues"][] | null;
             /** Format: double */
-            pace?: number;
-            setup?: Record<string, never>;
+            pace?: number | null;
+            setup?: components["schemas"]["BookSetup"] | null;
         };
         CallCallsView: {
-            calls?: components["schemas"]["CallCallView"][];
+            calls: components["schemas"]["CallCallView"][];
             /** Format: double */
-            lap_s?: number;
+            lap_s: number;
         };
+        /** @description A corner of both books. */
         CarAnswersBeside: {
-            first?: string;
+            first: string;
             /** Format: double */
-            firstLap_s?: number;
-            rows?: components["schemas"]["TwoBooksRow"][];
-            second?: string;
+            firstLap_s: number;
+            rows: components["schemas"]["TwoBooksRow"][];
+            second: string;
             /** Format: double */
-            secondLap_s?: number;
+            secondLap_s: number;
         };
+        /** @description The car on the circuit. */
         CarAnswersCarOnCircuit: {
-            dry?: components["schemas"]["BrakeBalanceResult"];
-            effects?: components["schemas"]["SensitivitiesEffect"][];
-            figures?: components["schemas"]["Figures"];
-            gears?: components["schemas"]["GearPictureResult"];
-            grip?: components["schemas"]["GripPictureAtSpeed"][];
+            dry: components["schemas"]["BrakeBalanceResult"];
+            effects: components["schemas"]["SensitivitiesEffect"][];
+            figures: components["schemas"]["Figures"];
+            gears: components["schemas"]["GearPictureResult"];
+            grip: components["schemas"]["GripPictureAtSpeed"][];
             /** @enum {string} */
-            kind?: "CAR" | "MOTORCYCLE";
+            kind: "CAR" | "MOTORCYCLE";
             /** Format: double */
-            lap_s?: number;
-            name?: string;
-            wet?: components["schemas"]["BrakeBalanceResult"];
+            lap_s: number;
+            name: string;
+            /** @description the balance with the same car and driver on a wet road */
+            wet: components["schemas"]["BrakeBalanceResult"];
         };
+        /** @description What an import answers. */
         CarsImportAnswer: {
             /** Format: uuid */
-            id?: string;
-            name?: string;
-            warnings?: string[];
+            id: string;
+            name: string;
+            warnings: string[];
         };
+        /** @description What lists show of a car. */
         CarsSummary: {
             /** Format: uuid */
-            id?: string;
-            name?: string;
+            id: string;
+            name: string;
         };
         ChecklistItem: {
-            /** Format: int32 */
-            corner?: number;
-            key?: string;
+            /**
+             * Format: int32
+             * @description number of the corner it belongs to, or null
+             */
+            corner?: number | null;
+            /** @description stays the same from one look to the next, so that it can be ticked off */
+            key: string;
             /** Format: double */
-            station_m?: number;
-            text?: string;
+            station_m: number;
+            text: string;
             /** @enum {string} */
-            why?: "MARK_MISSING" | "MARK_MOVES" | "BOARD_UNTRUE" | "KERB_UNKNOWN" | "KERB_UNMEASURED" | "SHADOW_UNDATED" | "PAGE_TO_CHECK";
+            why: "MARK_MISSING" | "MARK_MOVES" | "BOARD_UNTRUE" | "KERB_UNKNOWN" | "KERB_UNMEASURED" | "SHADOW_UNDATED" | "PAGE_TO_CHECK";
+        };
+        /**
+         * @description What a driver keeps of a circuit by hand: everything but the surveyed line itself. The whole of
+         *      it each time, not the differences.
+         */
+        CircuitEdits: {
+            corners: components["schemas"]["DrawnCorner"][];
+            hazards: components["schemas"]["Hazard"][];
+            kerbs: components["schemas"]["Kerb"][];
+            layout: string;
+            marks: components["schemas"]["Mark"][];
+            name: string;
+            timeZone: string;
+            /** @enum {string} */
+            trackLimits: "ONE_WHEEL_INSIDE_LINE" | "TWO_WHEELS_INSIDE_LINE" | "KERB_COUNTS_AS_TRACK" | "FREE";
+            /** Format: date */
+            validFrom?: string | null;
+            /** @description widths measured anew, applied in their order */
+            widths: components["schemas"]["WidthEdit"][];
+            zones: components["schemas"]["Zone"][];
         };
         CircuitKeepBody: {
-            reason?: string;
+            reason?: string | null;
             /** Format: date */
-            validFrom?: string;
+            validFrom?: string | null;
         };
         CircuitLightLightView: {
             /** Format: double */
-            azimuth_deg?: number;
+            azimuth_deg: number;
             /** Format: double */
-            elevation_deg?: number;
-            inShade?: components["schemas"]["CircuitLightShaded"][];
-            intoTheSun?: number[];
-            shadows?: components["schemas"]["CircuitLightShadow"][];
+            elevation_deg: number;
+            inShade: components["schemas"]["CircuitLightShaded"][];
+            /** @description numbers of the corners at which one drives towards a low sun */
+            intoTheSun: number[];
+            shadows: components["schemas"]["CircuitLightShadow"][];
         };
+        /** @description A fixed mark that stands in the shade. */
         CircuitLightShaded: {
             /** Format: double */
-            at_m?: number;
-            label?: string;
+            at_m: number;
+            label: string;
         };
         CircuitLightShadow: {
             /** Format: double */
-            at_m?: number;
-            label?: string;
+            at_m: number;
+            label: string;
             /** Format: double */
-            moved_m?: number;
+            moved_m: number;
             /** Format: double */
-            notedAt_m?: number;
-            usable?: boolean;
-            why?: string;
+            notedAt_m: number;
+            usable: boolean;
+            why: string;
         };
+        /** @description What a file was understood as, to be looked at before anything is stored. */
         CircuitPreview: {
             /** Format: double */
-            climb_m?: number;
-            closed?: boolean;
+            climb_m: number;
+            closed: boolean;
             /** Format: int32 */
-            corners?: number;
+            corners: number;
             /** Format: int32 */
-            kerbs?: number;
-            kind?: string;
+            kerbs: number;
+            kind: string;
             /** Format: double */
-            largestMoveAt_m?: number;
+            largestMoveAt_m: number;
             /** Format: double */
-            largestMove_m?: number;
+            largestMove_m: number;
             /** Format: double */
-            length_m?: number;
+            length_m: number;
             /** Format: int32 */
-            marks?: number;
-            name?: string;
-            place?: components["schemas"]["GeoPoint"];
-            road?: components["schemas"]["CircuitViewRoadColumns"];
+            marks: number;
+            name: string;
+            place?: components["schemas"]["GeoPoint"] | null;
+            road: components["schemas"]["CircuitViewRoadColumns"];
             /** Format: double */
-            spacing_m?: number;
+            spacing_m: number;
             /** Format: double */
-            surveyNoise_m?: number;
-            track?: components["schemas"]["RecordedLineFacts"];
-            warnings?: string[];
+            surveyNoise_m: number;
+            track?: components["schemas"]["RecordedLineFacts"] | null;
+            warnings: string[];
         };
+        /** @description A layout version as the circuit screen needs it. */
         CircuitView: {
-            corners?: components["schemas"]["Corner"][];
-            draft?: Record<string, never>;
-            draftChanges?: components["schemas"]["LayoutChange"][];
-            /** Format: int64 */
-            edition?: number;
-            edits?: Record<string, never>;
+            corners: components["schemas"]["Corner"][];
+            /** @description edits that are not kept yet, or null */
+            draft?: components["schemas"]["CircuitEdits"] | null;
+            draftChanges: components["schemas"]["LayoutChange"][];
+            /**
+             * Format: int64
+             * @description of the version with its draft
+             */
+            edition: number;
+            /** @description what is kept by hand, see {@link marvek.core.circuit.CircuitEdits marvek.core.circuit.CircuitEdits} */
+            edits: components["schemas"]["CircuitEdits"];
             /** Format: uuid */
-            id?: string;
-            inUse?: boolean;
+            id: string;
+            /** @description whether a book uses it, so that edits become a new version */
+            inUse: boolean;
             /** Format: double */
-            largestMove_m?: number;
-            layout?: string;
-            name?: string;
+            largestMove_m: number;
+            layout: string;
+            name: string;
             /** Format: uuid */
-            newestId?: string;
-            origin?: components["schemas"]["GeoPoint"];
-            road?: components["schemas"]["CircuitViewRoadColumns"];
+            newestId: string;
+            /** @description place on the earth, or null */
+            origin?: components["schemas"]["GeoPoint"] | null;
+            road: components["schemas"]["CircuitViewRoadColumns"];
             /** Format: double */
-            surveyNoise_m?: number;
-            untrueBoards?: components["schemas"]["MarkChooserBoard"][];
+            surveyNoise_m: number;
+            untrueBoards: components["schemas"]["MarkChooserBoard"][];
             /** Format: int32 */
-            version?: number;
-            versions?: components["schemas"]["CircuitViewVersionLine"][];
+            version: number;
+            versions: components["schemas"]["CircuitViewVersionLine"][];
         };
+        /** @description The road, one value every <code>step_m</code>; rounded to what a screen can show. */
         CircuitViewRoadColumns: {
-            banking_deg?: number[];
-            closed?: boolean;
-            curvature_perM?: number[];
-            grade_pct?: number[];
-            left_m?: number[];
+            banking_deg: number[];
+            closed: boolean;
+            curvature_perM: number[];
+            grade_pct: number[];
+            left_m: number[];
             /** Format: double */
-            length_m?: number;
-            right_m?: number[];
+            length_m: number;
+            right_m: number[];
             /** Format: double */
-            step_m?: number;
-            x_m?: number[];
-            y_m?: number[];
-            z_m?: number[];
+            step_m: number;
+            x_m: number[];
+            y_m: number[];
+            z_m: number[];
         };
+        /** @description A line of a circuit's history. */
         CircuitViewVersionLine: {
-            changes?: Record<string, never>;
+            changes: components["schemas"]["LayoutChange"][];
             /** Format: date-time */
-            createdAt?: string;
+            createdAt: string;
             /** Format: uuid */
-            id?: string;
-            reason?: string;
+            id: string;
+            reason: string;
             /** Format: date */
-            validFrom?: string;
+            validFrom?: string | null;
             /** Format: int32 */
-            version?: number;
+            version: number;
         };
+        /** @description What an import answers. */
         CircuitsImportAnswer: {
             /** Format: int32 */
-            corners?: number;
+            corners: number;
             /** Format: uuid */
-            id?: string;
+            id: string;
             /** Format: double */
-            length_m?: number;
-            name?: string;
-            warnings?: string[];
+            length_m: number;
+            name: string;
+            warnings: string[];
         };
+        /** @description What lists show of a circuit: the newest version of each place. */
         CircuitsSummary: {
             /** Format: int32 */
-            corners?: number;
-            draft?: boolean;
+            corners: number;
+            draft: boolean;
             /** Format: uuid */
-            id?: string;
-            layout?: string;
+            id: string;
+            layout: string;
             /** Format: double */
-            length_m?: number;
-            name?: string;
+            length_m: number;
+            name: string;
             /** Format: int32 */
-            version?: number;
+            version: number;
         };
+        /** @description One corner of a road. */
         Corner: {
-            /** Format: double */
-            angleDeg?: number;
-            /** Format: double */
-            bankingDeg?: number;
+            /**
+             * Format: double
+             * @description how far the road turns in it, without sign
+             */
+            angleDeg: number;
+            /**
+             * Format: double
+             * @description mean banking in the corner's own sense: positive helps, negative is off-camber
+             */
+            bankingDeg: number;
+            /**
+             * @description {@link Side#LEFT Side#LEFT} or {@link Side#RIGHT Side#RIGHT}
+             * @enum {string}
+             */
+            direction: "LEFT" | "RIGHT" | "OVER" | "ROAD";
+            /**
+             * Format: double
+             * @description station of its first metre
+             */
+            fromM: number;
+            /**
+             * Format: double
+             * @description mean grade, uphill positive
+             */
+            gradePct: number;
             /** @enum {string} */
-            direction?: "LEFT" | "RIGHT" | "OVER" | "ROAD";
+            kind: "HAIRPIN" | "SLOW" | "MEDIUM" | "FAST" | "KINK" | "CHICANE_PART" | "LONG";
             /** Format: double */
-            fromM?: number;
-            /** Format: double */
-            gradePct?: number;
-            /** @enum {string} */
-            kind?: "HAIRPIN" | "SLOW" | "MEDIUM" | "FAST" | "KINK" | "CHICANE_PART" | "LONG";
-            /** Format: double */
-            lengthM?: number;
-            linkWithNext?: boolean;
-            name?: string;
+            lengthM: number;
+            /** @description whether its exit is the next one's entry */
+            linkWithNext: boolean;
+            /** @description may be empty */
+            name: string;
             /** Format: int32 */
-            number?: number;
-            /** Format: double */
-            tightestM?: number;
-            /** Format: double */
-            tightestRadiusM?: number;
-            /** Format: double */
-            toM?: number;
-            /** Format: double */
-            vertical?: number;
+            number: number;
+            /**
+             * Format: double
+             * @description station of it
+             */
+            tightestM: number;
+            /**
+             * Format: double
+             * @description smallest radius of the centreline
+             */
+            tightestRadiusM: number;
+            /**
+             * Format: double
+             * @description station of its last metre; before <code>fromM</code> where it lies across the start line
+             */
+            toM: number;
+            /**
+             * Format: double
+             * @description strongest vertical curvature [1/m] from 60 m before it to its end, crest negative
+             */
+            vertical: number;
         };
+        /**
+         * @description The gears of one corner explained: what another gear in it costs, whether the last change before
+         *      it is worth its time, and every change up to the next corner.
+         */
         CornerGears: {
-            before?: components["schemas"]["CornerGearsHoldOrChange"];
-            changes?: components["schemas"]["CornerGearsChange"][];
+            /** @description the last change up before the braking; null where there is none on a short straight */
+            before: components["schemas"]["CornerGearsHoldOrChange"];
+            /** @description from this corner's slowest place to the next one's */
+            changes: components["schemas"]["CornerGearsChange"][];
             /** Format: int32 */
-            corner?: number;
-            inCorner?: components["schemas"]["CornerGearsInCorner"][];
+            corner: number;
+            /** @description the gear that the model takes and its neighbours */
+            inCorner: components["schemas"]["CornerGearsInCorner"][];
         };
+        /** @description A change of gear. */
         CornerGearsChange: {
             /** Format: double */
-            atM?: number;
-            /** Format: double */
-            costS?: number;
-            early?: boolean;
-            free?: boolean;
+            atM: number;
+            /**
+             * Format: double
+             * @description drive lost while it is made
+             */
+            costS: number;
+            /** @description whether it comes well before the limiter */
+            early: boolean;
+            /** @description whether grip, not the engine, is the limit there */
+            free: boolean;
             /** Format: int32 */
-            from?: number;
-            /** Format: double */
-            rpm?: number;
+            from: number;
+            /**
+             * Format: double
+             * @description engine speed before it
+             */
+            rpm: number;
             /** Format: int32 */
-            to?: number;
+            to: number;
         };
+        /** @description Whether to change up once more before the brakes. */
         CornerGearsHoldOrChange: {
-            /** Format: double */
-            atM?: number;
-            /** Format: double */
-            changeLostS?: number;
+            /**
+             * Format: double
+             * @description where the change is made, or the limiter met
+             */
+            atM: number;
+            /**
+             * Format: double
+             * @description what changing up costs; 0 if that is what the model does
+             */
+            changeLostS: number;
             /** Format: int32 */
-            gear?: number;
+            gear: number;
+            /**
+             * Format: double
+             * @description what holding the lower gear costs; 0 if that is what the model does
+             */
+            holdLostS: number;
             /** Format: double */
-            holdLostS?: number;
-            /** Format: double */
-            secondsToBrakes?: number;
+            secondsToBrakes: number;
         };
+        /** @description A gear held through the corner. */
         CornerGearsInCorner: {
-            beyondLimiter?: boolean;
-            chosen?: boolean;
+            beyondLimiter: boolean;
+            /** @description whether the model takes it */
+            chosen: boolean;
             /** Format: int32 */
-            gear?: number;
-            /** Format: double */
-            lostS?: number;
-            /** Format: double */
-            rearAsked?: number;
-            /** Format: double */
-            rpm?: number;
+            gear: number;
+            /**
+             * Format: double
+             * @description against the model's choice
+             */
+            lostS: number;
+            /**
+             * Format: double
+             * @description force of the engine at full throttle as a share of what the driven wheels can
+             *          take half-way from the first throttle to the full one: above 1 it has to be fed in
+             */
+            rearAsked: number;
+            /**
+             * Format: double
+             * @description engine speed at the slowest place
+             */
+            rpm: number;
         };
+        /** @description The sweep of a link. */
         CornerLinkView: {
             /** Format: double */
-            from_m?: number;
+            from_m: number;
             /** Format: double */
-            link_m?: number;
+            link_m: number;
             /** Format: double */
-            presentOffset_m?: number;
+            presentOffset_m: number;
             /** Format: double */
-            step_m?: number;
-            ways?: components["schemas"]["CornerWayView"][];
+            step_m: number;
+            ways: components["schemas"]["CornerWayView"][];
         };
+        /** @description A school's line as it is drawn: offsets and speeds from a station on, one every step. */
         CornerSchoolView: {
             /** Format: double */
-            brakeAt_m?: number;
+            brakeAt_m?: number | null;
             /** Format: double */
-            entry_mps?: number;
+            entry_mps: number;
             /** Format: double */
-            exit_mps?: number;
+            exit_mps: number;
             /** Format: double */
-            from_m?: number;
+            from_m: number;
             /** Format: double */
-            lost_s?: number;
+            lost_s: number;
             /** Format: double */
-            lowest_mps?: number;
-            offset_m?: number[];
-            school?: string;
-            speed_mps?: number[];
+            lowest_mps: number;
+            offset_m: number[];
+            /** @enum {string} */
+            school: "rounded" | "late-apex" | "v" | "tight" | "double-apex" | "defend" | "fastest";
+            speed_mps: number[];
             /** Format: double */
-            step_m?: number;
-            tie?: boolean;
+            step_m: number;
+            tie: boolean;
         };
+        /** @description One way through a link; the offsets from a station on, one every step. */
         CornerWayView: {
             /** Format: double */
-            firstApexOff_m?: number;
+            firstApexOff_m: number;
             /** Format: double */
-            firstLowest_mps?: number;
-            line_m?: number[];
+            firstLowest_mps: number;
+            line_m: number[];
             /** Format: double */
-            lost_s?: number;
+            lost_s: number;
             /** Format: double */
-            offset_m?: number;
+            offset_m: number;
             /** Format: double */
-            secondApexOff_m?: number;
+            secondApexOff_m: number;
             /** Format: double */
-            secondLowest_mps?: number;
+            secondLowest_mps: number;
         };
         DayCutView: {
             /** Format: double */
-            lessGrip?: number;
+            lessGrip: number;
             /** Format: double */
-            lost_s?: number;
+            lost_s: number;
             /** Format: double */
-            savedPerTenth?: number;
+            savedPerTenth: number;
             /** Format: double */
-            savedShare?: number;
+            savedShare: number;
         };
+        /** @description A lap on another day, its line one offset every step from the start line on. */
         DayDayView: {
-            day?: string;
+            /** @enum {string} */
+            day: "dry" | "damp" | "wet" | "drying" | "cold-first-lap" | "cold-second-lap" | "cold-third-lap" | "worn-tyres" | "heavy-fuel" | "light-fuel" | "head-wind" | "tail-wind" | "cross-wind" | "high-place";
             /** Format: double */
-            lap_s?: number;
+            lap_s: number;
             /** Format: double */
-            lost_s?: number;
-            offset_m?: number[];
-            shifts?: components["schemas"]["DayShiftView"][];
+            lost_s: number;
+            offset_m: number[];
+            shifts: components["schemas"]["DayShiftView"][];
             /** Format: double */
-            step_m?: number;
+            step_m: number;
         };
+        /** @description One corner from the inside. */
         DayInsideView: {
             /** Format: double */
-            brakeAt_m?: number;
+            brakeAt_m: number;
             /** Format: double */
-            brakeEarlier_m?: number;
+            brakeEarlier_m: number;
             /** Format: int32 */
-            corner?: number;
+            corner: number;
             /** Format: double */
-            endsAt_m?: number;
+            endsAt_m: number;
             /** Format: double */
-            exitSlower_mps?: number;
+            exitSlower_mps: number;
             /** Format: double */
-            exit_mps?: number;
+            exit_mps: number;
             /** Format: double */
-            lost_s?: number;
+            lost_s: number;
             /** Format: double */
-            lowest_mps?: number;
+            lowest_mps: number;
             /** Format: double */
-            widest_m?: number;
+            widest_m: number;
+        };
+        /** @description The same of a lap for a purpose. */
+        DayPurposeView: {
+            /** @enum {string} */
+            day: "practice" | "qualifying" | "race" | "save-tyres" | "first-lap" | "defend" | "attack" | "follow";
+            /** Format: double */
+            lap_s: number;
+            /** Format: double */
+            lost_s: number;
+            offset_m: number[];
+            shifts: components["schemas"]["DayShiftView"][];
+            /** Format: double */
+            step_m: number;
         };
         DayPurposesView: {
-            attack?: components["schemas"]["DayInsideView"][];
-            defend?: components["schemas"]["DayInsideView"][];
-            laps?: components["schemas"]["DayDayView"][];
-            saving?: components["schemas"]["DaySavingView"][];
+            attack: components["schemas"]["DayInsideView"][];
+            defend: components["schemas"]["DayInsideView"][];
+            laps: components["schemas"]["DayPurposeView"][];
+            saving: components["schemas"]["DaySavingView"][];
         };
+        /** @description Corners in the order of what a tenth buys. */
         DaySavingView: {
             /** Format: int32 */
-            corner?: number;
-            cuts?: components["schemas"]["DayCutView"][];
+            corner: number;
+            cuts: components["schemas"]["DayCutView"][];
             /** Format: double */
-            workShare?: number;
+            workShare: number;
         };
+        /** @description One corner on another day; the stations are those of its page then. */
         DayShiftView: {
-            apexKerb?: string;
-            begins?: boolean;
+            /** @enum {string|null} */
+            apexKerb?: "none" | "touch" | "tyre" | "half-car" | "full" | null;
+            begins: boolean;
             /** Format: double */
-            brakeAt_m?: number;
+            brakeAt_m?: number | null;
             /** Format: double */
-            brakeEarlier_m?: number;
-            brakeHeld?: boolean;
+            brakeEarlier_m?: number | null;
+            brakeHeld: boolean;
             /** Format: int32 */
-            corner?: number;
-            exitKerb?: string;
+            corner: number;
+            /** @enum {string|null} */
+            exitKerb?: "none" | "touch" | "tyre" | "half-car" | "full" | null;
             /** Format: int32 */
-            gear?: number;
+            gear: number;
             /** Format: int32 */
-            gearsLower?: number;
+            gearsLower: number;
             /** Format: double */
-            lost_s?: number;
+            lost_s: number;
             /** Format: double */
-            lowestSlower_mps?: number;
+            lowestSlower_mps: number;
             /** Format: double */
-            releaseEarlier_m?: number;
+            releaseEarlier_m?: number | null;
             /** Format: double */
-            throttleFirst_m?: number;
+            throttleFirst_m?: number | null;
             /** Format: double */
-            throttleLater_m?: number;
+            throttleLater_m?: number | null;
         };
+        /** @description A lap at even stations of a stretch; null where a channel is missing. */
         DebriefAlongView: {
-            brake_pct?: number[];
+            brake_pct: (number | null)[];
+            /**
+             * Format: double
+             * @description station of the first value
+             */
+            from_m: number;
+            gear: (number | null)[];
+            offset_m: (number | null)[];
+            speed_mps: (number | null)[];
             /** Format: double */
-            from_m?: number;
-            gear?: number[];
-            offset_m?: number[];
-            speed_mps?: number[];
-            /** Format: double */
-            step_m?: number;
-            throttle_pct?: number[];
-            time_s?: number[];
+            step_m: number;
+            throttle_pct: (number | null)[];
+            time_s: (number | null)[];
         };
+        /** @description Laps against the revision of their session. */
         DebriefDebriefView: {
-            files?: components["schemas"]["LapViewsFileView"][];
-            findings?: components["schemas"]["LapViewsFindingView"][];
+            files: components["schemas"]["LapViewsFileView"][];
+            findings: components["schemas"]["LapViewsFindingView"][];
             /** Format: double */
-            lap_s?: number;
-            laps?: components["schemas"]["LapViewsLapView"][];
-            page?: components["schemas"]["LapViewsReadingView"][];
-            remarks?: components["schemas"]["LapNotesRemark"][];
+            lap_s: number;
+            laps: components["schemas"]["LapViewsLapView"][];
+            page: components["schemas"]["LapViewsReadingView"][];
+            remarks: components["schemas"]["LapNotesRemark"][];
             /** Format: int32 */
-            revision?: number;
+            revision: number;
         };
+        /** @description A finding that is not to be shown again, and why. */
         DebriefDismissBody: {
             /** Format: int32 */
-            corner?: number;
-            laps?: string[];
-            reason?: string;
-            rule?: string;
+            corner: number;
+            laps?: string[] | null;
+            reason?: string | null;
+            /** @enum {string} */
+            rule: "braked-early" | "braked-late" | "over-slowed" | "turned-in-early" | "released-early" | "held-too-long" | "coasting" | "missed-apex" | "early-apex" | "late-throttle" | "early-throttle-lifted" | "throttle-twice" | "other-gear" | "short-shift" | "inconsistent";
         };
+        /** @description A remark on a corner and a lap; both may be left out. */
         DebriefRemarkBody: {
-            author?: string;
+            /** @enum {string|null} */
+            author?: "driver" | "coach" | null;
             /** Format: int32 */
-            corner?: number;
-            lap?: string;
-            words?: string;
+            corner?: number | null;
+            lap?: string | null;
+            words: string;
         };
+        /** @description A finding with the session that it is from. */
         DebriefSessionFinding: {
-            finding?: components["schemas"]["LapViewsFindingView"];
+            finding: components["schemas"]["LapViewsFindingView"];
             /** Format: uuid */
-            session?: string;
+            session: string;
         };
+        /** @description A corner as somebody drew it; overrides what is found from the curvature. */
+        DrawnCorner: {
+            /** Format: double */
+            fromM: number;
+            linkWithNext: boolean;
+            /** @description may be empty */
+            name: string;
+            /** Format: int32 */
+            number: number;
+            /**
+             * @description track-limits rule there, or null for the layout's
+             * @enum {string|null}
+             */
+            rule?: "ONE_WHEEL_INSIDE_LINE" | "TWO_WHEELS_INSIDE_LINE" | "KERB_COUNTS_AS_TRACK" | "FREE" | null;
+            /**
+             * @description direction of the bend, or null to take it from the road
+             * @enum {string|null}
+             */
+            side?: "LEFT" | "RIGHT" | "OVER" | "ROAD" | null;
+            /** Format: double */
+            toM: number;
+        };
+        /** @description What a vehicle is, in a few figures, ready to drive in the conditions of a lap. */
         Figures: {
             /** Format: double */
-            cdAM2?: number;
+            cdAM2: number;
             /** Format: double */
-            cgHeightM?: number;
+            cgHeightM: number;
             /** Format: double */
-            clAM2?: number;
+            clAM2: number;
             /** Format: double */
-            frontWeightShare?: number;
+            frontWeightShare: number;
             /** Format: double */
-            gripLateral?: number;
+            gripLateral: number;
+            /**
+             * Format: double
+             * @description lean that the tyres' grip in these conditions allows; 0 for four wheels
+             */
+            leanLimitDeg: number;
+            /**
+             * Format: double
+             * @description with driver and fuel
+             */
+            massKg: number;
+            /**
+             * Format: double
+             * @description where that is
+             */
+            powerRpm: number;
+            /**
+             * Format: double
+             * @description largest at the crank
+             */
+            powerW: number;
+            /**
+             * Format: double
+             * @description deceleration at which the rear wheel does
+             */
+            stoppieG: number;
             /** Format: double */
-            leanLimitDeg?: number;
-            /** Format: double */
-            massKg?: number;
-            /** Format: double */
-            powerRpm?: number;
-            /** Format: double */
-            powerW?: number;
-            /** Format: double */
-            stoppieG?: number;
-            /** Format: double */
-            wheelbaseM?: number;
-            /** Format: double */
-            wheelieG?: number;
+            wheelbaseM: number;
+            /**
+             * Format: double
+             * @description acceleration at which the front wheel leaves the level road
+             */
+            wheelieG: number;
         };
+        /** @description Another final drive. */
         GearPictureFinalDrive: {
+            /**
+             * Format: double
+             * @description on the lap; negative where it gains
+             */
+            lostS: number;
             /** Format: double */
-            lostS?: number;
+            ratio: number;
+            /**
+             * Format: double
+             * @description of the car's own; above 1 is shorter
+             */
+            share: number;
             /** Format: double */
-            ratio?: number;
-            /** Format: double */
-            share?: number;
-            /** Format: double */
-            topMps?: number;
+            topMps: number;
         };
+        /** @description One gear. */
         GearPictureGear: {
-            /** Format: double */
-            idleMps?: number;
-            /** Format: double */
-            limiterMps?: number;
+            /**
+             * Format: double
+             * @description speed at the engine's idle
+             */
+            idleMps: number;
+            /**
+             * Format: double
+             * @description speed at its limiter
+             */
+            limiterMps: number;
             /** Format: int32 */
-            number?: number;
-            /** Format: double */
-            usedShare?: number;
+            number: number;
+            /**
+             * Format: double
+             * @description share of the lap's time in it
+             */
+            usedShare: number;
         };
         GearPictureResult: {
-            finalDrives?: components["schemas"]["GearPictureFinalDrive"][];
-            gears?: components["schemas"]["GearPictureGear"][];
-            longest?: components["schemas"]["GearPictureStraight"];
+            finalDrives: components["schemas"]["GearPictureFinalDrive"][];
+            gears: components["schemas"]["GearPictureGear"][];
+            longest: components["schemas"]["GearPictureStraight"];
         };
+        /** @description The longest stretch at full throttle. */
         GearPictureStraight: {
             /** Format: double */
-            fromM?: number;
+            fromM: number;
             /** Format: int32 */
-            gear?: number;
+            gear: number;
             /** Format: double */
-            lengthM?: number;
-            /** Format: double */
-            limiterS?: number;
-            /** Format: double */
-            rpm?: number;
-            /** Format: double */
-            topMps?: number;
+            lengthM: number;
+            /**
+             * Format: double
+             * @description time spent on the limiter of the highest gear there
+             */
+            limiterS: number;
+            /**
+             * Format: double
+             * @description engine speed at it
+             */
+            rpm: number;
+            /**
+             * Format: double
+             * @description highest speed there
+             */
+            topMps: number;
         };
+        /** @description A place on the WGS 84 ellipsoid, in degrees. */
         GeoPoint: {
             /** Format: double */
-            latDeg?: number;
+            latDeg: number;
             /** Format: double */
-            lonDeg?: number;
+            lonDeg: number;
         };
+        /** @description The edge at one speed. */
         GripPictureAtSpeed: {
-            edges?: components["schemas"]["GripPictureEdge"][];
+            edges: components["schemas"]["GripPictureEdge"][];
             /** Format: double */
-            speedMps?: number;
+            speedMps: number;
         };
+        /** @description A place on the edge of what is possible [g]. */
         GripPictureEdge: {
+            /**
+             * Format: double
+             * @description largest deceleration, positive
+             */
+            brakingG: number;
+            /**
+             * Format: double
+             * @description largest acceleration; negative where drag wins
+             */
+            drivingG: number;
             /** Format: double */
-            brakingG?: number;
-            /** Format: double */
-            drivingG?: number;
-            /** Format: double */
-            lateralG?: number;
+            lateralG: number;
         };
+        /** @description What a car hits or lands in when it leaves the road. */
         Hazard: {
+            /**
+             * Format: double
+             * @description distance from the white line
+             */
+            distanceM: number;
             /** Format: double */
-            distanceM?: number;
-            /** Format: double */
-            fromM?: number;
-            note?: string;
+            fromM: number;
+            note: string;
             /** @enum {string} */
-            side?: "LEFT" | "RIGHT" | "OVER" | "ROAD";
+            side: "LEFT" | "RIGHT" | "OVER" | "ROAD";
             /** Format: double */
-            toM?: number;
+            toM: number;
             /** @enum {string} */
-            type?: "WALL" | "TYRE_WALL" | "GRAVEL" | "GRASS" | "NO_RUN_OFF" | "POLE";
+            type: "WALL" | "TYRE_WALL" | "GRAVEL" | "GRASS" | "NO_RUN_OFF" | "POLE";
         };
+        /** @description A corner in a session, in the middle of the laps that count. */
         HistoryEntry: {
             /** Format: date-time */
-            begins?: string;
-            /** Format: double */
-            brakeSpread_m?: number;
-            /** Format: double */
-            brake_m?: number;
-            /** Format: double */
-            lap_s?: number;
+            begins: string;
+            /**
+             * Format: double
+             * @description half of the laps lie within it
+             */
+            brakeSpread_m?: number | null;
+            /**
+             * Format: double
+             * @description where the driver acted, as the page writes it; null without
+             */
+            brake_m?: number | null;
+            /**
+             * Format: double
+             * @description best lap that counts; null in a session that is still to be driven
+             */
+            lap_s?: number | null;
             /** Format: int32 */
-            laps?: number;
+            laps: number;
+            /**
+             * Format: double
+             * @description slower than the page
+             */
+            lost_s?: number | null;
             /** Format: double */
-            lost_s?: number;
-            /** Format: double */
-            lowest_mps?: number;
-            name?: string;
-            /** Format: double */
-            page_m?: number;
-            /** Format: double */
-            page_s?: number;
+            lowest_mps?: number | null;
+            name: string;
+            /**
+             * Format: double
+             * @description the page's own point
+             */
+            page_m?: number | null;
+            /**
+             * Format: double
+             * @description the page's own time for the corner
+             */
+            page_s?: number | null;
             /** Format: int32 */
-            revision?: number;
+            revision: number;
             /** Format: uuid */
-            session?: string;
-            surface?: string;
+            session: string;
+            /**
+             * @description that it was driven on
+             * @enum {string}
+             */
+            surface: "dry" | "damp" | "wet";
+            /**
+             * Format: double
+             * @description of the corner, as much slower than the page as the target is
+             */
+            targetCorner_s?: number | null;
+            /**
+             * Format: double
+             * @description of the lap, as the brief set it from what was driven until then
+             */
+            target_s: number;
             /** Format: double */
-            targetCorner_s?: number;
-            /** Format: double */
-            target_s?: number;
-            /** Format: double */
-            time_s?: number;
+            time_s?: number | null;
+        };
+        /** @description What every job gives: a book, and the revision that is its newest then. */
+        JobMade: {
+            /** Format: uuid */
+            id: string;
+            /** Format: int32 */
+            revision: number;
         };
         JobView: {
             /** Format: uuid */
-            id?: string;
-            problem?: string;
+            id: string;
+            /** @description what it failed with */
+            problem?: string | null;
             /** Format: double */
-            progress?: number;
-            result?: Record<string, never>;
+            progress: number;
+            /** @description what the job gave, once it is done */
+            result?: components["schemas"]["JobMade"] | null;
             /** @enum {string} */
-            status?: "queued" | "running" | "done" | "failed" | "cancelled";
+            status: "queued" | "running" | "done" | "failed" | "cancelled";
         };
+        /** @description A kerb along one edge of the road. */
         Kerb: {
-            /** Format: double */
-            fromM?: number;
-            /** Format: double */
-            heightMm?: number;
-            note?: string;
+            /**
+             * Format: double
+             * @description station of its first metre
+             */
+            fromM: number;
+            /**
+             * Format: double
+             * @description height of its highest part
+             */
+            heightMm: number;
+            note: string;
             /** @enum {string} */
-            profile?: "FLAT" | "RAMP" | "CROWNED" | "SERRATED" | "SAUSAGE";
+            profile: "FLAT" | "RAMP" | "CROWNED" | "SERRATED" | "SAUSAGE";
             /** @enum {string} */
-            side?: "LEFT" | "RIGHT" | "OVER" | "ROAD";
-            /** Format: double */
-            toM?: number;
-            /** @enum {string} */
-            use?: "NONE" | "TOUCH" | "TYRE" | "HALF_CAR" | "FULL";
-            /** @enum {string} */
-            useWet?: "NONE" | "TOUCH" | "TYRE" | "HALF_CAR" | "FULL";
-            /** Format: double */
-            widthM?: number;
+            side: "LEFT" | "RIGHT" | "OVER" | "ROAD";
+            /**
+             * Format: double
+             * @description station of its last metre; before <code>fromM</code> where it lies across the start line
+             */
+            toM: number;
+            /**
+             * @description how much of it a driver means to use in the dry
+             * @enum {string}
+             */
+            use: "NONE" | "TOUCH" | "TYRE" | "HALF_CAR" | "FULL";
+            /**
+             * @description the same in the wet
+             * @enum {string}
+             */
+            useWet: "NONE" | "TOUCH" | "TYRE" | "HALF_CAR" | "FULL";
+            /**
+             * Format: double
+             * @description width across
+             */
+            widthM: number;
         };
+        /** @description A lap as a script gets it. */
         LapImportedLap: {
-            id?: string;
-            kind?: string;
+            id: string;
+            /** @enum {string} */
+            kind: "out" | "flying" | "off" | "in";
             /** Format: int32 */
-            number?: number;
+            number: number;
             /** Format: double */
-            time_s?: number;
+            time_s?: number | null;
         };
+        /** @description Laps as a script brought them in. */
         LapImportedLaps: {
             /** Format: uuid */
-            id?: string;
-            laps?: components["schemas"]["LapImportedLap"][];
-            /** Format: uuid */
-            session?: string;
-            warnings?: string[];
+            id: string;
+            laps: components["schemas"]["LapImportedLap"][];
+            /**
+             * Format: uuid
+             * @description that they were taken for
+             */
+            session: string;
+            /** @description what was put right or is missing, in words */
+            warnings: string[];
         };
+        /** @description What kind a lap is; null takes back what was said. */
         LapKindBody: {
-            kind?: string;
+            /** @enum {string|null} */
+            kind?: "out" | "flying" | "off" | "in" | null;
         };
+        /** @description The line of a lap, one offset every step from the start line on; left positive. */
         LapLineView: {
-            offset_m?: number[];
+            offset_m: number[];
             /** Format: double */
-            step_m?: number;
+            step_m: number;
         };
+        /** @description A live run of the simulated logger. */
         LapLiveBody: {
             /** Format: int32 */
-            laps?: number;
+            laps?: number | null;
             /** Format: int64 */
-            seed?: number;
-            /** Format: double */
-            timesFaster?: number;
+            seed?: number | null;
+            /**
+             * Format: double
+             * @description than real time, 1 to 200
+             */
+            timesFaster?: number | null;
         };
+        /** @description A finding that somebody does not want to see again. */
         LapNotesDismissed: {
             /** Format: int32 */
-            corner?: number;
+            corner: number;
             /** Format: uuid */
-            id?: string;
-            laps?: string[];
-            reason?: string;
-            rule?: string;
+            id: string;
+            /** @description that showed it then; with another one among them it comes back */
+            laps: string[];
+            reason: string;
+            /** @enum {string} */
+            rule: "braked-early" | "braked-late" | "over-slowed" | "turned-in-early" | "released-early" | "held-too-long" | "coasting" | "missed-apex" | "early-apex" | "late-throttle" | "early-throttle-lifted" | "throttle-twice" | "other-gear" | "short-shift" | "inconsistent";
         };
+        /** @description A remark. */
         LapNotesRemark: {
             /** @enum {string} */
-            author?: "DRIVER" | "COACH";
-            /** Format: int32 */
-            corner?: number;
+            author: "DRIVER" | "COACH";
+            /**
+             * Format: int32
+             * @description null for the lap as a whole
+             */
+            corner?: number | null;
             /** Format: uuid */
-            id?: string;
-            lap?: string;
-            words?: string;
+            id: string;
+            /** @description by its name; null for all of them */
+            lap?: string | null;
+            words: string;
         };
+        /** @description A column. */
         LapPreviewColumn: {
-            first?: string[];
-            header?: string;
-            is?: string;
-            /** Format: double */
-            least?: number;
-            /** Format: double */
-            most?: number;
+            /** @description its first values as they stand in the file */
+            first: string[];
+            header: string;
+            /** @description the column of the lap format that it is taken for; null where it is left out */
+            is?: string | null;
+            /**
+             * Format: double
+             * @description smallest of the first numbers; null without any
+             */
+            least?: number | null;
+            /**
+             * Format: double
+             * @description largest of them
+             */
+            most?: number | null;
         };
+        /** @description A file's columns before it is brought in. */
         LapPreviewView: {
-            choices?: string[];
-            columns?: components["schemas"]["LapPreviewColumn"][];
-            missing?: string[];
-            remembered?: boolean;
+            /** @description columns of the lap format that a header can be mapped to */
+            choices: string[];
+            columns: components["schemas"]["LapPreviewColumn"][];
+            missing: string[];
+            /** @description whether they are mapped as those of an earlier file with the same header */
+            remembered: boolean;
         };
+        /** @description A file and what became of it. */
         LapViewsFileView: {
-            corrections?: string[];
+            corrections: string[];
             /** Format: uuid */
-            id?: string;
-            missing?: string[];
-            name?: string;
+            id: string;
+            /** @description what it has no channel for, in words */
+            missing: string[];
+            name: string;
             /** Format: int32 */
-            samples?: number;
-            unknown?: string[];
-            used?: string[];
+            samples: number;
+            unknown: string[];
+            used: string[];
         };
+        /** @description Something that several laps did otherwise than the page. */
         LapViewsFindingView: {
-            /** Format: double */
-            amount?: number;
+            /**
+             * Format: double
+             * @description metres, m/s, seconds, presses or gears by the rule
+             */
+            amount: number;
             /** Format: int32 */
-            corner?: number;
-            /** Format: double */
-            cost_s?: number;
-            dismissed?: components["schemas"]["LapNotesDismissed"];
-            /** Format: double */
-            inNext_s?: number;
-            laps?: string[];
-            /** Format: int32 */
-            of?: number;
-            rule?: string;
-            sizedBy?: string;
+            corner: number;
+            /**
+             * Format: double
+             * @description null where neither the model nor the laps tell
+             */
+            cost_s?: number | null;
+            dismissed?: components["schemas"]["LapNotesDismissed"] | null;
+            /**
+             * Format: double
+             * @description part of the corner's loss that is lost in the next one
+             */
+            inNext_s?: number | null;
+            /** @description that show it */
+            laps: string[];
+            /**
+             * Format: int32
+             * @description so many that could be read for it
+             */
+            of: number;
+            /**
+             * @description by its name in small letters
+             * @enum {string}
+             */
+            rule: "braked-early" | "braked-late" | "over-slowed" | "turned-in-early" | "released-early" | "held-too-long" | "coasting" | "missed-apex" | "early-apex" | "late-throttle" | "early-throttle-lifted" | "throttle-twice" | "other-gear" | "short-shift" | "inconsistent";
+            /**
+             * @description model or laps
+             * @enum {string|null}
+             */
+            sizedBy?: "model" | "laps" | null;
         };
+        /** @description A lap. */
         LapViewsLapView: {
-            corners?: components["schemas"]["LapViewsReadingView"][];
+            corners: components["schemas"]["LapViewsReadingView"][];
             /** Format: uuid */
-            file?: string;
-            id?: string;
-            kind?: string;
+            file: string;
+            /** @description of the file and the lap's number in it */
+            id: string;
+            /**
+             * @description out, flying, off or in
+             * @enum {string}
+             */
+            kind: "out" | "flying" | "off" | "in";
             /** Format: int32 */
-            number?: number;
-            recognised?: string;
-            /** Format: double */
-            time_s?: number;
-            whole?: boolean;
+            number: number;
+            /**
+             * @description the kind before somebody said otherwise
+             * @enum {string}
+             */
+            recognised: "out" | "flying" | "off" | "in";
+            /**
+             * Format: double
+             * @description null in laps that were not recorded from line to line
+             */
+            time_s?: number | null;
+            whole: boolean;
         };
+        /** @description What a lap did in a corner; see the record of the same figures in the core. */
         LapViewsReadingView: {
             /** Format: double */
-            brakeAtTurnIn_pct?: number;
+            brakeAtTurnIn_pct?: number | null;
             /** Format: double */
-            brakeOn_m?: number;
+            brakeOn_m?: number | null;
             /** Format: double */
-            brakePeak_pct?: number;
+            brakePeak_pct?: number | null;
+            /**
+             * Format: double
+             * @description part of it that the corner before is to blame for
+             */
+            brought_s?: number | null;
+            /**
+             * Format: double
+             * @description what this corner is to blame for
+             */
+            charged_s?: number | null;
             /** Format: double */
-            brought_s?: number;
-            /** Format: double */
-            charged_s?: number;
-            /** Format: double */
-            coasting_s?: number;
+            coasting_s?: number | null;
             /** Format: int32 */
-            corner?: number;
+            corner: number;
             /** Format: int32 */
-            corrections?: number;
+            corrections?: number | null;
+            /**
+             * Format: double
+             * @description slower than the page
+             */
+            delta_s?: number | null;
             /** Format: double */
-            delta_s?: number;
+            entrySpeed_mps?: number | null;
             /** Format: double */
-            entrySpeed_mps?: number;
+            exitSpeed_mps?: number | null;
             /** Format: double */
-            exitSpeed_mps?: number;
+            firstThrottle_m?: number | null;
             /** Format: double */
-            firstThrottle_m?: number;
-            /** Format: double */
-            fullThrottle_m?: number;
+            fullThrottle_m?: number | null;
             /** Format: int32 */
-            gear?: number;
+            gear?: number | null;
             /** Format: double */
-            insideAt_m?: number;
+            insideAt_m?: number | null;
             /** Format: double */
-            inside_m?: number;
+            inside_m?: number | null;
             /** Format: double */
-            lift_pct?: number;
-            lockSuspected?: boolean;
+            lift_pct?: number | null;
+            lockSuspected?: boolean | null;
             /** Format: double */
-            lowestSpeed_m?: number;
+            lowestSpeed_m?: number | null;
             /** Format: double */
-            lowestSpeed_mps?: number;
+            lowestSpeed_mps?: number | null;
             /** Format: double */
-            outside_m?: number;
+            outside_m?: number | null;
             /** Format: double */
-            release_m?: number;
+            release_m?: number | null;
             /** Format: int32 */
-            throttlePickUps?: number;
+            throttlePickUps?: number | null;
             /** Format: double */
-            time_s?: number;
+            time_s?: number | null;
             /** Format: double */
-            turnIn_m?: number;
+            turnIn_m?: number | null;
             /** Format: int32 */
-            upshifts?: number;
+            upshifts?: number | null;
         };
+        /** @description A file of a session, by which it is told whose it is. */
         LapsOfDriverFile: {
             /** Format: uuid */
-            id?: string;
-            name?: string;
+            id: string;
+            name: string;
         };
+        /** @description One difference between two layout versions. */
         LayoutChange: {
-            /** Format: double */
-            fromM?: number;
-            /** @enum {string} */
-            kind?: "GEOMETRY" | "WIDTH" | "KERB" | "SURFACE" | "HAZARD" | "MARK_GONE" | "MARK_MOVED" | "MARK_CHANGED" | "MARK_NEW" | "LIMITS" | "CORNER" | "DETAILS";
-            label?: string;
-            text?: string;
-            /** Format: double */
-            toM?: number;
+            /**
+             * Format: double
+             * @description first station touched, in the later version's terms
+             */
+            fromM: number;
+            /**
+             * @description what sort of thing changed
+             * @enum {string}
+             */
+            kind: "GEOMETRY" | "WIDTH" | "KERB" | "SURFACE" | "HAZARD" | "MARK_GONE" | "MARK_MOVED" | "MARK_CHANGED" | "MARK_NEW" | "LIMITS" | "CORNER" | "DETAILS";
+            /** @description of a mark as it was called before (a new one: as it is called now), else empty */
+            label: string;
+            /** @description in words, for the driver */
+            text: string;
+            /**
+             * Format: double
+             * @description last station touched; before <code>fromM</code> across the start line
+             */
+            toM: number;
         };
         LayoutMoveMoveBody: {
             /** Format: uuid */
             circuitId: string;
         };
+        /** @description A page to be checked, as a client sees it. */
         LayoutMovesCheckLine: {
             /** Format: int32 */
-            corner?: number;
+            corner: number;
             /** Format: int32 */
-            layoutVersion?: number;
+            layoutVersion: number;
             /** Format: date-time */
-            madeAt?: string;
-            reason?: string;
+            madeAt: string;
+            reason: string;
         };
+        /** @description Answer to a move. */
         LayoutMovesMoved: {
-            changes?: components["schemas"]["LayoutChange"][];
-            checks?: components["schemas"]["LayoutMovesCheckLine"][];
+            changes: components["schemas"]["LayoutChange"][];
+            checks: components["schemas"]["LayoutMovesCheckLine"][];
             /** Format: int32 */
-            revision?: number;
+            revision: number;
         };
+        /** @description Answer to edits: what they change against the version. */
         LayoutVersionsDraftAnswer: {
-            changes?: components["schemas"]["LayoutChange"][];
+            changes: components["schemas"]["LayoutChange"][];
             /** Format: int64 */
-            edition?: number;
+            edition: number;
         };
+        /** @description Answer to a version kept. */
         LayoutVersionsKept: {
-            changes?: components["schemas"]["LayoutChange"][];
+            changes: components["schemas"]["LayoutChange"][];
             /** Format: uuid */
-            id?: string;
+            id: string;
             /** Format: int32 */
-            version?: number;
+            version: number;
         };
+        /** @description Another state of the day. */
         LeadDayBody: {
-            day?: Record<string, never>;
+            day: components["schemas"]["BookLeadDay"];
         };
+        /** @description A finding of a driver's laps. */
         LeadFoundView: {
             /** Format: double */
-            amount?: number;
+            amount: number;
             /** Format: int32 */
-            corner?: number;
+            corner: number;
             /** Format: double */
-            cost_s?: number;
-            driver?: string;
+            cost_s?: number | null;
+            driver: string;
             /** Format: int32 */
-            laps?: number;
+            laps: number;
             /** Format: int32 */
-            of?: number;
-            rule?: string;
+            of: number;
+            /** @enum {string} */
+            rule: "braked-early" | "braked-late" | "over-slowed" | "turned-in-early" | "released-early" | "held-too-long" | "coasting" | "missed-apex" | "early-apex" | "late-throttle" | "early-throttle-lifted" | "throttle-twice" | "other-gear" | "short-shift" | "inconsistent";
         };
+        /** @description A led day. */
         LeadLeadView: {
-            day?: Record<string, never>;
-            /** Format: int64 */
-            edition?: number;
-            files?: components["schemas"]["LapsOfDriverFile"][];
-            findings?: components["schemas"]["LeadFoundView"][];
-            remarks?: components["schemas"]["LeadRemarkView"][];
-            turns?: components["schemas"]["LeadTurnView"][];
+            day: components["schemas"]["BookLeadDay"];
+            /**
+             * Format: int64
+             * @description to be sent back with the next change
+             */
+            edition: number;
+            files: components["schemas"]["LapsOfDriverFile"][];
+            findings: components["schemas"]["LeadFoundView"][];
+            remarks: components["schemas"]["LeadRemarkView"][];
+            turns: components["schemas"]["LeadTurnView"][];
         };
+        /** @description A remark with what came of it: open, taken or not-taken. */
         LeadRemarkView: {
             /** Format: int32 */
-            closedOnLap?: number;
+            closedOnLap?: number | null;
             /** Format: int32 */
-            corner?: number;
-            driver?: string;
+            corner: number;
+            driver: string;
             /** Format: int64 */
-            edition?: number;
-            good?: boolean;
+            edition: number;
+            good: boolean;
             /** Format: uuid */
-            id?: string;
+            id: string;
             /** Format: int32 */
-            lap?: number;
-            own?: boolean;
-            state?: string;
-            words?: string;
+            lap: number;
+            /** @description whether the driver says it himself */
+            own: boolean;
+            /** @enum {string} */
+            state: "open" | "taken" | "not-taken";
+            words: string;
         };
+        /** @description Something said to a driver, or by himself; corner 0 is the lap as a whole. */
         LeadSaidBody: {
             /** Format: int32 */
-            corner?: number;
-            driver?: string;
-            good?: boolean;
-            own?: boolean;
-            words?: string;
+            corner: number;
+            driver: string;
+            good: boolean;
+            own: boolean;
+            words: string;
         };
+        /** @description What was seen of a remark. */
         LeadSeenBody: {
-            state?: string;
+            /** @enum {string} */
+            state: "open" | "taken" | "not-taken";
         };
         LeadTurnView: {
             /** Format: int32 */
-            fromLap?: number;
-            order?: string[];
+            fromLap: number;
+            order: string[];
             /** Format: int32 */
-            toLap?: number;
+            toLap: number;
         };
+        /** @description How a run goes. */
         LiveLapsState: {
-            /** Format: int32 */
-            laps?: number;
-            problem?: string;
-            /** Format: int32 */
-            rows?: number;
-            running?: boolean;
+            /**
+             * Format: int32
+             * @description that are whole so far
+             */
+            laps: number;
+            /** @description why it ended early; null without */
+            problem?: string | null;
+            /**
+             * Format: int32
+             * @description that have come
+             */
+            rows: number;
+            running: boolean;
         };
+        /** @description A thing that can be seen from the seat and spoken of. */
         Mark: {
-            /** Format: double */
-            fromM?: number;
-            /** Format: double */
-            heightM?: number;
-            label?: string;
-            note?: string;
-            /** Format: date-time */
-            notedAt?: string;
-            /** Format: double */
-            offsetM?: number;
+            /**
+             * Format: double
+             * @description station of its first metre
+             */
+            fromM: number;
+            /**
+             * Format: double
+             * @description height above the road, or null
+             */
+            heightM?: number | null;
+            /** @description what drivers call it, e.g. "100 board" */
+            label: string;
+            /** @description free text, may be empty */
+            note: string;
+            /**
+             * Format: date-time
+             * @description when it was seen where it is told to be; needed of what moves with the sun, else
+             *          null
+             */
+            notedAt?: string | null;
+            /**
+             * Format: double
+             * @description lateral distance from the centreline, positive to the left
+             */
+            offsetM: number;
             /** @enum {string} */
-            side?: "LEFT" | "RIGHT" | "OVER" | "ROAD";
-            /** Format: double */
-            toM?: number;
+            side: "LEFT" | "RIGHT" | "OVER" | "ROAD";
+            /**
+             * Format: double
+             * @description station of its last metre; equal to <code>fromM</code> for a thing without length
+             */
+            toM: number;
             /** @enum {string} */
-            type?: "DISTANCE_BOARD" | "PAINT_LINE" | "KERB_START" | "KERB_END" | "MARSHAL_POST" | "BRIDGE" | "LAMP" | "SIGN" | "BANNER" | "FENCE_END" | "WALL_END" | "TYRE_WALL_END" | "ACCESS_ROAD" | "BUILDING" | "TREE" | "BUSH" | "GRASS_EDGE" | "SURFACE_CHANGE" | "PATCH" | "CREST" | "DRAIN" | "SIGNAL_LIGHT" | "CONE" | "SHADOW" | "RUBBER" | "PARKED_VEHICLE" | "OTHER";
-            /** Format: double */
-            valueM?: number;
+            type: "DISTANCE_BOARD" | "PAINT_LINE" | "KERB_START" | "KERB_END" | "MARSHAL_POST" | "BRIDGE" | "LAMP" | "SIGN" | "BANNER" | "FENCE_END" | "WALL_END" | "TYRE_WALL_END" | "ACCESS_ROAD" | "BUILDING" | "TREE" | "BUSH" | "GRASS_EDGE" | "SURFACE_CHANGE" | "PATCH" | "CREST" | "DRAIN" | "SIGNAL_LIGHT" | "CONE" | "SHADOW" | "RUBBER" | "PARKED_VEHICLE" | "OTHER";
+            /**
+             * Format: double
+             * @description number printed on a distance board [m], or null
+             */
+            valueM?: number | null;
         };
+        /** @description A distance board. */
         MarkChooserBoard: {
             /** Format: int32 */
-            corner?: number;
-            label?: string;
+            corner: number;
+            label: string;
             /** Format: double */
-            saysM?: number;
+            saysM: number;
+            /**
+             * Format: double
+             * @description its way to the first metre of the next corner
+             */
+            standsM: number;
             /** Format: double */
-            standsM?: number;
-            /** Format: double */
-            stationM?: number;
-        };
-        MarkReference: {
-            cautions?: string[];
-            good?: boolean;
-            mark?: string;
-            near?: string;
-            /** Format: double */
-            offsetM?: number;
-            own?: string;
-            /** Format: double */
-            pointM?: number;
-            /** @enum {string} */
-            side?: "LEFT" | "RIGHT" | "OVER" | "ROAD";
-            text?: string;
-            thing?: string;
-            /** @enum {string} */
-            type?: "DISTANCE_BOARD" | "PAINT_LINE" | "KERB_START" | "KERB_END" | "MARSHAL_POST" | "BRIDGE" | "LAMP" | "SIGN" | "BANNER" | "FENCE_END" | "WALL_END" | "TYRE_WALL_END" | "ACCESS_ROAD" | "BUILDING" | "TREE" | "BUSH" | "GRASS_EDGE" | "SURFACE_CHANGE" | "PATCH" | "CREST" | "DRAIN" | "SIGNAL_LIGHT" | "CONE" | "SHADOW" | "RUBBER" | "PARKED_VEHICLE" | "OTHER";
-            weak?: boolean;
+            stationM: number;
         };
         Problem: {
             /** @description column of the file */
@@ -2690,501 +4067,670 @@ export interface components {
             type?: string;
         };
         RadioHeard: {
-            /** Format: int64 */
-            last?: number;
-            messages?: components["schemas"]["SimulatedRadioMessage"][];
-            simulated?: boolean;
+            /**
+             * Format: int64
+             * @description number of the newest message, to ask after next time
+             */
+            last: number;
+            messages: components["schemas"]["SimulatedRadioMessage"][];
+            simulated: boolean;
         };
         RadioSayBody: {
-            words?: string;
+            words: string;
         };
+        /** @description An answer, graded 0 (nothing came) to 5 (at once and right). */
         RecallAnswerBody: {
             /** Format: int32 */
-            corner?: number;
-            kind?: string;
+            corner: number;
+            /** @enum {string} */
+            kind: "brake-mark" | "gear" | "turn-in-mark" | "release" | "kerbs" | "throttle" | "in-the-wet" | "way-out";
             /** Format: int32 */
-            quality?: number;
+            quality: number;
         };
+        /** @description When it is asked again. */
         RecallAnsweredView: {
             /** Format: date */
-            due?: string;
+            due: string;
             /** Format: int32 */
-            interval_days?: number;
+            interval_days: number;
         };
+        /** @description A question; its answer stands on the page. */
         RecallQuestionView: {
-            before?: string;
-            changed?: boolean;
+            /** @description what it said then: a mark in words, a gear, kerbs by their use */
+            before?: string | null;
+            /** @description whether the page says something else than when it was learned */
+            changed: boolean;
             /** Format: int32 */
-            corner?: number;
+            corner: number;
             /** Format: date */
-            due?: string;
-            fresh?: boolean;
-            kind?: string;
+            due?: string | null;
+            /** @description whether it was never asked */
+            fresh: boolean;
+            /**
+             * @description by its name in small letters
+             * @enum {string}
+             */
+            kind: "brake-mark" | "gear" | "turn-in-mark" | "release" | "kerbs" | "throttle" | "in-the-wet" | "way-out";
         };
         RecallRoundView: {
             /** Format: int32 */
-            all?: number;
+            all: number;
             /** Format: int32 */
-            known?: number;
+            known: number;
             /** Format: date */
-            next?: string;
-            questions?: components["schemas"]["RecallQuestionView"][];
+            next?: string | null;
+            questions: components["schemas"]["RecallQuestionView"][];
             /** Format: int32 */
-            revision?: number;
+            revision: number;
         };
+        /** @description What can be said of a recording, see {@link RecordedTrack.Result RecordedTrack.Result}. */
         RecordedLineFacts: {
             /** Format: double */
-            closureGapM?: number;
-            crossings?: components["schemas"]["RecordedTrackCrossing"][];
-            heights?: components["schemas"]["RecordedLineHeights"];
+            closureGapM: number;
+            crossings: components["schemas"]["RecordedTrackCrossing"][];
+            heights: components["schemas"]["RecordedLineHeights"];
             /** Format: double */
-            laps?: number;
+            laps: number;
             /** Format: int32 */
-            points?: number;
+            points: number;
             /** Format: double */
-            spacingM?: number;
+            spacingM: number;
             /** Format: int32 */
-            used?: number;
+            used: number;
         };
+        /** @description What can be said of recorded heights, see {@link RecordedHeights RecordedHeights}. */
         RecordedLineHeights: {
-            doubtful?: boolean;
+            /** @description whether the driver is to be asked before they are taken */
+            doubtful: boolean;
             /** Format: double */
-            gapM?: number;
+            gapM: number;
             /** Format: double */
-            noiseM?: number;
+            noiseM: number;
             /** Format: double */
-            overM?: number;
+            overM: number;
             /** Format: double */
-            riseM?: number;
+            riseM: number;
             /** Format: double */
-            steepestDown?: number;
+            steepestDown: number;
             /** Format: double */
-            steepestUp?: number;
+            steepestUp: number;
         };
+        /** @description A place where the line crosses itself: two stations of the lap as recorded. */
         RecordedTrackCrossing: {
             /** Format: double */
-            firstM?: number;
+            firstM: number;
             /** Format: double */
-            secondM?: number;
+            secondM: number;
         };
+        /** @description Something to know about a value of a page that the model could not follow. */
         Remark: {
             /** Format: int32 */
-            corner?: number;
-            field?: string;
-            text?: string;
+            corner: number;
+            /** @description name of the value in the book format */
+            field: string;
+            text: string;
         };
+        /** @description A proposal that is taken; with a value it is altered. */
         ReviewAcceptedBody: {
             /** Format: int32 */
-            corner?: number;
-            kind?: string;
+            corner: number;
+            /** @enum {string} */
+            kind: "marker-earlier" | "marker-later" | "gear" | "release" | "apex-speed" | "throttle" | "proven" | "confidence-up" | "confidence-down";
             /** Format: double */
-            value?: number;
+            value?: number | null;
         };
+        /** @description The model held against the laps, with what it would do to the book. */
         ReviewCalibrationView: {
             /** Format: double */
-            calibratedLap_s?: number;
+            calibratedLap_s: number;
             /** Format: double */
-            cdABefore_m2?: number;
+            cdABefore_m2: number;
             /** Format: double */
-            cdA_m2?: number;
+            cdA_m2?: number | null;
             /** Format: double */
-            gripFactor?: number;
+            gripFactor: number;
             /** Format: double */
-            gripUsed?: number;
+            gripUsed: number;
             /** Format: double */
-            gripUsedBefore?: number;
+            gripUsedBefore: number;
             /** Format: double */
-            lap_s?: number;
+            lap_s: number;
             /** Format: double */
-            peakPage_g?: number;
+            peakPage_g: number;
             /** Format: double */
-            peak_g?: number;
+            peak_g: number;
             /** Format: double */
-            topPage_mps?: number;
+            topPage_mps: number;
             /** Format: double */
-            top_mps?: number;
+            top_mps: number;
         };
+        /** @description What the next revision is made of. */
         ReviewKeepBody: {
-            accepted?: components["schemas"]["ReviewAcceptedBody"][];
-            calibrate?: boolean;
+            accepted?: components["schemas"]["ReviewAcceptedBody"][] | null;
+            calibrate?: boolean | null;
             /** Format: int32 */
-            parent?: number;
-            reason?: string;
+            parent: number;
+            reason?: string | null;
         };
+        /** @description A step plan that the laps move; stations of the steps before and after. */
         ReviewMovedView: {
             /** Format: int32 */
-            corner?: number;
+            corner: number;
             /** Format: int32 */
-            made?: number;
+            made: number;
             /** Format: int32 */
-            missed?: number;
-            proven?: boolean;
+            missed: number;
+            proven: boolean;
             /** Format: int32 */
-            step?: number;
+            step: number;
             /** Format: int32 */
-            stepBefore?: number;
+            stepBefore: number;
             /** Format: int32 */
-            steps?: number;
+            steps: number;
         };
+        /** @description A change that laps speak for. */
         ReviewProposalView: {
             /** Format: double */
-            after?: number;
+            after: number;
             /** Format: double */
-            before?: number;
+            before?: number | null;
             /** Format: int32 */
-            corner?: number;
+            corner: number;
             /** Format: int32 */
-            count?: number;
-            field?: string;
-            /** Format: double */
-            gain_s?: number;
-            kind?: string;
-            laps?: string[];
-            /** Format: double */
-            page_s?: number;
+            count: number;
+            /** @description by its name in the book format; null for the confidence */
+            field?: string | null;
+            /**
+             * Format: double
+             * @description a lap, against how it is driven now
+             */
+            gain_s?: number | null;
+            /**
+             * @description by its name in small letters
+             * @enum {string}
+             */
+            kind: "marker-earlier" | "marker-later" | "gear" | "release" | "apex-speed" | "throttle" | "proven" | "confidence-up" | "confidence-down";
+            laps: string[];
+            /**
+             * Format: double
+             * @description by how much the page's lap becomes slower
+             */
+            page_s?: number | null;
         };
+        /** @description What the laps propose. */
         ReviewReviewView: {
+            /**
+             * Format: int32
+             * @description version of the layout that the book is on, where the laps were driven on
+             *          another one and nothing can be kept of them; null otherwise
+             */
+            bookOnLayout?: number | null;
+            calibration?: components["schemas"]["ReviewCalibrationView"] | null;
             /** Format: int32 */
-            bookOnLayout?: number;
-            calibration?: components["schemas"]["ReviewCalibrationView"];
+            newest: number;
+            proposals: components["schemas"]["ReviewProposalView"][];
             /** Format: int32 */
-            newest?: number;
-            proposals?: components["schemas"]["ReviewProposalView"][];
-            /** Format: int32 */
-            revision?: number;
-            steps?: components["schemas"]["ReviewMovedView"][];
-            stepsNoted?: boolean;
+            revision: number;
+            steps: components["schemas"]["ReviewMovedView"][];
+            stepsNoted: boolean;
         };
+        /** @description An act of the lap; its kind by its name in small letters. */
         RunActView: {
             /** Format: double */
-            at_m?: number;
+            at_m: number;
             /** Format: double */
-            at_s?: number;
+            at_s: number;
             /** Format: int32 */
-            corner?: number;
-            kind?: string;
+            corner: number;
+            /** @enum {string} */
+            kind: "brake" | "turn" | "release" | "throttle" | "gear-up" | "gear-down";
         };
+        /** @description What a corner came to: mean distance of its presses, whichever way. */
         RunCornerView: {
             /** Format: int32 */
-            acts?: number;
+            acts: number;
             /** Format: int32 */
-            corner?: number;
+            corner: number;
             /** Format: double */
-            mean_m?: number;
+            mean_m?: number | null;
             /** Format: int32 */
-            missed?: number;
+            missed: number;
         };
+        /** @description An act with how late it was pressed; null members if it was not. */
         RunHitView: {
             /** Format: double */
-            at_m?: number;
+            at_m: number;
             /** Format: double */
-            at_s?: number;
+            at_s: number;
             /** Format: int32 */
-            corner?: number;
-            kind?: string;
+            corner: number;
+            /** @enum {string} */
+            kind: "brake" | "turn" | "release" | "throttle" | "gear-up" | "gear-down";
             /** Format: double */
-            off_m?: number;
+            off_m?: number | null;
             /** Format: double */
-            off_s?: number;
+            off_s?: number | null;
         };
+        /** @description A key that was pressed at a time in the lap, as it would be at full speed. */
         RunPressBody: {
             /** Format: double */
-            at_s?: number;
-            kind?: string;
+            at_s: number;
+            /** @enum {string} */
+            kind: "brake" | "turn" | "release" | "throttle" | "gear-up" | "gear-down";
         };
+        /** @description A run that is over. */
         RunRunBody: {
-            help?: string;
-            presses?: components["schemas"]["RunPressBody"][];
+            /**
+             * @description plates, marks, road or dark
+             * @enum {string}
+             */
+            help: "plates" | "marks" | "road" | "dark";
+            presses: components["schemas"]["RunPressBody"][];
             /** Format: int32 */
-            revision?: number;
+            revision: number;
             /** Format: double */
-            speedShare?: number;
-            /** Format: double */
-            until_s?: number;
+            speedShare: number;
+            /**
+             * Format: double
+             * @description time in the lap at which it ended
+             */
+            until_s: number;
         };
         RunRunView: {
             /** Format: date-time */
-            at?: string;
-            corners?: components["schemas"]["RunCornerView"][];
+            at: string;
+            corners: components["schemas"]["RunCornerView"][];
             /** Format: int32 */
-            extra?: number;
-            help?: string;
-            hits?: components["schemas"]["RunHitView"][];
+            extra: number;
+            /** @enum {string} */
+            help: "plates" | "marks" | "road" | "dark";
+            hits: components["schemas"]["RunHitView"][];
             /** Format: uuid */
-            id?: string;
+            id: string;
             /** Format: int32 */
-            revision?: number;
+            revision: number;
             /** Format: double */
-            speedShare?: number;
+            speedShare: number;
             /** Format: double */
-            until_s?: number;
+            until_s: number;
         };
         RunRunsView: {
-            acts?: components["schemas"]["RunActView"][];
+            acts: components["schemas"]["RunActView"][];
             /** Format: double */
-            lap_s?: number;
+            lap_s: number;
             /** Format: int32 */
-            revision?: number;
-            runs?: components["schemas"]["RunRunView"][];
+            revision: number;
+            runs: components["schemas"]["RunRunView"][];
         };
+        /** @description One change and what it does. */
         SensitivitiesEffect: {
             /** @enum {string} */
-            change?: "MASS_50_KG_MORE" | "GRIP_5_PCT_LESS" | "POWER_5_PCT_LESS" | "DRAG_10_PCT_MORE" | "DOWNFORCE_10_PCT_MORE" | "BRAKE_FORCE_10_PCT_MORE" | "UPSHIFT_TENTH_LONGER";
-            /** Format: double */
-            lostS?: number;
-            /** Format: double */
-            topSpeedMps?: number;
+            change: "MASS_50_KG_MORE" | "GRIP_5_PCT_LESS" | "POWER_5_PCT_LESS" | "DRAG_10_PCT_MORE" | "DOWNFORCE_10_PCT_MORE" | "BRAKE_FORCE_10_PCT_MORE" | "UPSHIFT_TENTH_LONGER";
+            /**
+             * Format: double
+             * @description time lost on the lap; negative where it gains
+             */
+            lostS: number;
+            /**
+             * Format: double
+             * @description highest speed with it
+             */
+            topSpeedMps: number;
         };
         SessionWeather: {
-            hours?: Record<string, never>[];
-            simulated?: boolean;
+            hours: components["schemas"]["BookForecastHour"][];
+            /** @description whether the hours are made up */
+            simulated: boolean;
         };
+        /** @description A kept session. */
         SessionsKept: {
-            /** Format: date-time */
-            begins?: string;
-            book?: string;
+            /**
+             * Format: date-time
+             * @description the moment, in the circuit's zone
+             */
+            begins: string;
+            book: string;
             /** Format: uuid */
-            bookId?: string;
+            bookId: string;
             /** Format: date-time */
-            changedAt?: string;
-            circuit?: string;
-            comesTwice?: boolean;
-            driven?: boolean;
+            changedAt: string;
+            circuit: string;
+            /** @description whether its hour comes twice because the clocks go back */
+            comesTwice: boolean;
+            /** @description whether laps of it are there */
+            driven: boolean;
             /** Format: int64 */
-            edition?: number;
+            edition: number;
             /** Format: uuid */
-            id?: string;
-            session?: Record<string, never>;
-            timeZone?: string;
+            id: string;
+            session: components["schemas"]["BookSession"];
+            timeZone: string;
         };
+        /** @description A kept sheet. */
         SetupSheetsKept: {
             /** Format: int64 */
-            edition?: number;
+            edition: number;
             /** Format: uuid */
-            id?: string;
-            sheet?: Record<string, never>;
+            id: string;
+            sheet: components["schemas"]["BookSetup"];
         };
+        /** @description A value that differs. */
         SheetComparisonDifference: {
-            field?: string;
-            first?: string;
-            /** Format: double */
-            lostS?: number;
-            second?: string;
-            words?: string;
+            /** @description name as in the sheet's file */
+            field: string;
+            first: string;
+            /**
+             * Format: double
+             * @description what the second sheet's value costs on the lap in the first one's place; null
+             *          where the model does not know
+             */
+            lostS?: number | null;
+            second: string;
+            /** @description what the model can or cannot say */
+            words: string;
         };
+        /** @description All differences and what the second sheet as a whole costs. */
         SheetComparisonResult: {
-            differences?: components["schemas"]["SheetComparisonDifference"][];
-            /** Format: double */
-            lostS?: number;
+            differences: components["schemas"]["SheetComparisonDifference"][];
+            /**
+             * Format: double
+             * @description by what the model can compute of it
+             */
+            lostS: number;
         };
+        /**
+         * @description A corner in a breath, for saying the lap aloud before it is driven: where, which gear, and the
+         *      one thing to think of.
+         */
         ShortForm: {
             /** Format: int32 */
-            corner?: number;
-            words?: string;
+            corner: number;
+            words: string;
         };
+        /** @description Something that was said. */
         SimulatedRadioMessage: {
             /** Format: date-time */
-            at?: string;
+            at: string;
             /** Format: int64 */
-            number?: number;
-            words?: string;
+            number: number;
+            words: string;
         };
+        /** @description A plan as a client sees it. */
         StepBoardStepView: {
-            begun?: boolean;
+            /** @description whether it is being worked on */
+            begun: boolean;
             /** Format: int32 */
-            corner?: number;
-            /** Format: int64 */
-            edition?: number;
-            heldBack?: boolean;
+            corner: number;
+            /**
+             * Format: int64
+             * @description of what is kept of it
+             */
+            edition: number;
+            heldBack: boolean;
             /** Format: int32 */
-            inARow?: number;
+            inARow: number;
             /** Format: double */
-            limit_m?: number;
+            limit_m: number;
             /** Format: double */
-            margin_m?: number;
+            margin_m: number;
             /** Format: int32 */
-            misses?: number;
-            name?: string;
-            now?: components["schemas"]["MarkReference"];
+            misses: number;
+            name: string;
+            /** @description the same through a mark */
+            now?: components["schemas"]["BookMark"] | null;
+            /**
+             * Format: double
+             * @description station of it
+             */
+            now_m: number;
+            proven: boolean;
             /** Format: double */
-            now_m?: number;
-            proven?: boolean;
+            runOff_m?: number | null;
             /** Format: double */
-            runOff_m?: number;
+            safe_m: number;
+            /**
+             * Format: int32
+             * @description index of the present step
+             */
+            step: number;
+            steps_m: number[];
+            /** @description whether the driver calls the page known */
+            sure: boolean;
+            target?: components["schemas"]["BookMark"] | null;
             /** Format: double */
-            safe_m?: number;
-            /** Format: int32 */
-            step?: number;
-            steps_m?: number[];
-            sure?: boolean;
-            target?: components["schemas"]["MarkReference"];
-            /** Format: double */
-            target_m?: number;
+            target_m: number;
         };
+        /** @description Corner 0 is the line. */
         StopwatchBeatView: {
             /** Format: double */
-            at_s?: number;
+            at_s: number;
             /** Format: int32 */
-            corner?: number;
+            corner: number;
         };
         StopwatchLapView: {
             /** Format: date-time */
-            at?: string;
+            at: string;
             /** Format: uuid */
-            id?: string;
+            id: string;
             /** Format: double */
-            imagined_s?: number;
-            parts?: components["schemas"]["StopwatchPartView"][];
+            imagined_s: number;
+            parts: components["schemas"]["StopwatchPartView"][];
             /** Format: double */
-            reference_s?: number;
+            reference_s: number;
             /** Format: int32 */
-            revision?: number;
+            revision: number;
         };
         StopwatchPartView: {
             /** Format: int32 */
-            corner?: number;
+            corner: number;
             /** Format: double */
-            imagined_s?: number;
+            imagined_s: number;
             /** Format: double */
-            reference_s?: number;
+            reference_s: number;
         };
+        /** @description The stopwatch of a book. */
         StopwatchStopwatchView: {
-            beats?: components["schemas"]["StopwatchBeatView"][];
-            laps?: components["schemas"]["StopwatchLapView"][];
+            beats: components["schemas"]["StopwatchBeatView"][];
+            laps: components["schemas"]["StopwatchLapView"][];
             /** Format: int32 */
-            revision?: number;
-            /** Format: double */
-            scatter_s?: number;
+            revision: number;
+            /**
+             * Format: double
+             * @description standard deviation of the last five laps; null with fewer than two
+             */
+            scatter_s?: number | null;
         };
+        /** @description Seconds of each tap since that at the start line. */
         StopwatchTapsBody: {
-            taps_s?: number[];
+            taps_s: number[];
         };
+        /**
+         * @description Everything that the drawings need along the lap, one value every <code>step_m</code>; rounded to what
+         *      a screen can show.
+         */
         Trace: {
-            allowedLeft_m?: number[];
-            allowedRight_m?: number[];
-            banking_deg?: number[];
-            brake_pct?: number[];
+            allowedLeft_m: number[];
+            allowedRight_m: number[];
+            banking_deg: number[];
+            brake_pct: number[];
             /** Format: double */
-            carLength_m?: number;
-            closed?: boolean;
-            corners?: components["schemas"]["Corner"][];
-            curvature_perM?: number[];
-            gear?: number[];
-            grade_pct?: number[];
-            grip_pct?: number[];
-            hazards?: components["schemas"]["Hazard"][];
-            kerbs?: components["schemas"]["Kerb"][];
-            left_m?: number[];
+            carLength_m: number;
+            closed: boolean;
+            corners: components["schemas"]["Corner"][];
+            curvature_perM: number[];
+            gear: number[];
+            grade_pct: number[];
+            grip_pct: number[];
+            hazards: components["schemas"]["Hazard"][];
+            kerbs: components["schemas"]["Kerb"][];
+            left_m: number[];
             /** Format: double */
-            length_m?: number;
-            marks?: components["schemas"]["Mark"][];
-            offset_m?: number[];
-            remarks?: components["schemas"]["Remark"][];
-            right_m?: number[];
-            sky?: components["schemas"]["TraceSky"];
-            speed_mps?: number[];
+            length_m: number;
+            marks: components["schemas"]["Mark"][];
+            offset_m: number[];
+            remarks: components["schemas"]["Remark"][];
+            right_m: number[];
+            sky?: components["schemas"]["TraceSky"] | null;
+            speed_mps: number[];
             /** Format: double */
-            step_m?: number;
-            throttle_pct?: number[];
-            time_s?: number[];
+            step_m: number;
+            throttle_pct: number[];
+            time_s: number[];
             /** Format: double */
-            topBraking_g?: number;
+            topBraking_g: number;
             /** Format: double */
-            topLateral_g?: number;
-            x_m?: number[];
-            y_m?: number[];
-            z_m?: number[];
-            zones?: components["schemas"]["Zone"][];
+            topLateral_g: number;
+            x_m: number[];
+            y_m: number[];
+            z_m: number[];
+            zones: components["schemas"]["Zone"][];
         };
+        /** @description The light at the hour of the conditions. */
         TraceSky: {
             /** Format: double */
-            azimuth_deg?: number;
+            azimuth_deg: number;
             /** Format: double */
-            elevation_deg?: number;
-            intoTheSun?: number[];
+            elevation_deg: number;
+            /** @description corners at which one drives towards a low sun */
+            intoTheSun: number[];
         };
+        /** @description One corner. */
         TwoBooksRow: {
-            /** Format: double */
-            brakesLaterM?: number;
+            /**
+             * Format: double
+             * @description how much later the second brakes than the first; null unless both do
+             */
+            brakesLaterM?: number | null;
             /** Format: int32 */
-            corner?: number;
-            first?: components["schemas"]["TwoBooksSide"];
-            name?: string;
-            second?: components["schemas"]["TwoBooksSide"];
+            corner: number;
+            first: components["schemas"]["TwoBooksSide"];
+            name: string;
+            second: components["schemas"]["TwoBooksSide"];
         };
+        /** @description One vehicle in one corner. */
         TwoBooksSide: {
+            /**
+             * Format: double
+             * @description speed where the corner's work begins
+             */
+            approachMps: number;
+            /**
+             * Format: double
+             * @description where the driver acts; null without brakes
+             */
+            brakeAtM?: number | null;
             /** Format: double */
-            approachMps?: number;
-            /** Format: double */
-            brakeAtM?: number;
-            /** Format: double */
-            exitMps?: number;
+            exitMps: number;
             /** Format: int32 */
-            gear?: number;
+            gear: number;
             /** @enum {string} */
-            kind?: "STRAIGHT" | "LIFT" | "BRAKES";
+            kind: "STRAIGHT" | "LIFT" | "BRAKES";
+            /**
+             * Format: double
+             * @description lean at the slowest place, of two wheels; null of four
+             */
+            leanDeg?: number | null;
             /** Format: double */
-            leanDeg?: number;
-            /** Format: double */
-            lowestMps?: number;
-            /** Format: double */
-            timeS?: number;
+            lowestMps: number;
+            /**
+             * Format: double
+             * @description between the first vehicle's point of this corner and of the next
+             */
+            timeS: number;
         };
         WalkFinishBody: {
-            reason?: string;
+            reason?: string | null;
             /** Format: date */
-            validFrom?: string;
+            validFrom?: string | null;
         };
         WalkTickBody: {
-            done?: boolean;
-            item?: string;
+            done: boolean;
+            item: string;
         };
         WalksFinished: {
-            changes?: components["schemas"]["LayoutChange"][];
-            /** Format: uuid */
-            circuitId?: string;
+            changes: components["schemas"]["LayoutChange"][];
+            /**
+             * Format: uuid
+             * @description the layout version that came of the walk, the old one where nothing changed
+             */
+            circuitId: string;
             /** Format: int32 */
-            version?: number;
+            version: number;
         };
         WalksNoteView: {
             /** Format: uuid */
-            id?: string;
+            id: string;
             /** Format: double */
-            lat_deg?: number;
+            lat_deg?: number | null;
             /** Format: double */
-            lon_deg?: number;
+            lon_deg?: number | null;
             /** Format: date-time */
-            madeAt?: string;
-            photo?: boolean;
-            side?: string;
+            madeAt: string;
+            photo: boolean;
+            /** @enum {string} */
+            side: "left" | "right" | "over" | "road";
             /** Format: double */
-            station_m?: number;
-            words?: string;
+            station_m: number;
+            words: string;
         };
         WalksWalkView: {
             /** Format: date-time */
-            begunAt?: string;
-            changes?: components["schemas"]["LayoutChange"][];
-            /** Format: int64 */
-            edition?: number;
-            /** Format: uuid */
-            id?: string;
-            list?: components["schemas"]["ChecklistItem"][];
-            notes?: components["schemas"]["WalksNoteView"][];
-            ticked?: string[];
+            begunAt?: string | null;
+            changes: components["schemas"]["LayoutChange"][];
+            /**
+             * Format: int64
+             * @description of the open walk
+             */
+            edition: number;
+            /**
+             * Format: uuid
+             * @description the open walk, or null while none is open
+             */
+            id?: string | null;
+            list: components["schemas"]["ChecklistItem"][];
+            notes: components["schemas"]["WalksNoteView"][];
+            /** @description keys of the items that were looked at */
+            ticked: string[];
         };
+        /** @description Widths measured anew over a stretch: set at every surveyed point in it, linear to its neighbours. */
+        WidthEdit: {
+            /** Format: double */
+            fromM: number;
+            /**
+             * Format: double
+             * @description distance from the centreline to the left white line, or null to leave it
+             */
+            leftM?: number | null;
+            /**
+             * Format: double
+             * @description the same on the right
+             */
+            rightM?: number | null;
+            /**
+             * Format: double
+             * @description before <code>fromM</code> where the stretch lies across the start line
+             */
+            toM: number;
+        };
+        /** @description A stretch of road that is not like the rest. */
         Zone: {
             /** Format: double */
-            fromM?: number;
+            fromM: number;
+            /**
+             * Format: double
+             * @description factor on grip there, 0.2 to 1.2
+             */
+            gripFactor: number;
+            note: string;
+            /**
+             * @description part of the road it lies on; {@link Side#ROAD Side#ROAD} for its whole width
+             * @enum {string}
+             */
+            side: "LEFT" | "RIGHT" | "OVER" | "ROAD";
             /** Format: double */
-            gripFactor?: number;
-            note?: string;
+            toM: number;
             /** @enum {string} */
-            side?: "LEFT" | "RIGHT" | "OVER" | "ROAD";
-            /** Format: double */
-            toM?: number;
-            /** @enum {string} */
-            type?: "BUMP" | "DIP" | "CREST" | "DAMP_SHADE" | "PATCH" | "OFF_CAMBER" | "SLIPPERY_PAINT" | "DRAIN" | "DUST";
+            type: "BUMP" | "DIP" | "CREST" | "DAMP_SHADE" | "PATCH" | "OFF_CAMBER" | "SLIPPERY_PAINT" | "DRAIN" | "DUST";
         };
     };
     responses: never;
@@ -3210,7 +4756,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["BooksBookView"][];
+                    "application/json": components["schemas"]["BooksBookView"][];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -3237,13 +4783,22 @@ export interface operations {
             };
         };
         responses: {
-            /** @description OK */
-            200: {
+            /** @description Made */
+            201: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": Record<string, never>;
+                    "application/json": components["schemas"]["BooksCreated"];
+                };
+            };
+            /** @description Takes longer */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BookJobStarted"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -3268,7 +4823,7 @@ export interface operations {
             content: {
                 "multipart/form-data": {
                     /** Format: binary */
-                    file: string;
+                    file: Blob;
                 };
             };
         };
@@ -3279,7 +4834,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["BookImported"];
+                    "application/json": components["schemas"]["BookImported"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -3310,7 +4865,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["BooksBookView"];
+                    "application/json": components["schemas"]["BooksBookView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -3342,7 +4897,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["CarAnswersBeside"];
+                    "application/json": components["schemas"]["CarAnswersBeside"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -3377,7 +4932,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["CallCallsView"];
+                    "application/json": components["schemas"]["CallCallsView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -3412,7 +4967,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["CarAnswersCarOnCircuit"];
+                    "application/json": components["schemas"]["CarAnswersCarOnCircuit"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -3443,7 +4998,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LayoutMovesCheckLine"][];
+                    "application/json": components["schemas"]["LayoutMovesCheckLine"][];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -3475,7 +5030,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LayoutMovesCheckLine"][];
+                    "application/json": components["schemas"]["LayoutMovesCheckLine"][];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -3511,7 +5066,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["CornerGears"];
+                    "application/json": components["schemas"]["CornerGears"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -3543,7 +5098,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["HistoryEntry"][];
+                    "application/json": components["schemas"]["HistoryEntry"][];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -3579,7 +5134,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["CornerLinkView"];
+                    "application/json": components["schemas"]["CornerLinkView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -3615,7 +5170,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["CornerSchoolView"][];
+                    "application/json": components["schemas"]["CornerSchoolView"][];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -3650,7 +5205,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["DayDayView"][];
+                    "application/json": components["schemas"]["DayDayView"][];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -3681,7 +5236,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": string;
+                    "application/octet-stream": Blob;
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -3712,7 +5267,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["DebriefSessionFinding"][];
+                    "application/json": components["schemas"]["DebriefSessionFinding"][];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -3728,10 +5283,7 @@ export interface operations {
     };
     importLaps: {
         parameters: {
-            query?: {
-                mapping?: string;
-                session?: string;
-            };
+            query?: never;
             header?: never;
             path: {
                 id: string;
@@ -3742,7 +5294,12 @@ export interface operations {
             content: {
                 "multipart/form-data": {
                     /** Format: binary */
-                    file: string;
+                    file: Blob;
+                    mapping?: {
+                        [key: string]: string;
+                    };
+                    /** Format: uuid */
+                    session?: string;
                 };
             };
         };
@@ -3753,7 +5310,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LapImportedLaps"];
+                    "application/json": components["schemas"]["LapImportedLaps"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -3785,7 +5342,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LapViewsReadingView"][];
+                    "application/json": components["schemas"]["LapViewsReadingView"][];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -3820,7 +5377,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LayoutMovesMoved"];
+                    "application/json": components["schemas"]["LayoutMovesMoved"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -3849,13 +5406,22 @@ export interface operations {
             };
         };
         responses: {
-            /** @description OK */
+            /** @description Found */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": Record<string, never>;
+                    "application/json": components["schemas"]["BooksCreated"];
+                };
+            };
+            /** @description Takes longer */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BookJobStarted"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -3890,7 +5456,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["DayPurposesView"];
+                    "application/json": components["schemas"]["DayPurposesView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -3907,7 +5473,9 @@ export interface operations {
     getRecall: {
         parameters: {
             query?: {
+                /** @description lap or weakest */
                 order?: string;
+                /** @description whether what is not due yet is asked too */
                 ahead?: boolean;
             };
             header?: never;
@@ -3924,7 +5492,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["RecallRoundView"];
+                    "application/json": components["schemas"]["RecallRoundView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -3959,7 +5527,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["RecallAnsweredView"];
+                    "application/json": components["schemas"]["RecallAnsweredView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -3994,7 +5562,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["BooksRevisionLine"];
+                    "application/json": components["schemas"]["BooksRevisionLine"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -4026,7 +5594,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": Record<string, never>;
+                    "application/json": components["schemas"]["BookRevision"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -4061,7 +5629,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": string;
+                    "application/octet-stream": Blob;
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -4096,7 +5664,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": string;
+                    "application/octet-stream": Blob;
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -4113,7 +5681,9 @@ export interface operations {
     printCard: {
         parameters: {
             query?: {
+                /** @description a5, a4, dash or tank */
                 format?: string;
+                /** @description one that the revision was issued for, whose targets and steps are printed too */
                 session?: string;
                 speed?: string;
                 length?: string;
@@ -4165,7 +5735,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": string;
+                    "application/octet-stream": Blob;
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -4197,7 +5767,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["StepBoardStepView"][];
+                    "application/json": components["schemas"]["StepBoardStepView"][];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -4236,7 +5806,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["StepBoardStepView"][];
+                    "application/json": components["schemas"]["StepBoardStepView"][];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -4268,7 +5838,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["BookTried"];
+                    "application/json": components["schemas"]["BookTried"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -4299,7 +5869,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["RunRunsView"];
+                    "application/json": components["schemas"]["RunRunsView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -4334,7 +5904,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["RunRunView"];
+                    "application/json": components["schemas"]["RunRunView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -4365,7 +5935,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SessionsKept"][];
+                    "application/json": components["schemas"]["SessionsKept"][];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -4390,7 +5960,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": Record<string, never>;
+                "application/json": components["schemas"]["BookSession"];
             };
         };
         responses: {
@@ -4400,7 +5970,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SessionsKept"];
+                    "application/json": components["schemas"]["SessionsKept"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -4431,7 +6001,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": string;
+                    "application/octet-stream": Blob;
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -4466,7 +6036,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SheetComparisonResult"];
+                    "application/json": components["schemas"]["SheetComparisonResult"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -4497,7 +6067,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["StopwatchStopwatchView"];
+                    "application/json": components["schemas"]["StopwatchStopwatchView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -4532,7 +6102,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["StopwatchLapView"];
+                    "application/json": components["schemas"]["StopwatchLapView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -4567,7 +6137,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["BookTried"];
+                    "application/json": components["schemas"]["BookTried"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -4601,7 +6171,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SessionWeather"];
+                    "application/json": components["schemas"]["SessionWeather"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -4630,7 +6200,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["CarsSummary"][];
+                    "application/json": components["schemas"]["CarsSummary"][];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -4655,7 +6225,7 @@ export interface operations {
             content: {
                 "multipart/form-data": {
                     /** Format: binary */
-                    file: string;
+                    file: Blob;
                 };
             };
         };
@@ -4666,7 +6236,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["CarsImportAnswer"];
+                    "application/json": components["schemas"]["CarsImportAnswer"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -4697,7 +6267,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": Record<string, never>;
+                    "application/json": components["schemas"]["BookCar"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -4728,7 +6298,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": string;
+                    "application/octet-stream": Blob;
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -4759,7 +6329,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SetupSheetsKept"][];
+                    "application/json": components["schemas"]["SetupSheetsKept"][];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -4784,7 +6354,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": Record<string, never>;
+                "application/json": components["schemas"]["BookSetup"];
             };
         };
         responses: {
@@ -4794,7 +6364,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SetupSheetsKept"];
+                    "application/json": components["schemas"]["SetupSheetsKept"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -4822,7 +6392,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": Record<string, never>;
+                "application/json": components["schemas"]["BookSetup"];
             };
         };
         responses: {
@@ -4832,7 +6402,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SetupSheetsKept"];
+                    "application/json": components["schemas"]["SetupSheetsKept"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -4893,7 +6463,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["CircuitsSummary"][];
+                    "application/json": components["schemas"]["CircuitsSummary"][];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -4909,10 +6479,7 @@ export interface operations {
     };
     importCircuit: {
         parameters: {
-            query?: {
-                name?: string;
-                settings?: string;
-            };
+            query?: never;
             header?: never;
             path?: never;
             cookie?: never;
@@ -4921,7 +6488,9 @@ export interface operations {
             content: {
                 "multipart/form-data": {
                     /** Format: binary */
-                    file: string;
+                    file: Blob;
+                    name?: string;
+                    settings?: components["schemas"]["BookImportSettings"];
                 };
             };
         };
@@ -4932,7 +6501,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["CircuitsImportAnswer"];
+                    "application/json": components["schemas"]["CircuitsImportAnswer"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -4948,9 +6517,7 @@ export interface operations {
     };
     previewCircuit: {
         parameters: {
-            query?: {
-                settings?: string;
-            };
+            query?: never;
             header?: never;
             path?: never;
             cookie?: never;
@@ -4959,7 +6526,8 @@ export interface operations {
             content: {
                 "multipart/form-data": {
                     /** Format: binary */
-                    file: string;
+                    file: Blob;
+                    settings?: components["schemas"]["BookImportSettings"];
                 };
             };
         };
@@ -4970,7 +6538,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["CircuitPreview"];
+                    "application/json": components["schemas"]["CircuitPreview"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -5001,7 +6569,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["CircuitView"];
+                    "application/json": components["schemas"]["CircuitView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -5032,7 +6600,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": string;
+                    "application/octet-stream": Blob;
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -5063,7 +6631,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": string;
+                    "application/octet-stream": Blob;
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -5090,7 +6658,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": Record<string, never>;
+                "application/json": components["schemas"]["CircuitEdits"];
             };
         };
         responses: {
@@ -5100,7 +6668,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LayoutVersionsDraftAnswer"];
+                    "application/json": components["schemas"]["LayoutVersionsDraftAnswer"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -5164,7 +6732,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["CircuitLightLightView"];
+                    "application/json": components["schemas"]["CircuitLightLightView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -5195,7 +6763,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": string;
+                    "application/octet-stream": Blob;
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -5232,7 +6800,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LayoutVersionsKept"];
+                    "application/json": components["schemas"]["LayoutVersionsKept"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -5248,10 +6816,7 @@ export interface operations {
     };
     importLayout: {
         parameters: {
-            query: {
-                reason: string;
-                settings?: string;
-            };
+            query?: never;
             header?: never;
             path: {
                 id: string;
@@ -5262,7 +6827,9 @@ export interface operations {
             content: {
                 "multipart/form-data": {
                     /** Format: binary */
-                    file: string;
+                    file: Blob;
+                    reason: string;
+                    settings?: components["schemas"]["BookImportSettings"];
                 };
             };
         };
@@ -5273,7 +6840,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LayoutVersionsKept"];
+                    "application/json": components["schemas"]["LayoutVersionsKept"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -5304,7 +6871,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["WalksWalkView"];
+                    "application/json": components["schemas"]["WalksWalkView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -5335,7 +6902,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["WalksWalkView"];
+                    "application/json": components["schemas"]["WalksWalkView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -5424,7 +6991,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["JobView"];
+                    "application/json": components["schemas"]["JobView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -5455,7 +7022,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["JobView"];
+                    "application/json": components["schemas"]["JobView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -5471,9 +7038,7 @@ export interface operations {
     };
     previewLaps: {
         parameters: {
-            query?: {
-                mapping?: string;
-            };
+            query?: never;
             header?: never;
             path?: never;
             cookie?: never;
@@ -5482,7 +7047,10 @@ export interface operations {
             content: {
                 "multipart/form-data": {
                     /** Format: binary */
-                    file: string;
+                    file: Blob;
+                    mapping?: {
+                        [key: string]: string;
+                    };
                 };
             };
         };
@@ -5493,7 +7061,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LapPreviewView"];
+                    "application/json": components["schemas"]["LapPreviewView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -5553,7 +7121,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": string;
+                    "application/octet-stream": Blob;
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -5620,7 +7188,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LapLineView"];
+                    "application/json": components["schemas"]["LapLineView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -5657,7 +7225,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LeadRemarkView"];
+                    "application/json": components["schemas"]["LeadRemarkView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -5717,7 +7285,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["RadioHeard"];
+                    "application/json": components["schemas"]["RadioHeard"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -5750,7 +7318,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SimulatedRadioMessage"];
+                    "application/json": components["schemas"]["SimulatedRadioMessage"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -5866,7 +7434,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SessionsKept"][];
+                    "application/json": components["schemas"]["SessionsKept"][];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -5895,7 +7463,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": string;
+                    "application/octet-stream": Blob;
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -5926,7 +7494,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SessionsKept"];
+                    "application/json": components["schemas"]["SessionsKept"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -5953,7 +7521,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": Record<string, never>;
+                "application/json": components["schemas"]["BookSession"];
             };
         };
         responses: {
@@ -5963,7 +7531,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SessionsKept"];
+                    "application/json": components["schemas"]["SessionsKept"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -6011,6 +7579,7 @@ export interface operations {
     getAlong: {
         parameters: {
             query: {
+                /** @description by its id, or <code>page</code> for the page's own lap */
                 lap: string;
                 from_m?: number;
                 to_m?: number;
@@ -6029,7 +7598,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["DebriefAlongView"];
+                    "application/json": components["schemas"]["DebriefAlongView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -6062,7 +7631,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["BriefView"];
+                    "application/json": components["schemas"]["BriefView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -6093,7 +7662,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["DebriefDebriefView"];
+                    "application/json": components["schemas"]["DebriefDebriefView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -6120,7 +7689,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": Record<string, never>;
+                "application/json": components["schemas"]["BookDecision"][];
             };
         };
         responses: {
@@ -6130,7 +7699,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["BriefPreparedView"];
+                    "application/json": components["schemas"]["BriefPreparedView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -6165,7 +7734,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LapNotesDismissed"];
+                    "application/json": components["schemas"]["LapNotesDismissed"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -6202,7 +7771,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SessionsKept"];
+                    "application/json": components["schemas"]["SessionsKept"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -6218,9 +7787,7 @@ export interface operations {
     };
     addLaps: {
         parameters: {
-            query?: {
-                mapping?: string;
-            };
+            query?: never;
             header?: never;
             path: {
                 id: string;
@@ -6231,7 +7798,10 @@ export interface operations {
             content: {
                 "multipart/form-data": {
                     /** Format: binary */
-                    file: string;
+                    file: Blob;
+                    mapping?: {
+                        [key: string]: string;
+                    };
                 };
             };
         };
@@ -6242,7 +7812,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LapViewsFileView"];
+                    "application/json": components["schemas"]["LapViewsFileView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -6273,7 +7843,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LeadLeadView"];
+                    "application/json": components["schemas"]["LeadLeadView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -6310,7 +7880,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LeadLeadView"];
+                    "application/json": components["schemas"]["LeadLeadView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -6345,7 +7915,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LeadRemarkView"];
+                    "application/json": components["schemas"]["LeadRemarkView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -6408,7 +7978,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LiveLapsState"];
+                    "application/json": components["schemas"]["LiveLapsState"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -6443,7 +8013,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LiveLapsState"];
+                    "application/json": components["schemas"]["LiveLapsState"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -6474,7 +8044,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LiveLapsState"];
+                    "application/json": components["schemas"]["LiveLapsState"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -6505,7 +8075,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SessionsKept"];
+                    "application/json": components["schemas"]["SessionsKept"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -6536,7 +8106,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["BriefPreparedView"];
+                    "application/json": components["schemas"]["BriefPreparedView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -6571,7 +8141,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LapNotesRemark"];
+                    "application/json": components["schemas"]["LapNotesRemark"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -6602,7 +8172,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["ReviewReviewView"];
+                    "application/json": components["schemas"]["ReviewReviewView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -6637,7 +8207,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["BooksRevisionLine"];
+                    "application/json": components["schemas"]["BooksRevisionLine"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -6668,7 +8238,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["ReviewMovedView"][];
+                    "application/json": components["schemas"]["ReviewMovedView"][];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -6699,7 +8269,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": string;
+                    "application/octet-stream": Blob;
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -6718,6 +8288,7 @@ export interface operations {
             query?: {
                 laps?: number;
                 seed?: number;
+                /** @description full (pedals, a hundred times a second) or position (ten times a second) */
                 kind?: string;
             };
             header?: never;
@@ -6734,7 +8305,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": string;
+                    "application/octet-stream": Blob;
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -6771,7 +8342,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["WalksFinished"];
+                    "application/json": components["schemas"]["WalksFinished"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -6787,12 +8358,7 @@ export interface operations {
     };
     noteOnWalk: {
         parameters: {
-            query?: {
-                station_m?: number;
-                side?: string;
-                words?: string;
-                keepPlace?: boolean;
-            };
+            query?: never;
             header?: never;
             path: {
                 id: string;
@@ -6802,8 +8368,14 @@ export interface operations {
         requestBody?: {
             content: {
                 "multipart/form-data": {
+                    /** @default false */
+                    keepPlace?: boolean;
                     /** Format: binary */
-                    photo?: string;
+                    photo?: Blob;
+                    side?: string;
+                    /** Format: double */
+                    station_m?: number;
+                    words?: string;
                 };
             };
         };
@@ -6814,7 +8386,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["WalksWalkView"];
+                    "application/json": components["schemas"]["WalksWalkView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -6846,7 +8418,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["WalksWalkView"];
+                    "application/json": components["schemas"]["WalksWalkView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -6913,7 +8485,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["WalksWalkView"];
+                    "application/json": components["schemas"]["WalksWalkView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -6940,7 +8512,7 @@ export interface operations {
             content: {
                 "multipart/form-data": {
                     /** Format: binary */
-                    file: string;
+                    file: Blob;
                 };
             };
         };
@@ -6951,7 +8523,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["WalksWalkView"];
+                    "application/json": components["schemas"]["WalksWalkView"];
                 };
             };
             /** @description What is wrong, where, and what to do */

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { api, type BookView } from '../api/client';
+  import { api } from '../api/client';
+  import type { BookView } from '../api/types';
   import { navigate } from '../router';
   import { useBook } from './book-state.svelte';
 

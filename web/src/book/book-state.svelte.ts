@@ -1,8 +1,17 @@
 import { getContext, setContext } from 'svelte';
 import type { SetupSheet } from '../api/answers';
-import { api, Failed, type BookView, type Draft } from '../api/client';
+import { api, Failed } from '../api/client';
 import { waitForJob, type Waiting } from '../api/jobs';
-import type { Conditions, LineChoice, OwnField, Problem, Revision, View } from '../api/types';
+import type {
+  BookView,
+  Conditions,
+  Draft,
+  LineChoice,
+  OwnField,
+  Problem,
+  Revision,
+  View,
+} from '../api/types';
 import type { CheckLine } from '../circuit/types';
 import {
   begin,
@@ -150,8 +159,8 @@ export class BookState {
   private async found(draft: Draft): Promise<boolean> {
     try {
       const started = await api.searchLine(this.id, draft);
-      if (started.id) return true;
-      const id = await waitForJob(started.job!, (waiting) => (this.searching = waiting));
+      if ('id' in started) return true;
+      const id = await waitForJob(started.job, (waiting) => (this.searching = waiting));
       return id !== undefined;
     } finally {
       this.searching = undefined;

@@ -31,14 +31,14 @@
   const metres = (value: number) => lengthFrom(value, preferences.length);
   const set = (part: Partial<Thing>) => circuit.change({ ...thing, ...part } as Thing);
 
-  function setSide(side: string) {
+  function setSide(side: Mark['side'] | undefined) {
+    if (side === undefined) return;
     if (kind === 'marks') {
-      const mark = { ...(thing as Mark), side } as Mark;
-      set({ side, offsetM: beside(road, mark.fromM, side) } as Partial<Mark>);
+      set({ side, offsetM: beside(road, thing.fromM, side) });
     } else if (side === 'LEFT' || side === 'RIGHT') {
       const turned = onSide(thing, side) as Kerb;
       circuit.change({ ...turned, side } as Thing);
-    } else set({ side } as Partial<Thing>);
+    } else set({ side });
   }
 </script>
 
@@ -75,7 +75,7 @@
         label="Profile"
         value={kerb.profile}
         options={KERB_PROFILES}
-        onchange={(v) => set({ profile: v as Kerb['profile'] })}
+        onchange={(v) => set({ profile: v })}
       />
     {:else if kind === 'zones'}
       <ChoiceField
@@ -207,13 +207,13 @@
       />
       <ChoiceField
         label="Use in the dry"
-        value={kerb.use ?? 'NONE'}
+        value={kerb.use}
         options={KERB_USES}
         onchange={(use) => set({ use })}
       />
       <ChoiceField
         label="Use in the wet"
-        value={kerb.useWet ?? 'NONE'}
+        value={kerb.useWet}
         options={KERB_USES}
         onchange={(useWet) => set({ useWet })}
       />
@@ -222,7 +222,7 @@
         label="Grip there"
         unit="%"
         decimals={0}
-        value={100 * ((thing as Zone).gripFactor ?? 1)}
+        value={100 * (thing as Zone).gripFactor}
         min={20}
         max={120}
         onchange={(v) => set({ gripFactor: v! / 100 })}
@@ -243,7 +243,7 @@
         value={corner.rule ?? ''}
         empty="as all round"
         options={LIMIT_RULES}
-        onchange={(rule) => set({ rule: rule || null })}
+        onchange={(rule) => set({ rule: rule ?? null })}
       />
       <Field label="Linked with the next">
         <input

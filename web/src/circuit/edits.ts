@@ -20,7 +20,7 @@ export const KIND_NAMES: Record<ThingKind, string> = {
   corners: 'corner',
 };
 
-export const MARK_TYPES = [
+export const MARK_TYPES: readonly Mark['type'][] = [
   'DISTANCE_BOARD',
   'PAINT_LINE',
   'KERB_START',
@@ -49,9 +49,15 @@ export const MARK_TYPES = [
   'PARKED_VEHICLE',
   'OTHER',
 ];
-export const KERB_PROFILES = ['FLAT', 'RAMP', 'CROWNED', 'SERRATED', 'SAUSAGE'];
-export const KERB_USES = ['NONE', 'TOUCH', 'TYRE', 'HALF_CAR', 'FULL'];
-export const ZONE_TYPES = [
+export const KERB_PROFILES: readonly Kerb['profile'][] = [
+  'FLAT',
+  'RAMP',
+  'CROWNED',
+  'SERRATED',
+  'SAUSAGE',
+];
+export const KERB_USES: readonly Kerb['use'][] = ['NONE', 'TOUCH', 'TYRE', 'HALF_CAR', 'FULL'];
+export const ZONE_TYPES: readonly Zone['type'][] = [
   'BUMP',
   'DIP',
   'CREST',
@@ -62,8 +68,15 @@ export const ZONE_TYPES = [
   'DRAIN',
   'DUST',
 ];
-export const HAZARD_TYPES = ['WALL', 'TYRE_WALL', 'GRAVEL', 'GRASS', 'NO_RUN_OFF', 'POLE'];
-export const LIMIT_RULES = [
+export const HAZARD_TYPES: readonly Hazard['type'][] = [
+  'WALL',
+  'TYRE_WALL',
+  'GRAVEL',
+  'GRASS',
+  'NO_RUN_OFF',
+  'POLE',
+];
+export const LIMIT_RULES: readonly CircuitEdits['trackLimits'][] = [
   'ONE_WHEEL_INSIDE_LINE',
   'TWO_WHEELS_INSIDE_LINE',
   'KERB_COUNTS_AS_TRACK',

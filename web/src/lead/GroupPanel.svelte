@@ -25,7 +25,10 @@
     void desk
       .change((d) => ({
         ...d,
-        drivers: [...d.drivers, { key: newKey(d.drivers, said.name), ...said, fromLap: d.lap }],
+        drivers: [
+          ...d.drivers,
+          { key: newKey(d.drivers, said.name), ...said, fromLap: d.lap, goneFromLap: null },
+        ],
       }))
       .then(() => {
         if (!desk.problem) name = vehicle = '';

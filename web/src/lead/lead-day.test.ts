@@ -17,7 +17,7 @@ const turns: Turn[] = [
   { fromLap: 4, toLap: 4, order: ['b', 'c'] },
   { fromLap: 5, toLap: 6, order: ['c', 'b'] },
 ];
-const member = (key: string) => ({ key, name: key, vehicle: '', fromLap: 1 });
+const member = (key: string) => ({ key, name: key, vehicle: '', fromLap: 1, goneFromLap: null });
 const day: LeadDay = {
   drivers: ['a', 'b', 'c'].map(member),
   lapsEach: 2,

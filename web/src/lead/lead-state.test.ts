@@ -73,7 +73,13 @@ vi.mock('../api/client', () => {
 const { LeadDesk } = await import('./lead-state.svelte');
 
 const fresh: LeadDay = {
-  drivers: ['ada', 'ben'].map((key) => ({ key, name: key, vehicle: '', fromLap: 1 })),
+  drivers: ['ada', 'ben'].map((key) => ({
+    key,
+    name: key,
+    vehicle: '',
+    fromLap: 1,
+    goneFromLap: null,
+  })),
   lapsEach: 2,
   laps: 4,
   lap: 1,

@@ -7,6 +7,7 @@ const lap = { length_m: 1000, closed: true };
 const shift = (changes: Partial<DayShift>): DayShift => ({
   corner: 1,
   begins: false,
+  brakeHeld: false,
   gearsLower: 0,
   lowestSlower_mps: 0,
   lost_s: 0,

@@ -9,6 +9,7 @@ const w = {
 const shift = (changes: Partial<DayShift>): DayShift => ({
   corner: 4,
   begins: false,
+  brakeHeld: false,
   gearsLower: 0,
   lowestSlower_mps: 0,
   lost_s: 0,

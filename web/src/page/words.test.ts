@@ -101,6 +101,7 @@ describe('a corner in a line', () => {
     lengthM: 90,
     angleDeg: 118,
     tightestRadiusM: 27,
+    tightestM: 45,
     gradePct: -4.2,
     bankingDeg: -2,
     vertical: 0,

@@ -7,7 +7,6 @@
   import Problem from '../ui/Problem.svelte';
   import { lapTime } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
-  import { markOf } from './brief-lines';
   import { BriefDesk } from './brief-state.svelte';
   import BriefSide from './BriefSide.svelte';
   import SessionLinks from './SessionLinks.svelte';
@@ -89,7 +88,7 @@
                       >↗ step {line.step.step + 1} of {line.step.steps_m.length}: brake
                       <strong
                         >{line.step.now
-                          ? markWords(markOf(line.step.now), length)
+                          ? markWords(line.step.now, length)
                           : length(line.step.now_m)}</strong
                       ></span
                     >

@@ -1,27 +1,26 @@
 <script lang="ts">
-  import type { StepMark, StepView } from '../api/sessions';
+  import type { StepView, StepWord } from '../api/sessions';
+  import type { MarkReference } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
   import { markWords } from '../page/words';
   import { between } from '../strip/lap-axis';
   import { lengthIn, whole } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
-  import { markOf, stepWords } from './brief-lines';
+  import { stepWords } from './brief-lines';
   import { ladder } from './ladder';
 
   interface Props {
     step: StepView;
     busy: boolean;
-    onnote: (word: string) => void;
+    onnote: (word: StepWord) => void;
   }
   const { step, busy, onnote }: Props = $props();
   const book = useBook();
   const WIDTH = 420;
   const drawing = $derived(ladder(step, book.view!.trace, WIDTH - 40));
   const length = (m: number) => preferences.lengthText(m);
-  const place = (mark: StepMark | null | undefined, station: number) =>
-    mark
-      ? markWords(markOf(mark), length)
-      : `${length(station)} after the start line, no mark seen`;
+  const place = (mark: MarkReference | null | undefined, station: number) =>
+    mark ? markWords(mark, length) : `${length(station)} after the start line, no mark seen`;
   const toGo = $derived(between(book.view!.trace, step.now_m, step.target_m));
   const state = $derived(stepWords(step));
 </script>

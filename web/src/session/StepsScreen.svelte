@@ -1,7 +1,7 @@
 <script lang="ts">
   import { untrack } from 'svelte';
   import { api, Failed } from '../api/client';
-  import type { StepView } from '../api/sessions';
+  import type { StepView, StepWord } from '../api/sessions';
   import type { Problem as ProblemType } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
   import Problem from '../ui/Problem.svelte';
@@ -22,7 +22,7 @@
   let busy = $state(false);
   let all = $state(false);
   /** A step plan as it was seen and as it is now, and what was to be told of it here. */
-  let stale = $state.raw<{ seen: StepView; now: StepView; word: string }>();
+  let stale = $state.raw<{ seen: StepView; now: StepView; word: StepWord }>();
   const revision = $derived(book.base!.revision);
   const shown = $derived(all ? (steps ?? []) : openSteps(steps ?? []));
 
@@ -44,7 +44,7 @@
   });
 
   /** A lap told in another window counts already: then both are shown, and this one may be told too. */
-  async function note(step: StepView, word: string) {
+  async function note(step: StepView, word: StepWord) {
     await run(() => api.noteStep(book.id, revision.number, step, word));
     if (problem?.status !== 412) return;
     await run(() => api.steps(book.id, revision.number));

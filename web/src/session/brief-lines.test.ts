@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Brief, StepView } from '../api/sessions';
 import { testPage } from '../test-lap';
-import { briefLines, markOf, openSteps, stepWords } from './brief-lines';
+import { briefLines, openSteps, stepWords } from './brief-lines';
 
 const step = (changes: Partial<StepView>) =>
   ({ corner: 1, begun: true, proven: false, sure: false, ...changes }) as StepView;
@@ -35,17 +35,5 @@ describe('the brief', () => {
     expect(stepWords(step({ ...plan, inARow: 0, misses: 0 }))).toBe('step 2 of 3');
     expect(stepWords(step({ ...plan, begun: false }))).toBe('not begun');
     expect(stepWords(step({ ...plan, proven: true }))).toBe('proven');
-  });
-
-  it('reads the marks of steps as the pages’ own', () => {
-    const mark = markOf({
-      mark: '100 board',
-      side: 'OVER',
-      offsetM: -4,
-      thing: 'the bridge',
-      text: '',
-      near: null,
-    } as never);
-    expect([mark.side, mark.offset_m, mark.near]).toEqual(['over', -4, undefined]);
   });
 });

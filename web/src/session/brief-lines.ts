@@ -1,5 +1,5 @@
-import type { Brief, StepMark, StepView } from '../api/sessions';
-import type { CornerPage, MarkReference } from '../api/types';
+import type { Brief, StepView } from '../api/sessions';
+import type { CornerPage } from '../api/types';
 
 /** One corner of the brief: what is said, what is new, where caution is due. */
 export interface BriefLine {
@@ -10,17 +10,6 @@ export interface BriefLine {
   cautions: string[];
   step?: StepView;
   focus: boolean;
-}
-
-/** A mark of a step as the pages write one. */
-export function markOf(mark: StepMark): MarkReference {
-  return {
-    ...mark,
-    offset_m: mark.offsetM,
-    side: mark.side.toLowerCase() as MarkReference['side'],
-    near: mark.near ?? undefined,
-    own: mark.own ?? undefined,
-  };
 }
 
 /** The steps of points that are worked up to and not yet proven. */

@@ -1,13 +1,14 @@
 <script lang="ts">
-  import { api, Failed, type Imported, type Named } from '../api/client';
+  import { api, Failed } from '../api/client';
+  import type { CarSummary, CircuitSummary } from '../circuit/types';
   import { waitForJob } from '../api/jobs';
   import type { LineChoice, Problem as ProblemType } from '../api/types';
   import { navigate } from '../router';
   import Header from '../ui/Header.svelte';
   import Problem from '../ui/Problem.svelte';
 
-  let circuits = $state.raw<Named[]>([]);
-  let cars = $state.raw<Named[]>([]);
+  let circuits = $state.raw<CircuitSummary[]>([]);
+  let cars = $state.raw<CarSummary[]>([]);
   let circuitId = $state('');
   let carId = $state('');
   let name = $state('');
@@ -33,18 +34,24 @@
     problem = undefined;
     news = [];
     try {
-      const done: Imported =
-        what === 'circuit' ? await api.importCircuit(file) : await api.importCar(file);
-      if (what === 'circuit') circuitId = done.id;
-      else carId = done.id;
-      const size = done.length_m
-        ? `, ${(done.length_m / 1000).toFixed(3)} km with ${done.corners} corners`
-        : '';
-      news = [`Taken in: ${done.name}${size}.`, ...done.warnings];
+      news = what === 'circuit' ? await takeCircuit(file) : await takeCar(file);
       await refresh();
     } catch (e) {
       show(e);
     }
+  }
+
+  async function takeCircuit(file: File) {
+    const done = await api.importCircuit(file);
+    circuitId = done.id;
+    const size = `${(done.length_m / 1000).toFixed(3)} km with ${done.corners} corners`;
+    return [`Taken in: ${done.name}, ${size}.`, ...done.warnings];
+  }
+
+  async function takeCar(file: File) {
+    const done = await api.importCar(file);
+    carId = done.id;
+    return [`Taken in: ${done.name}.`, ...done.warnings];
   }
 
   async function create(event: SubmitEvent) {
@@ -53,7 +60,8 @@
     busy = true;
     try {
       const answer = await api.createBook(circuitId, carId, name, line);
-      const id = answer.id ?? (await waitForJob(answer.job!, (waiting) => (job = waiting)));
+      const id =
+        'id' in answer ? answer.id : await waitForJob(answer.job, (waiting) => (job = waiting));
       if (id) await navigate('/books/:id', { params: { id } });
     } catch (e) {
       show(e);
@@ -77,7 +85,12 @@
     </ul>
   {/if}
   <form class="grid gap-5" onsubmit={create}>
-    {#snippet choice(label: string, list: Named[], what: 'circuit' | 'car', hint: string)}
+    {#snippet choice(
+      label: string,
+      list: (CircuitSummary | CarSummary)[],
+      what: 'circuit' | 'car',
+      hint: string,
+    )}
       <fieldset class="grid gap-1">
         <label class="figures text-xl font-semibold" for={what}>{label}</label>
         <div class="flex gap-3">

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { api, Failed, type BookView } from '../api/client';
+  import { api, Failed } from '../api/client';
+  import type { BookView } from '../api/types';
   import type { Problem as ProblemType } from '../api/types';
   import type { CircuitSummary } from '../circuit/types';
   import { navigate } from '../router';

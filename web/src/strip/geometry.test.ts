@@ -97,6 +97,8 @@ describe('what is drawn on the road', () => {
       profile: 'SERRATED' as const,
       heightMm: 40,
       widthM: 1,
+      use: 'TYRE' as const,
+      useWet: 'NONE' as const,
       note: '',
     };
     const xs = numbers(kerbPath(frame, kerb)).filter((_, i) => i % 2 === 0);

@@ -1,14 +1,14 @@
-<script lang="ts">
+<script lang="ts" generics="T extends string">
   import FormField from './FormField.svelte';
 
   interface Props {
     label: string;
-    value: string;
+    value: T;
     /** Values with their words, in the order they are shown. */
-    options: [string, string][];
+    options: readonly (readonly [T, string])[];
     width?: string;
     error?: string;
-    onchange: (value: string) => void;
+    onchange: (value: T) => void;
   }
   const { label, value, options, width = 'w-44', error, onchange }: Props = $props();
 </script>
@@ -20,7 +20,7 @@
       aria-label={label}
       aria-describedby={described}
       {value}
-      onchange={(e) => onchange(e.currentTarget.value)}
+      onchange={(e) => onchange(options[e.currentTarget.selectedIndex][0])}
     >
       {#each options as [key, words] (key)}<option value={key}>{words}</option>{/each}
     </select>

@@ -66,13 +66,8 @@ export class WalkState {
     photo: File | undefined,
     keepPlace: boolean,
   ): Promise<boolean> {
-    const data = new FormData();
-    data.append('words', words);
-    data.append('side', side);
-    if (stationM !== undefined) data.append('station_m', String(stationM));
-    if (photo) data.append('photo', photo);
-    data.append('keepPlace', String(keepPlace));
-    return this.take(() => api.walkNote(this.walk!.id!, data));
+    const note = { words, side, station_m: stationM, photo, keepPlace };
+    return this.take(() => api.walkNote(this.walk!.id!, note));
   }
 
   /** A note becomes a mark of the layout's draft, called by its words. */

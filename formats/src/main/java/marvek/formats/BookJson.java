@@ -2,11 +2,6 @@ package marvek.formats;
 
 import com.networknt.schema.Error;
 import com.networknt.schema.Schema;
-import com.networknt.schema.SchemaRegistry;
-import com.networknt.schema.SpecificationVersion;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -19,20 +14,9 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** A whole book as one file. */
 public final class BookJson {
-  private static final Schema SCHEMA =
-      SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
-          .getSchema(new java.io.ByteArrayInputStream(schemaFile()));
+  private static final Schema SCHEMA = PublishedSchema.BOOK.compiled();
 
   private BookJson() {}
-
-  /** The published JSON Schema. */
-  public static byte[] schemaFile() {
-    try (InputStream in = BookJson.class.getResourceAsStream("/marvek/schema/book.schema.json")) {
-      return in.readAllBytes();
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
-  }
 
   /**
    * The parts of a book's file, kept as they came so that an export gives them back unchanged.

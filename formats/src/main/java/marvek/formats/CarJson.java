@@ -2,11 +2,6 @@ package marvek.formats;
 
 import com.networknt.schema.Error;
 import com.networknt.schema.Schema;
-import com.networknt.schema.SchemaRegistry;
-import com.networknt.schema.SpecificationVersion;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -21,7 +16,7 @@ import tools.jackson.databind.JsonNode;
 
 /** Reads a car JSON against its published schema, then against what the model can work with. */
 public final class CarJson {
-  private static final Schema SCHEMA = schema();
+  private static final Schema SCHEMA = PublishedSchema.CAR.compiled();
 
   private final List<String> assumed = new ArrayList<>();
 
@@ -30,20 +25,6 @@ public final class CarJson {
       List.of("/engine/engineBraking_nm", "/driveFrontShare", "/trackWidth_m");
 
   private CarJson() {}
-
-  /** The published JSON Schema. */
-  public static byte[] schemaFile() {
-    try (InputStream in = CarJson.class.getResourceAsStream("/marvek/schema/car.schema.json")) {
-      return in.readAllBytes();
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
-  }
-
-  private static Schema schema() {
-    return SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
-        .getSchema(new java.io.ByteArrayInputStream(schemaFile()));
-  }
 
   /**
    * Reads a parsed file.

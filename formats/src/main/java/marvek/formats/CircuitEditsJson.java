@@ -71,7 +71,7 @@ public final class CircuitEditsJson {
           String.join(
               ", ",
               Arrays.stream(format.getTargetType().getEnumConstants())
-                  .map(c -> JsonPlace.spelled((Enum<?>) c))
+                  .map(c -> Spelled.of((Enum<?>) c))
                   .toList());
       return "\"" + format.getValue() + "\" is not known; expected one of " + names + ".";
     }

@@ -60,7 +60,7 @@ public final class CircuitGeoJsonWriter {
       own.put("validFrom", circuit.validFrom().toString());
     }
     own.put("closed", circuit.survey().closed()).put("timeZone", circuit.timeZone());
-    own.putObject("trackLimits").put("rule", JsonPlace.spelled(circuit.trackLimits()));
+    own.putObject("trackLimits").put("rule", Spelled.of(circuit.trackLimits()));
     if (circuit.origin() == null) {
       own.put("placed", false);
     }
@@ -151,11 +151,11 @@ public final class CircuitGeoJsonWriter {
     ObjectNode p = properties(feature);
     p.put("number", c.number()).put("name", c.name());
     if (c.side() != null) {
-      p.put("side", JsonPlace.spelled(c.side()));
+      p.put("side", Spelled.of(c.side()));
     }
     p.put("linkWithNext", c.linkWithNext());
     if (c.rule() != null) {
-      p.putObject("trackLimits").put("rule", JsonPlace.spelled(c.rule()));
+      p.putObject("trackLimits").put("rule", Spelled.of(c.rule()));
     }
     geometry(feature, c.fromM(), c.toM(), s -> 0);
   }
@@ -163,8 +163,8 @@ public final class CircuitGeoJsonWriter {
   private void mark(Mark m) {
     ObjectNode feature = feature("mark");
     ObjectNode p = properties(feature);
-    p.put("label", m.label()).put("side", JsonPlace.spelled(m.side()));
-    p.put("type", JsonPlace.spelled(m.type()));
+    p.put("label", m.label()).put("side", Spelled.of(m.side()));
+    p.put("type", Spelled.of(m.type()));
     if (m.valueM() != null) {
       p.put("value_m", m.valueM());
     }
@@ -187,9 +187,9 @@ public final class CircuitGeoJsonWriter {
   private void kerb(Kerb k) {
     ObjectNode feature = feature("kerb");
     ObjectNode p = properties(feature);
-    p.put("side", JsonPlace.spelled(k.side())).put("profile", JsonPlace.spelled(k.profile()));
+    p.put("side", Spelled.of(k.side())).put("profile", Spelled.of(k.profile()));
     p.put("height_mm", k.heightMm()).put("width_m", k.widthM());
-    p.put("use", JsonPlace.spelled(k.use())).put("useWet", JsonPlace.spelled(k.useWet()));
+    p.put("use", Spelled.of(k.use())).put("useWet", Spelled.of(k.useWet()));
     note(p, k.note());
     geometry(feature, k.fromM(), k.toM(), s -> edge(k.side(), s));
   }
@@ -197,7 +197,7 @@ public final class CircuitGeoJsonWriter {
   private void zone(Zone z) {
     ObjectNode feature = feature("zone");
     ObjectNode p = properties(feature);
-    p.put("type", JsonPlace.spelled(z.type())).put("side", JsonPlace.spelled(z.side()));
+    p.put("type", Spelled.of(z.type())).put("side", Spelled.of(z.side()));
     p.put("gripFactor", z.gripFactor());
     note(p, z.note());
     geometry(feature, z.fromM(), z.toM(), s -> 0);
@@ -206,7 +206,7 @@ public final class CircuitGeoJsonWriter {
   private void hazard(Hazard h) {
     ObjectNode feature = feature("hazard");
     ObjectNode p = properties(feature);
-    p.put("type", JsonPlace.spelled(h.type())).put("side", JsonPlace.spelled(h.side()));
+    p.put("type", Spelled.of(h.type())).put("side", Spelled.of(h.side()));
     p.put("distance_m", h.distanceM());
     note(p, h.note());
     int sign = h.side() == Side.LEFT ? 1 : -1;

@@ -13,26 +13,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** Conditions of a revision; what is left out takes its default. */
 public final class ConditionsJson {
-  private static final Set<String> KNOWN =
-      Set.of(
-          "surface",
-          "parts",
-          "tyres",
-          "coldLap",
-          "wear",
-          "gripUsed",
-          "fuel_kg",
-          "pedalChange_s",
-          "brakeBuildUp_s",
-          "airTemperature_c",
-          "trackTemperature_c",
-          "pressure_hpa",
-          "windSpeed_mps",
-          "windFrom_deg",
-          "humidity_pct",
-          "at",
-          "margin_m",
-          "airShare");
+  private static final Set<String> KNOWN = PublishedSchema.BOOK.membersOf("conditions");
 
   private ConditionsJson() {}
 
@@ -111,7 +92,7 @@ public final class ConditionsJson {
    */
   public static ObjectNode write(Conditions c) {
     ObjectNode node = JsonFiles.MAPPER.createObjectNode();
-    node.put("surface", JsonPlace.spelled(c.surface()));
+    node.put("surface", Spelled.of(c.surface()));
     if (!c.parts().isEmpty()) {
       ArrayNode parts = node.putArray("parts");
       for (SurfacePart part : c.parts()) {
@@ -119,10 +100,10 @@ public final class ConditionsJson {
             .addObject()
             .put("from_m", part.fromM())
             .put("to_m", part.toM())
-            .put("surface", JsonPlace.spelled(part.surface()));
+            .put("surface", Spelled.of(part.surface()));
       }
     }
-    node.put("tyres", JsonPlace.spelled(c.tyres()));
+    node.put("tyres", Spelled.of(c.tyres()));
     if (c.tyres() == Conditions.TyreState.COLD) {
       node.put("coldLap", c.coldLap());
     }

@@ -25,7 +25,7 @@ public final class GpxWriter {
     List<WayPoint> points = new ArrayList<>();
     for (Mark mark : circuit.marks()) {
       double middle = mark.fromM() + road.distance(mark.fromM(), mark.toM()) / 2;
-      String type = JsonPlace.spelled(mark.type());
+      String type = Spelled.of(mark.type());
       points.add(
           point(
               plane,

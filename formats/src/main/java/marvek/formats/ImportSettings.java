@@ -1,5 +1,6 @@
 package marvek.formats;
 
+import java.util.Set;
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
 import marvek.core.circuit.RecordedTrack;
@@ -22,6 +23,8 @@ public record ImportSettings(
     boolean widthSaid) {
   /** Half a width that is assumed where a recording says nothing. */
   private static final double ASSUMED_HALF_WIDTH_M = 5;
+
+  private static final Set<String> KNOWN = PublishedSchema.IMPORT.membersOf("importSettings");
 
   /** Nothing said. */
   public static final ImportSettings NONE =
@@ -53,6 +56,7 @@ public record ImportSettings(
       return NONE;
     }
     JsonPlace place = JsonPlace.top(node);
+    place.onlyKnown(KNOWN);
     RecordedTrack.Settings d = NONE.track();
     try {
       String name = place.text("name", "").strip();

@@ -8,7 +8,6 @@ import java.time.temporal.ChronoField;
 import java.time.temporal.Temporal;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Function;
@@ -157,13 +156,13 @@ record JsonPlace(JsonNode node, String pointer) {
   <E extends Enum<E>> E oneOf(String name, Class<E> type) {
     String text = text(name);
     for (E constant : type.getEnumConstants()) {
-      if (spelled(constant).equals(text)) {
+      if (Spelled.of(constant).equals(text)) {
         return constant;
       }
     }
     List<String> names = new ArrayList<>();
     for (E constant : type.getEnumConstants()) {
-      names.add(spelled(constant));
+      names.add(Spelled.of(constant));
     }
     throw at(name)
         .error("\"" + text + "\" is not known; expected one of " + String.join(", ", names));
@@ -186,11 +185,6 @@ record JsonPlace(JsonNode node, String pointer) {
                         + ".");
               }
             });
-  }
-
-  /** Name of a constant as the formats spell it. */
-  static String spelled(Enum<?> constant) {
-    return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 
   private static String found(JsonNode node) {

@@ -8,6 +8,7 @@ import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The beginning of a lap file as it would be read, for somebody to say what its columns are.
@@ -32,7 +33,8 @@ public record LapPreview(List<Column> columns, List<String> missing) {
    * @param least smallest of the first numbers; null without any
    * @param most largest of them
    */
-  public record Column(String header, String is, List<String> first, Double least, Double most) {}
+  public record Column(
+      String header, @Nullable String is, List<String> first, Double least, Double most) {}
 
   /**
    * Looks at a file's first rows.

@@ -34,10 +34,10 @@ public final class LeadDayJson {
     ArrayNode cones = node.putArray("cones");
     for (LeadDay.Cone c : day.cones()) {
       ObjectNode cone = cones.addObject().put("corner", c.corner());
-      cone.put("point", JsonPlace.spelled(c.point()))
-          .put("what", JsonPlace.spelled(c.what()))
+      cone.put("point", Spelled.of(c.point()))
+          .put("what", Spelled.of(c.what()))
           .put("at_m", c.atM());
-      cone.put("side", JsonPlace.spelled(c.side())).put("note", c.note());
+      cone.put("side", Spelled.of(c.side())).put("note", c.note());
     }
     ArrayNode brief = node.putArray("safetyBrief");
     day.safetyBrief().forEach(i -> brief.addObject().put("text", i.text()).put("done", i.done()));

@@ -19,31 +19,7 @@ import tools.jackson.databind.node.ObjectNode;
  */
 public final class OwnValuesJson {
   /** Members of an entry; another one would be left out without a word. */
-  private static final Set<String> KNOWN =
-      Set.of(
-          "corner",
-          "line",
-          "brake.at_m",
-          "brake.initial_pct",
-          "brake.mark",
-          "brake.words",
-          "gears.corner",
-          "turnIn.at_m",
-          "turnIn.mark",
-          "turnIn.words",
-          "trailBrake.atTurnIn_pct",
-          "trailBrake.release_m",
-          "apexes.speed_mps",
-          "apexes.offset_m",
-          "kerbs.apex",
-          "kerbs.exit",
-          "throttle.first_m",
-          "throttle.full_m",
-          "confidence",
-          "notes",
-          "wayOut",
-          "source",
-          "measured");
+  private static final Set<String> KNOWN = PublishedSchema.BOOK.membersOf("ownValues");
 
   private OwnValuesJson() {}
 
@@ -124,7 +100,7 @@ public final class OwnValuesJson {
     ArrayNode list = JsonFiles.MAPPER.createArrayNode();
     for (OwnValues o : own) {
       ObjectNode node = list.addObject().put("corner", o.corner());
-      put(node, "line", spelled(o.line()));
+      put(node, "line", Spelled.of(o.line()));
       put(node, "brake.at_m", o.brakeAtM());
       put(node, "brake.initial_pct", o.initialPct());
       put(node, "gears.corner", o.cornerGear());
@@ -133,8 +109,8 @@ public final class OwnValuesJson {
       put(node, "trailBrake.release_m", o.releaseM());
       put(node, "apexes.speed_mps", o.apexSpeedMps());
       put(node, "apexes.offset_m", o.apexOffsetM());
-      put(node, "kerbs.apex", spelled(o.kerbApex()));
-      put(node, "kerbs.exit", spelled(o.kerbExit()));
+      put(node, "kerbs.apex", Spelled.of(o.kerbApex()));
+      put(node, "kerbs.exit", Spelled.of(o.kerbExit()));
       put(node, "throttle.first_m", o.throttleFirstM());
       put(node, "throttle.full_m", o.throttleFullM());
       put(node, "brake.mark", o.brakeMark());
@@ -144,17 +120,13 @@ public final class OwnValuesJson {
       put(node, "confidence", o.confidence());
       put(node, "notes", o.notes());
       put(node, "wayOut", o.wayOut());
-      node.put("source", JsonPlace.spelled(o.source()));
+      node.put("source", Spelled.of(o.source()));
       if (!o.measured().isEmpty()) {
         ObjectNode measured = node.putObject("measured");
         o.measured().forEach((field, laps) -> laps.forEach(measured.putArray(field)::add));
       }
     }
     return list;
-  }
-
-  private static String spelled(Enum<?> constant) {
-    return constant == null ? null : JsonPlace.spelled(constant);
   }
 
   private static void put(ObjectNode node, String name, Object value) {

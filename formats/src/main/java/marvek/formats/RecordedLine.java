@@ -304,7 +304,7 @@ public final class RecordedLine {
       return MarkType.DISTANCE_BOARD;
     }
     for (MarkType type : MarkType.values()) {
-      String word = JsonPlace.spelled(type).replace('-', ' ');
+      String word = Spelled.of(type).replace('-', ' ');
       String last = word.substring(word.lastIndexOf(' ') + 1);
       if (type != MarkType.OTHER
           && (lower.contains(word) || lower.matches(".*\\b" + last + "\\b.*"))) {

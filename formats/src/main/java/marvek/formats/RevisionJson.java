@@ -57,7 +57,7 @@ public final class RevisionJson {
     node.put("reason", header.reason());
     node.put("layoutVersion", header.layoutVersion());
     node.set("conditions", ConditionsJson.write(header.conditions()));
-    node.put("line", JsonPlace.spelled(header.line()));
+    node.put("line", Spelled.of(header.line()));
     if (header.setup() != null) {
       node.set("setup", SetupSheetJson.write(header.setup()));
     }
@@ -73,7 +73,7 @@ public final class RevisionJson {
       ObjectNode page = page(reference.pages().get(i), i < stakes.size() ? stakes.get(i) : null);
       School line = schools.get(reference.pages().get(i).corner());
       if (line != null) {
-        page.put("line", JsonPlace.spelled(line));
+        page.put("line", Spelled.of(line));
       }
       driven(page.putObject("driven"), reference.driven().get(i));
       Lean.deg(reference.lap(), reference.pages().get(i))
@@ -86,7 +86,7 @@ public final class RevisionJson {
   private static ObjectNode page(CornerPage p, Stakes stakes) {
     ObjectNode node = JsonFiles.MAPPER.createObjectNode();
     node.put("corner", p.corner()).put("name", p.name());
-    node.put("direction", JsonPlace.spelled(p.direction()));
+    node.put("direction", Spelled.of(p.direction()));
     node.put("from_m", metres(p.fromM())).put("to_m", metres(p.toM()));
     node.putObject("approach")
         .put("offset_m", metres(p.approach().offsetM()))
@@ -109,9 +109,9 @@ public final class RevisionJson {
     }
     apexes(node.putArray("apexes"), p.apexes());
     node.putObject("kerbs")
-        .put("entry", JsonPlace.spelled(p.kerbs().entry()))
-        .put("apex", JsonPlace.spelled(p.kerbs().apex()))
-        .put("exit", JsonPlace.spelled(p.kerbs().exit()));
+        .put("entry", Spelled.of(p.kerbs().entry()))
+        .put("apex", Spelled.of(p.kerbs().apex()))
+        .put("exit", Spelled.of(p.kerbs().exit()));
     limits(node.putObject("limits"), p.limits());
     throttle(node.putObject("throttle"), p.throttle());
     node.putObject("exit")
@@ -173,7 +173,7 @@ public final class RevisionJson {
     if (brake.initialPct() != null) {
       node.put("initial_pct", rounded(brake.initialPct(), 1));
     }
-    node.put("style", JsonPlace.spelled(brake.style()));
+    node.put("style", Spelled.of(brake.style()));
     mark(node, "target", brake.target());
     mark(node, "safe", brake.safe());
     choices(node, brake.choices());
@@ -202,9 +202,9 @@ public final class RevisionJson {
   private static void write(ObjectNode node, MarkReference mark) {
     node.put("mark", mark.mark());
     if (mark.type() != null) {
-      node.put("type", JsonPlace.spelled(mark.type()));
+      node.put("type", Spelled.of(mark.type()));
     }
-    node.put("side", JsonPlace.spelled(mark.side()))
+    node.put("side", Spelled.of(mark.side()))
         .put("offset_m", rounded(mark.offsetM(), 1))
         .put("thing", mark.thing())
         .put("near", mark.near())
@@ -222,7 +222,7 @@ public final class RevisionJson {
   }
 
   private static void limits(ObjectNode node, CornerPage.Limits limits) {
-    node.put("rule", JsonPlace.spelled(limits.rule()));
+    node.put("rule", Spelled.of(limits.rule()));
     edge(node.putObject("entry"), limits.entry());
     edge(node.putObject("apex"), limits.apex());
     edge(node.putObject("exit"), limits.exit());
@@ -234,10 +234,10 @@ public final class RevisionJson {
     }
     if (edge.kerb() != null) {
       Kerb kerb = edge.kerb();
-      node.put("kerb", JsonPlace.spelled(kerb.profile()));
+      node.put("kerb", Spelled.of(kerb.profile()));
       node.put("kerbHeight_mm", kerb.heightMm()).put("kerbWidth_m", kerb.widthM());
-      node.put("use", JsonPlace.spelled(kerb.use()));
-      node.put("useWet", JsonPlace.spelled(kerb.useWet()));
+      node.put("use", Spelled.of(kerb.use()));
+      node.put("useWet", Spelled.of(kerb.useWet()));
     }
   }
 
@@ -246,7 +246,7 @@ public final class RevisionJson {
       list.addObject()
           .put("at_m", metres(apex.atM()))
           .put("offset_m", metres(apex.offsetM()))
-          .put("kind", JsonPlace.spelled(apex.kind()))
+          .put("kind", Spelled.of(apex.kind()))
           .put("speed_mps", speed(apex.speedMps()));
     }
   }
@@ -283,7 +283,7 @@ public final class RevisionJson {
   private static void source(ObjectNode node, CornerPage page, String field, boolean there) {
     if (there) {
       Source source = page.sources().getOrDefault(field, Source.MODEL);
-      node.put(field, JsonPlace.spelled(source));
+      node.put(field, Spelled.of(source));
     }
   }
 

@@ -107,6 +107,6 @@ public final class SessionCalendar {
   }
 
   private static String words(Enum<?> constant) {
-    return JsonPlace.spelled(constant).replace('-', ' ');
+    return Spelled.of(constant).replace('-', ' ');
   }
 }

@@ -116,13 +116,13 @@ public final class SessionJson {
     Session s = file.session();
     ObjectNode node = JsonFiles.MAPPER.createObjectNode();
     node.put("event", s.event());
-    node.put("kind", JsonPlace.spelled(s.kind()));
+    node.put("kind", Spelled.of(s.kind()));
     node.put("startsAt", s.startsAt().toString());
     if (s.laterHour()) {
       node.put("laterHour", true);
     }
     node.put("length_min", s.lengthMin());
-    node.put("purpose", JsonPlace.spelled(s.purpose()));
+    node.put("purpose", Spelled.of(s.purpose()));
     node.set("tyres", tyres(s.tyres()));
     node.set("conditions", ConditionsJson.write(s.conditions()));
     if (!s.forecast().isEmpty()) {
@@ -160,7 +160,7 @@ public final class SessionJson {
     for (ForecastHour h : hours) {
       list.addObject()
           .put("at", h.at().toString())
-          .put("surface", JsonPlace.spelled(h.surface()))
+          .put("surface", Spelled.of(h.surface()))
           .put("airTemperature_c", h.airTemperatureC())
           .put("trackTemperature_c", h.trackTemperatureC())
           .put("windSpeed_mps", h.windSpeedMps())
@@ -185,7 +185,7 @@ public final class SessionJson {
           list.addObject()
               .put("corner", d.corner())
               .put("field", d.field().path())
-              .put("choice", JsonPlace.spelled(d.choice()));
+              .put("choice", Spelled.of(d.choice()));
       if (d.value() != null) {
         node.put("value", d.value());
       }

@@ -9,26 +9,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** A setup sheet as a JSON object; what is not written down is absent. */
 public final class SetupSheetJson {
-  private static final Set<String> KNOWN =
-      Set.of(
-          "name",
-          "date",
-          "brakeFrontShare",
-          "finalDrive",
-          "cdA_m2",
-          "clA_m2",
-          "aeroFrontShare",
-          "gripFactor",
-          "fuel_kg",
-          "pressureFront_kpa",
-          "pressureRear_kpa",
-          "barFront",
-          "barRear",
-          "rideHeightFront_mm",
-          "rideHeightRear_mm",
-          "wing",
-          "tyres",
-          "notes");
+  private static final Set<String> KNOWN = PublishedSchema.BOOK.membersOf("setup");
 
   private SetupSheetJson() {}
 

@@ -35,7 +35,7 @@ public final class StepStateJson {
   /** Writes one state in a fixed order. */
   public static ObjectNode write(StepState s) {
     ObjectNode node = JsonFiles.MAPPER.createObjectNode();
-    node.put("corner", s.corner()).put("surface", JsonPlace.spelled(s.surface()));
+    node.put("corner", s.corner()).put("surface", Spelled.of(s.surface()));
     if (s.atM() != null) {
       node.put("at_m", s.atM());
     }

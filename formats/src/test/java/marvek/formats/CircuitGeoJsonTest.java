@@ -167,7 +167,7 @@ class CircuitGeoJsonTest {
     ObjectNode tree = DemoFiles.circuit();
     ObjectNode own = (ObjectNode) DemoFiles.feature(tree, "mark").get("properties");
     for (MarkType type : MarkType.values()) {
-      own.put("type", JsonPlace.spelled(type));
+      own.put("type", Spelled.of(type));
       assertThat(CircuitGeoJson.read(tree).value().marks().get(0).type()).isEqualTo(type);
     }
   }

@@ -2,6 +2,7 @@ package marvek.formats;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatCode;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 import static org.assertj.core.api.Assertions.within;
 
@@ -298,5 +299,14 @@ class GpxTest {
       }
     }
     assertThat(GpxReader.read(points).waypoints()).hasSizeGreaterThan(60);
+  }
+
+  @Test
+  void whatIsSaidOfAFileAndIsNotKnownIsRefusedWithWhatIs() {
+    assertThatThrownBy(
+            () -> ImportSettings.read(JsonFiles.MAPPER.createObjectNode().put("levels", true)))
+        .isInstanceOf(BadFileException.class)
+        .hasMessageContaining("/levels")
+        .hasMessageContaining("expectedLength_m, lap, level, name");
   }
 }

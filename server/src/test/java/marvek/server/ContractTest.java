@@ -59,6 +59,7 @@ class ContractTest {
       assertThat(operation.at("/responses/default/content").propertyNames())
           .as(id)
           .containsExactly("application/problem+json");
+      assertThat(operation.path("description").asString("")).as(id + " is told").isNotEmpty();
       ids.add(id);
     }
     assertThat(ids).doesNotHaveDuplicates();
@@ -68,6 +69,51 @@ class ContractTest {
     return Stream.of(api.get("paths").values().toArray(JsonNode[]::new))
         .flatMap(path -> path.values().stream())
         .toList();
+  }
+
+  /** A member without a type would have to be cast by who reads it. */
+  @Test
+  void nothingIsLeftOpen() {
+    JsonNode api = api();
+    List<String> open = new ArrayList<>();
+    api.at("/components/schemas")
+        .properties()
+        .forEach(schema -> untyped(schema.getValue(), schema.getKey(), open));
+    for (JsonNode operation : operations(api)) {
+      String id = operation.path("operationId").asString();
+      operation
+          .path("responses")
+          .values()
+          .forEach(answer -> contents(answer).forEach(told -> untyped(told, id, open)));
+      contents(operation.path("requestBody")).forEach(told -> untyped(told, id, open));
+    }
+    // What is stored now is what the operation that was refused would have answered or taken.
+    assertThat(open).containsExactly("Problem/theirs");
+  }
+
+  private static List<JsonNode> contents(JsonNode message) {
+    return message.path("content").values().stream().map(media -> media.path("schema")).toList();
+  }
+
+  private static void untyped(JsonNode schema, String where, List<String> open) {
+    boolean told =
+        schema.has("$ref")
+            || schema.has("anyOf")
+            || schema.has("enum")
+            || schema.has("const")
+            || schema.path("properties").isObject()
+            || schema.has("additionalProperties")
+            || schema.has("type") && !schema.path("type").toString().contains("object");
+    if (!told) {
+      open.add(where);
+    }
+    schema
+        .path("properties")
+        .properties()
+        .forEach(member -> untyped(member.getValue(), where + "/" + member.getKey(), open));
+    if (schema.has("items")) {
+      untyped(schema.get("items"), where + "/items", open);
+    }
   }
 
   /** Two types of one name would be described as one of them. */

@@ -45,6 +45,12 @@ public final class StartedServer implements TestInstancePostProcessor {
 
   static TestRestTemplate clientOf(ConfigurableApplicationContext server) {
     String port = server.getEnvironment().getRequiredProperty("local.server.port");
-    return new TestRestTemplate(new RestTemplateBuilder().baseUri("http://localhost:" + port));
+    TestRestTemplate client =
+        new TestRestTemplate(
+            new RestTemplateBuilder()
+                .baseUri("http://localhost:" + port)
+                .additionalInterceptors(new AnswersCheck()));
+    client.getRestTemplate().setBufferingPredicate((uri, method) -> true);
+    return client;
   }
 }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.function.ToDoubleFunction;
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a driver keeps of a circuit by hand: everything but the surveyed line itself. The whole of
@@ -17,7 +18,7 @@ import marvek.core.Require;
 public record CircuitEdits(
     String name,
     String layout,
-    LocalDate validFrom,
+    @Nullable LocalDate validFrom,
     String timeZone,
     TrackLimits trackLimits,
     List<Mark> marks,

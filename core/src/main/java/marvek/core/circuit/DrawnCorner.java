@@ -1,6 +1,7 @@
 package marvek.core.circuit;
 
 import marvek.core.Require;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A corner as somebody drew it; overrides what is found from the curvature.
@@ -12,11 +13,11 @@ import marvek.core.Require;
 public record DrawnCorner(
     int number,
     String name,
-    Side side,
+    @Nullable Side side,
     double fromM,
     double toM,
     boolean linkWithNext,
-    TrackLimits rule) {
+    @Nullable TrackLimits rule) {
   public DrawnCorner {
     Require.within("number", number, 1, 999);
     Require.notNegative("corner station", fromM);

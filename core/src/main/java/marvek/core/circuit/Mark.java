@@ -2,6 +2,7 @@ package marvek.core.circuit;
 
 import java.time.Instant;
 import marvek.core.Require;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A thing that can be seen from the seat and spoken of.
@@ -26,7 +27,7 @@ public record Mark(
     Double valueM,
     Double heightM,
     String note,
-    Instant notedAt) {
+    @Nullable Instant notedAt) {
   public Mark {
     Require.text("label", label, 80);
     Require.present("type", type);

@@ -3,6 +3,7 @@ package marvek.core.page;
 import java.util.List;
 import marvek.core.circuit.MarkType;
 import marvek.core.circuit.Side;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A point put into words through a mark, or through time where there is none.
@@ -20,15 +21,15 @@ import marvek.core.circuit.Side;
  */
 public record MarkReference(
     String mark,
-    MarkType type,
+    @Nullable MarkType type,
     Side side,
     double offsetM,
     String thing,
-    String near,
+    @Nullable String near,
     Double pointM,
     String text,
     boolean weak,
-    String own,
+    @Nullable String own,
     List<String> cautions) {
   public MarkReference {
     cautions = List.copyOf(cautions);
@@ -45,10 +46,5 @@ public record MarkReference(
   MarkReference worded(String words) {
     return new MarkReference(
         mark, type, side, offsetM, thing, near, pointM, words, weak, words, cautions);
-  }
-
-  /** Whether it stays where it is from one visit to the next and is not a count of time. */
-  public boolean isGood() {
-    return !weak && type != null && type.permanence() < 2;
   }
 }

@@ -5,6 +5,8 @@ import marvek.core.Require;
 import marvek.core.car.SetupSheet;
 import marvek.core.car.SheetComparison;
 import marvek.formats.SetupSheetJson;
+import marvek.server.contract.InFormat;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -21,14 +23,20 @@ class BookCarController {
   }
 
   record SheetsBody(
-      JsonNode conditions, String line, JsonNode ownValues, JsonNode first, JsonNode second) {}
+      @InFormat("conditions") @Nullable JsonNode conditions,
+      @InFormat("line") @Nullable String line,
+      @InFormat(value = "ownValues", list = true) @Nullable JsonNode ownValues,
+      @InFormat("setup") JsonNode first,
+      @InFormat("setup") JsonNode second) {}
 
+  /** What the car does with a draft's lap: gears, grip, balance, and what each figure is worth. */
   @PostMapping("/api/books/{id}/car")
   CarAnswers.CarOnCircuit computeCar(
       @PathVariable UUID id, @RequestBody BookController.DraftBody body) {
     return answers.car(id, body.draft());
   }
 
+  /** What one setup sheet is worth against another. */
   @PostMapping("/api/books/{id}/sheets/compare")
   SheetComparison.Result compareSheets(@PathVariable UUID id, @RequestBody SheetsBody body) {
     SetupSheet first = Require.present("first", SetupSheetJson.read(body.first(), "/first"));
@@ -37,6 +45,7 @@ class BookCarController {
     return answers.compare(id, draft, first, second);
   }
 
+  /** Two books of one circuit, corner by corner. */
   @GetMapping("/api/books/{id}/beside/{other}")
   CarAnswers.Beside layBeside(@PathVariable UUID id, @PathVariable UUID other) {
     return answers.beside(id, other);

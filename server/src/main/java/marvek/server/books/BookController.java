@@ -1,5 +1,8 @@
 package marvek.server.books;
 
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.io.IOException;
@@ -8,9 +11,11 @@ import java.net.URI;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
-import marvek.formats.BookJson;
+import marvek.formats.PublishedSchema;
+import marvek.server.contract.InFormat;
 import marvek.server.jobs.Job;
 import marvek.server.jobs.Jobs;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -45,19 +50,19 @@ class BookController {
   record NewBook(
       @NotNull UUID circuitId,
       @NotNull UUID carId,
-      String name,
-      JsonNode conditions,
-      String line,
-      JsonNode setup) {}
+      @Nullable String name,
+      @InFormat("conditions") @Nullable JsonNode conditions,
+      @InFormat("line") @Nullable String line,
+      @InFormat("setup") @Nullable JsonNode setup) {}
 
   /** The body of a revision to be kept serves to try it out: parent and reason are not needed. */
   record DraftBody(
       Integer parent,
-      String reason,
-      JsonNode conditions,
-      String line,
-      JsonNode ownValues,
-      JsonNode setup) {
+      @Nullable String reason,
+      @InFormat("conditions") @Nullable JsonNode conditions,
+      @InFormat("line") @Nullable String line,
+      @InFormat(value = "ownValues", list = true) @Nullable JsonNode ownValues,
+      @InFormat("setup") @Nullable JsonNode setup) {
     Draft draft() {
       return Draft.read(conditions, line, ownValues, setup);
     }
@@ -65,26 +70,36 @@ class BookController {
 
   record KeepBody(
       @NotNull Integer parent,
-      String reason,
-      JsonNode conditions,
-      String line,
-      JsonNode ownValues,
-      JsonNode setup) {}
+      @Nullable String reason,
+      @InFormat("conditions") @Nullable JsonNode conditions,
+      @InFormat("line") @Nullable String line,
+      @InFormat(value = "ownValues", list = true) @Nullable JsonNode ownValues,
+      @InFormat("setup") @Nullable JsonNode setup) {}
 
   /** Points to the job that goes on. */
   record JobStarted(UUID job, Job.Status status, double progress) {}
 
   /** Pages, and what is drawn. */
-  record Tried(ObjectNode revision, Trace trace) {}
+  record Tried(@InFormat("revision") ObjectNode revision, Trace trace) {}
 
   record Imported(UUID id) {}
 
+  /** All books with their revisions, newest first. */
   @GetMapping("/api/books")
   List<Books.BookView> listBooks() {
     return books.list();
   }
 
+  /** Makes a book of a circuit and a car; a job where that takes longer than a second. */
   @PostMapping("/api/books")
+  @ApiResponse(
+      responseCode = "201",
+      description = "Made",
+      content = @Content(schema = @Schema(implementation = Books.Created.class)))
+  @ApiResponse(
+      responseCode = "202",
+      description = "Takes longer",
+      content = @Content(schema = @Schema(implementation = JobStarted.class)))
   ResponseEntity<Object> createBook(@Valid @RequestBody NewBook body) {
     Draft draft = Draft.read(body.conditions(), body.line(), null, body.setup());
     Job<Books.Created> job =
@@ -104,21 +119,26 @@ class BookController {
     return accepted(job);
   }
 
+  /** One book with its revisions. */
   @GetMapping("/api/books/{id}")
   Books.BookView getBook(@PathVariable UUID id) {
     return books.get(id);
   }
 
+  /** A revision as the book's format writes it. */
   @GetMapping("/api/books/{id}/revisions/{number}")
+  @InFormat("revision")
   ObjectNode getRevision(@PathVariable UUID id, @PathVariable int number) {
     return books.revision(id, number);
   }
 
+  /** A revision and what is drawn along its lap. */
   @GetMapping("/api/books/{id}/revisions/{number}/view")
   Tried viewRevision(@PathVariable UUID id, @PathVariable int number) {
     return tried(books.recompute(id, number));
   }
 
+  /** A draft's pages and lap; nothing is kept. */
   @PostMapping("/api/books/{id}/try")
   Tried tryDraft(@PathVariable UUID id, @RequestBody DraftBody body) {
     return tried(books.tryOut(id, body.parent(), body.draft()));
@@ -129,6 +149,14 @@ class BookController {
    * on as a job with progress, to be cancelled.
    */
   @PostMapping("/api/books/{id}/line")
+  @ApiResponse(
+      responseCode = "200",
+      description = "Found",
+      content = @Content(schema = @Schema(implementation = Books.Created.class)))
+  @ApiResponse(
+      responseCode = "202",
+      description = "Takes longer",
+      content = @Content(schema = @Schema(implementation = JobStarted.class)))
   ResponseEntity<Object> searchLine(@PathVariable UUID id, @RequestBody DraftBody body) {
     Draft draft = body.draft();
     books.get(id);
@@ -151,6 +179,7 @@ class BookController {
         Trace.of(computed.basis(), computed.conditions(), computed.reference()));
   }
 
+  /** Keeps a draft as the next revision. */
   @PostMapping("/api/books/{id}/revisions")
   @ResponseStatus(HttpStatus.CREATED)
   Books.RevisionLine keepRevision(@PathVariable UUID id, @Valid @RequestBody KeepBody body) {
@@ -158,6 +187,7 @@ class BookController {
     return books.keep(id, body.parent(), body.reason(), draft, Instant.now());
   }
 
+  /** The book as one file. */
   @GetMapping("/api/books/{id}/export")
   ResponseEntity<byte[]> exportBook(@PathVariable UUID id) {
     String name = books.get(id).name().replaceAll("[^\\p{L}\\p{N}]+", "-") + ".book.json";
@@ -172,6 +202,7 @@ class BookController {
         .body(files.export(id));
   }
 
+  /** Takes in a book's file, whole or not at all. */
   @PostMapping(path = "/api/books/import", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
   Imported importBook(@RequestPart("file") MultipartFile file) throws IOException {
@@ -180,8 +211,9 @@ class BookController {
     }
   }
 
+  /** The JSON Schema of a book's file. */
   @GetMapping(path = "/api/schemas/book.schema.json", produces = "application/schema+json")
   byte[] getBookSchema() {
-    return BookJson.schemaFile();
+    return PublishedSchema.BOOK.file();
   }
 }

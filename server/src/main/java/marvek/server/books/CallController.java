@@ -7,7 +7,9 @@ import marvek.core.brief.CallOut;
 import marvek.core.brief.CallOuts;
 import marvek.core.page.Reference;
 import marvek.formats.CallOutFiles;
+import marvek.server.contract.InFormat;
 import marvek.server.units.DriverUnits;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -34,11 +36,11 @@ class CallController {
    */
   record CallsBody(
       Double pace,
-      String length,
-      JsonNode conditions,
-      String line,
-      JsonNode ownValues,
-      JsonNode setup) {}
+      @Nullable String length,
+      @InFormat("conditions") @Nullable JsonNode conditions,
+      @InFormat("line") @Nullable String line,
+      @InFormat(value = "ownValues", list = true) @Nullable JsonNode ownValues,
+      @InFormat("setup") @Nullable JsonNode setup) {}
 
   /** A call, its times in seconds of the lap at the pace asked for. */
   record CallView(
@@ -46,6 +48,7 @@ class CallController {
 
   record CallsView(double lap_s, List<CallView> calls) {}
 
+  /** What is called out on the lap of a draft, and when. */
   @PostMapping("/api/books/{id}/calls")
   CallsView computeCalls(@PathVariable UUID id, @RequestBody CallsBody body) {
     double pace = body.pace() == null ? 1 : body.pace();
@@ -60,6 +63,7 @@ class CallController {
     return new CallsView(reference.lap().timeS() / pace, calls);
   }
 
+  /** The calls of a revision as WebVTT, timed by the lap. */
   @GetMapping("/api/books/{id}/revisions/{number}/calls.vtt")
   ResponseEntity<byte[]> getCallsWebVtt(
       @PathVariable UUID id,
@@ -72,6 +76,7 @@ class CallController {
     return file(file, "calls.vtt", MediaType.valueOf("text/vtt;charset=UTF-8"));
   }
 
+  /** The calls of a revision as text. */
   @GetMapping("/api/books/{id}/revisions/{number}/calls.txt")
   ResponseEntity<byte[]> getCallsText(
       @PathVariable UUID id,

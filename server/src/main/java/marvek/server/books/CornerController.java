@@ -2,11 +2,13 @@ package marvek.server.books;
 
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.UUID;
 import marvek.core.line.LinkSweep;
+import marvek.core.line.School;
 import marvek.core.page.CornerGears;
 import marvek.core.page.SchoolLine;
+import marvek.formats.Spelled;
+import marvek.server.contract.OneOf;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -23,7 +25,7 @@ class CornerController {
 
   /** A school's line as it is drawn: offsets and speeds from a station on, one every step. */
   record SchoolView(
-      String school,
+      @OneOf(School.class) String school,
       double lost_s,
       boolean tie,
       Double brakeAt_m,
@@ -36,7 +38,7 @@ class CornerController {
       double[] speed_mps) {
     static SchoolView of(SchoolLine line) {
       return new SchoolView(
-          line.school().name().toLowerCase(Locale.ROOT).replace('_', '-'),
+          Spelled.of(line.school()),
           rounded(line.lostS(), 4),
           line.tie(),
           line.brakeAtM() == null ? null : rounded(line.brakeAtM(), 1),
@@ -64,12 +66,14 @@ class CornerController {
   record LinkView(
       double link_m, double presentOffset_m, double from_m, double step_m, List<WayView> ways) {}
 
+  /** The ways through a corner, quickest first. */
   @PostMapping("/api/books/{id}/corners/{corner}/schools")
   List<SchoolView> compareSchools(
       @PathVariable UUID id, @PathVariable int corner, @RequestBody BookController.DraftBody body) {
     return answers.schools(id, corner, body.draft()).stream().map(SchoolView::of).toList();
   }
 
+  /** What each position between two linked corners costs. */
   @PostMapping("/api/books/{id}/corners/{corner}/link")
   LinkView sweepLink(
       @PathVariable UUID id, @PathVariable int corner, @RequestBody BookController.DraftBody body) {
@@ -91,6 +95,7 @@ class CornerController {
         sweep.linkM(), rounded(sweep.presentOffsetM(), 3), sweep.fromM(), sweep.stepM(), ways);
   }
 
+  /** What each gear would cost in a corner. */
   @PostMapping("/api/books/{id}/corners/{corner}/gears")
   CornerGears computeGears(
       @PathVariable UUID id, @PathVariable int corner, @RequestBody BookController.DraftBody body) {

@@ -1,14 +1,19 @@
 package marvek.server.books;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.UUID;
+import marvek.core.brief.Day;
 import marvek.core.brief.DayShift;
 import marvek.core.brief.InsideEntry;
+import marvek.core.brief.Purpose;
 import marvek.core.brief.TyreSaving;
+import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Path;
 import marvek.core.page.CornerPage;
 import marvek.core.page.Reference;
+import marvek.formats.Spelled;
+import marvek.server.contract.OneOf;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -35,8 +40,8 @@ class DayController {
       Double releaseEarlier_m,
       double lowestSlower_mps,
       Double throttleLater_m,
-      String apexKerb,
-      String exitKerb,
+      @OneOf(Kerb.Use.class) @Nullable String apexKerb,
+      @OneOf(Kerb.Use.class) @Nullable String exitKerb,
       double lost_s,
       Double brakeAt_m,
       Double throttleFirst_m,
@@ -51,8 +56,8 @@ class DayController {
           rounded(s.releaseEarlierM(), 1),
           rounded(s.lowestSlowerMps(), 2),
           rounded(s.throttleLaterM(), 1),
-          spelled(s.apexKerb()),
-          spelled(s.exitKerb()),
+          Spelled.of(s.apexKerb()),
+          Spelled.of(s.exitKerb()),
           rounded(s.lostS(), 3),
           rounded(then.brake().atM(), 1),
           rounded(then.throttle().firstM(), 1),
@@ -62,7 +67,16 @@ class DayController {
 
   /** A lap on another day, its line one offset every step from the start line on. */
   record DayView(
-      String day,
+      @OneOf(Day.class) String day,
+      double lap_s,
+      double lost_s,
+      double step_m,
+      double[] offset_m,
+      List<ShiftView> shifts) {}
+
+  /** The same of a lap for a purpose. */
+  record PurposeView(
+      @OneOf(Purpose.class) String day,
       double lap_s,
       double lost_s,
       double step_m,
@@ -115,21 +129,26 @@ class DayController {
   }
 
   record PurposesView(
-      List<DayView> laps,
+      List<PurposeView> laps,
       List<InsideView> defend,
       List<InsideView> attack,
       List<SavingView> saving) {}
 
+  /** A draft's lap on other days, and what each does to the corners. */
   @PostMapping("/api/books/{id}/days")
   List<DayView> computeDays(@PathVariable UUID id, @RequestBody BookController.DraftBody body) {
     return answers.days(id, body.draft()).stream().map(DayController::view).toList();
   }
 
+  /** A draft's lap for other purposes: to defend, to attack, to save tyres. */
   @PostMapping("/api/books/{id}/purposes")
   PurposesView computePurposes(@PathVariable UUID id, @RequestBody BookController.DraftBody body) {
     DayAnswers.Purposes purposes = answers.purposes(id, body.draft());
     return new PurposesView(
-        purposes.laps().stream().map(DayController::view).toList(),
+        purposes.laps().stream()
+            .map(DayController::view)
+            .map(v -> new PurposeView(v.day, v.lap_s, v.lost_s, v.step_m, v.offset_m, v.shifts))
+            .toList(),
         purposes.defend().stream().map(InsideView::of).toList(),
         purposes.attack().stream().map(InsideView::of).toList(),
         purposes.saving().stream().map(SavingView::of).toList());
@@ -148,16 +167,12 @@ class DayController {
             .mapToObj(p -> ShiftView.of(on.shifts().get(p), reference.modelPages().get(p)))
             .toList();
     return new DayView(
-        spelled(on.what()),
+        Spelled.of(on.what()),
         rounded(reference.modelLap().timeS(), 3),
         rounded(on.lostS(), 3),
         path.road().stepM() * stride,
         offsets,
         shifts);
-  }
-
-  private static String spelled(Enum<?> constant) {
-    return constant == null ? null : constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 
   private static Double rounded(Double value, int decimals) {

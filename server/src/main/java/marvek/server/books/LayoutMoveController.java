@@ -33,22 +33,26 @@ class LayoutMoveController {
 
   record MoveBody(@NotNull UUID circuitId) {}
 
+  /** A revision for another version of the circuit, with what is carried over. */
   @PostMapping("/layout")
   @ResponseStatus(HttpStatus.CREATED)
   LayoutMoves.Moved moveToLayout(@PathVariable UUID id, @Valid @RequestBody MoveBody body) {
     return moves.move(id, body.circuitId(), Instant.now());
   }
 
+  /** Pages that are to be checked on track since the layout changed. */
   @GetMapping("/checks")
   List<LayoutMoves.CheckLine> listChecks(@PathVariable UUID id) {
     return moves.open(id);
   }
 
+  /** A page was checked. */
   @PostMapping("/checks/{corner}/cleared")
   List<LayoutMoves.CheckLine> clearCheck(@PathVariable UUID id, @PathVariable int corner) {
     return moves.clear(id, corner, Instant.now());
   }
 
+  /** The points of a revision as waypoints. */
   @GetMapping("/revisions/{number}/points.gpx")
   ResponseEntity<byte[]> getPointsGpx(@PathVariable UUID id, @PathVariable int number) {
     Books.Computed computed = books.recompute(id, number);

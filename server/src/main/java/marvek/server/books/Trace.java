@@ -15,6 +15,7 @@ import marvek.core.line.Corridor;
 import marvek.core.page.Reference;
 import marvek.core.page.Remark;
 import marvek.core.profile.Lap;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Everything that the drawings need along the lap, one value every {@code step_m}; rounded to what
@@ -50,7 +51,7 @@ record Trace(
     List<Zone> zones,
     List<Hazard> hazards,
     List<Remark> remarks,
-    Sky sky) {
+    @Nullable Sky sky) {
   /** A screen shows no more than this. */
   private static final double SHOWN_STEP_M = 2;
 

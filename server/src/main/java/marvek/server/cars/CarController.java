@@ -4,8 +4,9 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
-import marvek.formats.CarJson;
 import marvek.formats.JsonFiles;
+import marvek.formats.PublishedSchema;
+import marvek.server.contract.InFormat;
 import marvek.server.editions.Edition;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -35,11 +36,13 @@ class CarController {
     this.sheets = sheets;
   }
 
+  /** All cars. */
   @GetMapping("/api/cars")
   List<Cars.Summary> listCars() {
     return cars.list();
   }
 
+  /** Takes in a car's file. */
   @PostMapping(path = "/api/cars/import", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
   Cars.ImportAnswer importCar(@RequestPart("file") MultipartFile file) throws IOException {
@@ -62,31 +65,37 @@ class CarController {
         .body(JsonFiles.writeFile(car.document()));
   }
 
+  /** A car as its format writes it. */
   @GetMapping("/api/cars/{id}")
+  @InFormat("car")
   JsonNode getCar(@PathVariable UUID id) {
     return cars.load(id).document();
   }
 
+  /** Setup sheets of a car, oldest first. */
   @GetMapping("/api/cars/{id}/sheets")
   List<SetupSheets.Kept> listSheets(@PathVariable UUID id) {
     return sheets.of(id);
   }
 
+  /** Adds a setup sheet. */
   @PostMapping("/api/cars/{id}/sheets")
   @ResponseStatus(HttpStatus.CREATED)
-  SetupSheets.Kept addSheet(@PathVariable UUID id, @RequestBody JsonNode sheet) {
+  SetupSheets.Kept addSheet(@PathVariable UUID id, @RequestBody @InFormat("setup") JsonNode sheet) {
     return sheets.add(id, sheet);
   }
 
+  /** Changes a setup sheet. */
   @PutMapping("/api/cars/{id}/sheets/{sheet}")
   SetupSheets.Kept changeSheet(
       @PathVariable UUID id,
       @PathVariable UUID sheet,
       @RequestHeader(HttpHeaders.IF_MATCH) Edition seen,
-      @RequestBody JsonNode document) {
+      @RequestBody @InFormat("setup") JsonNode document) {
     return sheets.change(id, sheet, document, seen);
   }
 
+  /** Removes a setup sheet. */
   @DeleteMapping("/api/cars/{id}/sheets/{sheet}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void removeSheet(
@@ -96,8 +105,9 @@ class CarController {
     sheets.remove(id, sheet, seen);
   }
 
+  /** The JSON Schema of a car's file. */
   @GetMapping(path = "/api/schemas/car.schema.json", produces = "application/schema+json")
   byte[] getCarSchema() {
-    return CarJson.schemaFile();
+    return PublishedSchema.CAR.file();
   }
 }

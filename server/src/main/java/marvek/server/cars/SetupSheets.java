@@ -7,6 +7,7 @@ import marvek.core.Require;
 import marvek.core.car.SetupSheet;
 import marvek.formats.JsonFiles;
 import marvek.formats.SetupSheetJson;
+import marvek.server.contract.InFormat;
 import marvek.server.editions.Edited;
 import marvek.server.editions.Edition;
 import marvek.server.problems.NotFoundException;
@@ -28,7 +29,7 @@ public class SetupSheets {
   }
 
   /** A kept sheet. */
-  public record Kept(UUID id, long edition, JsonNode sheet) implements Edited {}
+  public record Kept(UUID id, long edition, @InFormat("setup") JsonNode sheet) implements Edited {}
 
   /** The sheets of a car, oldest first. */
   public List<Kept> of(UUID carId) {

@@ -6,10 +6,14 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.UUID;
+import marvek.core.circuit.CircuitEdits;
 import marvek.formats.CircuitImport;
 import marvek.formats.ImportSettings;
 import marvek.formats.JsonFiles;
+import marvek.server.contract.Holds;
+import marvek.server.contract.InFormat;
 import marvek.server.editions.Edition;
+import org.jspecify.annotations.Nullable;
 import org.springframework.format.annotation.DateTimeFormat;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -47,19 +51,21 @@ class CircuitController {
     this.light = light;
   }
 
-  record KeepBody(String reason, LocalDate validFrom) {}
+  record KeepBody(@Nullable String reason, @Nullable LocalDate validFrom) {}
 
+  /** The newest layout of each circuit. */
   @GetMapping
   List<Circuits.Summary> listCircuits() {
     return circuits.list();
   }
 
+  /** Takes in a circuit: GeoJSON, a centreline, or a recording of a lap. */
   @PostMapping(path = "/import", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
   Circuits.ImportAnswer importCircuit(
       @RequestPart("file") MultipartFile file,
       @RequestParam(required = false) String name,
-      @RequestParam(required = false) String settings)
+      @RequestParam(required = false) @InFormat("importSettings") String settings)
       throws IOException {
     String given = Circuits.given(name);
     ImportSettings said = said(settings);
@@ -67,21 +73,24 @@ class CircuitController {
         file.getBytes(), file.getOriginalFilename(), given == null ? said : said.named(given));
   }
 
+  /** Reads a circuit's file without taking it in. */
   @PostMapping(path = "/preview", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   CircuitPreview previewCircuit(
-      @RequestPart("file") MultipartFile file, @RequestParam(required = false) String settings)
+      @RequestPart("file") MultipartFile file,
+      @RequestParam(required = false) @InFormat("importSettings") String settings)
       throws IOException {
     return CircuitPreview.of(
         CircuitImport.read(file.getBytes(), file.getOriginalFilename(), said(settings)));
   }
 
+  /** A file becomes the next version of the layout. */
   @PostMapping(path = "/{id}/versions/import", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
   LayoutVersions.Kept importLayout(
       @PathVariable UUID id,
       @RequestPart("file") MultipartFile file,
       @RequestParam String reason,
-      @RequestParam(required = false) String settings)
+      @RequestParam(required = false) @InFormat("importSettings") String settings)
       throws IOException {
     return versions.importNext(
         id, file.getBytes(), file.getOriginalFilename(), said(settings), reason);
@@ -93,19 +102,22 @@ class CircuitController {
         : ImportSettings.read(JsonFiles.parse(settings.getBytes(StandardCharsets.UTF_8)));
   }
 
+  /** A layout, its draft, and its earlier versions. */
   @GetMapping("/{id}")
   CircuitView getCircuit(@PathVariable UUID id) {
     return views.view(id);
   }
 
+  /** Keeps what is changed by hand; the layout stays as it is. */
   @PutMapping("/{id}/draft")
   LayoutVersions.DraftAnswer keepCircuitDraft(
       @PathVariable UUID id,
       @RequestHeader(HttpHeaders.IF_MATCH) Edition seen,
-      @RequestBody JsonNode edits) {
+      @RequestBody @Holds(CircuitEdits.class) JsonNode edits) {
     return versions.keepDraft(id, edits, seen);
   }
 
+  /** Drops what was changed by hand since the layout was kept. */
   @DeleteMapping("/{id}/draft")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void discardCircuitDraft(
@@ -113,6 +125,7 @@ class CircuitController {
     versions.discardDraft(id, seen);
   }
 
+  /** The draft becomes the next version of the layout. */
   @PostMapping("/{id}/versions")
   @ResponseStatus(HttpStatus.CREATED)
   LayoutVersions.Kept keepLayout(
@@ -122,6 +135,7 @@ class CircuitController {
     return versions.keep(id, body.reason(), body.validFrom(), false, seen);
   }
 
+  /** Sun and shadows on the circuit at an hour. */
   @GetMapping("/{id}/light")
   CircuitLight.LightView getLight(
       @PathVariable UUID id,
@@ -129,16 +143,19 @@ class CircuitController {
     return light.at(id, at);
   }
 
+  /** The circuit as GeoJSON. */
   @GetMapping("/{id}/circuit.geojson")
   ResponseEntity<byte[]> getCircuitGeoJson(@PathVariable UUID id) {
     return file("application/geo+json", views.fileName(id, ".circuit.geojson"), views.geoJson(id));
   }
 
+  /** The surveyed centreline as CSV. */
   @GetMapping("/{id}/centreline.csv")
   ResponseEntity<byte[]> getCentreline(@PathVariable UUID id) {
     return file("text/csv", views.fileName(id, ".centreline.csv"), views.centreline(id));
   }
 
+  /** The marks as waypoints. */
   @GetMapping("/{id}/marks.gpx")
   ResponseEntity<byte[]> getMarksGpx(@PathVariable UUID id) {
     return file("application/gpx+xml", views.fileName(id, "-marks.gpx"), views.marks(id));

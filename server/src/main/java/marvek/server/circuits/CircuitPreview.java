@@ -6,6 +6,7 @@ import marvek.core.circuit.Survey;
 import marvek.core.corner.CornerFinder;
 import marvek.formats.CircuitImport;
 import marvek.formats.RecordedLine;
+import org.jspecify.annotations.Nullable;
 
 /** What a file was understood as, to be looked at before anything is stored. */
 record CircuitPreview(
@@ -21,8 +22,8 @@ record CircuitPreview(
     double largestMove_m,
     double largestMoveAt_m,
     double climb_m,
-    GeoPoint place,
-    RecordedLine.Facts track,
+    @Nullable GeoPoint place,
+    RecordedLine.@Nullable Facts track,
     List<String> warnings,
     CircuitView.RoadColumns road) {
 

@@ -6,12 +6,15 @@ import java.util.List;
 import java.util.UUID;
 import java.util.function.IntToDoubleFunction;
 import marvek.core.circuit.Circuit;
+import marvek.core.circuit.CircuitEdits;
 import marvek.core.circuit.GeoPoint;
 import marvek.core.circuit.LayoutChange;
 import marvek.core.circuit.Road;
 import marvek.core.corner.Corner;
 import marvek.core.page.MarkChooser;
+import marvek.server.contract.Holds;
 import marvek.server.editions.Edited;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -32,10 +35,10 @@ record CircuitView(
     UUID newestId,
     boolean inUse,
     List<VersionLine> versions,
-    JsonNode edits,
-    JsonNode draft,
+    @Holds(CircuitEdits.class) JsonNode edits,
+    @Holds(CircuitEdits.class) @Nullable JsonNode draft,
     List<LayoutChange> draftChanges,
-    GeoPoint origin,
+    @Nullable GeoPoint origin,
     double surveyNoise_m,
     double largestMove_m,
     List<Corner> corners,
@@ -47,10 +50,10 @@ record CircuitView(
   record VersionLine(
       UUID id,
       int version,
-      LocalDate validFrom,
+      @Nullable LocalDate validFrom,
       Instant createdAt,
       String reason,
-      JsonNode changes) {}
+      @Holds(value = LayoutChange.class, list = true) JsonNode changes) {}
 
   /** The road, one value every {@code step_m}; rounded to what a screen can show. */
   record RoadColumns(

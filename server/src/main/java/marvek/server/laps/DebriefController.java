@@ -2,15 +2,17 @@ package marvek.server.laps;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.IntToDoubleFunction;
-import marvek.core.InvalidValueException;
 import marvek.core.laps.AlongLap;
+import marvek.core.laps.Finding;
+import marvek.formats.Spelled;
 import marvek.server.books.Books;
+import marvek.server.contract.OneOf;
 import marvek.server.problems.NotFoundException;
 import marvek.server.sessions.Sessions;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -60,6 +62,7 @@ class DebriefController {
     }
   }
 
+  /** What the laps of a session did against the page, and what follows from it. */
   @GetMapping("/api/sessions/{id}/debrief")
   DebriefView getDebrief(@PathVariable UUID id) {
     return DebriefView.of(debriefs.debrief(id));
@@ -107,8 +110,13 @@ class DebriefController {
   }
 
   /** A finding that is not to be shown again, and why. */
-  record DismissBody(int corner, String rule, String reason, List<String> laps) {}
+  record DismissBody(
+      int corner,
+      @OneOf(Finding.Rule.class) String rule,
+      @Nullable String reason,
+      @Nullable List<String> laps) {}
 
+  /** Sets a finding aside. */
   @PostMapping("/api/sessions/{id}/dismissed")
   @ResponseStatus(HttpStatus.CREATED)
   LapNotes.Dismissed dismissFinding(@PathVariable UUID id, @RequestBody DismissBody body) {
@@ -117,8 +125,13 @@ class DebriefController {
   }
 
   /** A remark on a corner and a lap; both may be left out. */
-  record RemarkBody(Integer corner, String lap, String author, String words) {}
+  record RemarkBody(
+      Integer corner,
+      @Nullable String lap,
+      @OneOf(LapNotes.Author.class) @Nullable String author,
+      String words) {}
 
+  /** A remark on a corner and a lap. */
   @PostMapping("/api/sessions/{id}/remarks")
   @ResponseStatus(HttpStatus.CREATED)
   LapNotes.Remark sayOfLaps(@PathVariable UUID id, @RequestBody RemarkBody body) {
@@ -126,13 +139,9 @@ class DebriefController {
   }
 
   private static LapNotes.Author author(String name) {
-    try {
-      return name == null
-          ? LapNotes.Author.DRIVER
-          : LapNotes.Author.valueOf(name.toUpperCase(Locale.ROOT));
-    } catch (IllegalArgumentException e) {
-      throw new InvalidValueException("author", "(" + name + ") must be driver or coach");
-    }
+    return name == null
+        ? LapNotes.Author.DRIVER
+        : Spelled.read(LapNotes.Author.class, "author", name);
   }
 
   /** Takes a remark or a dismissal back. */

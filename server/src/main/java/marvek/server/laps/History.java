@@ -14,7 +14,9 @@ import marvek.core.conditions.Conditions;
 import marvek.core.laps.CornerReading;
 import marvek.core.laps.Middle;
 import marvek.core.page.CornerPage;
+import marvek.formats.Spelled;
 import marvek.server.books.Books;
+import marvek.server.contract.OneOf;
 import marvek.server.sessions.Sessions;
 import org.springframework.stereotype.Service;
 
@@ -50,7 +52,7 @@ class History {
       UUID session,
       String name,
       Instant begins,
-      String surface,
+      @OneOf(Conditions.Surface.class) String surface,
       int revision,
       int laps,
       Double brake_m,
@@ -129,7 +131,7 @@ class History {
         session.id(),
         session.name(),
         session.begins(),
-        read.computed().conditions().surface().name().toLowerCase(java.util.Locale.ROOT),
+        Spelled.of(read.computed().conditions().surface()),
         read.revision(),
         read.counted().size(),
         at == null || later.length == 0

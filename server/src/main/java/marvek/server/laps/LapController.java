@@ -2,13 +2,16 @@ package marvek.server.laps;
 
 import java.io.IOException;
 import java.util.List;
-import java.util.Locale;
+import java.util.Map;
 import java.util.UUID;
-import marvek.core.InvalidValueException;
 import marvek.core.laps.RecordedLap;
 import marvek.formats.LapPreview;
+import marvek.formats.Spelled;
 import marvek.server.books.Books;
+import marvek.server.contract.Holds;
+import marvek.server.contract.OneOf;
 import marvek.server.sessions.Sessions;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -59,9 +62,11 @@ class LapController {
       boolean remembered,
       List<String> choices) {}
 
+  /** Reads the columns of a file of laps without keeping it. */
   @PostMapping(path = "/api/laps/preview", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   PreviewView previewLaps(
-      @RequestPart("file") MultipartFile file, @RequestParam(required = false) String mapping)
+      @RequestPart("file") MultipartFile file,
+      @RequestParam(required = false) @Holds(Map.class) String mapping)
       throws IOException {
     Laps.Preview seen = laps.preview(file.getBytes(), Mapping.parse(mapping));
     return new PreviewView(
@@ -71,12 +76,13 @@ class LapController {
         LapPreview.choices());
   }
 
+  /** Adds a file of laps to a session. */
   @PostMapping(path = "/api/sessions/{id}/laps", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
   LapViews.FileView addLaps(
       @PathVariable UUID id,
       @RequestPart("file") MultipartFile file,
-      @RequestParam(required = false) String mapping)
+      @RequestParam(required = false) @Holds(Map.class) String mapping)
       throws IOException {
     return LapViews.FileView.of(kept(sessions.get(id), file, mapping));
   }
@@ -92,7 +98,8 @@ class LapController {
   }
 
   /** A lap as a script gets it. */
-  record ImportedLap(String id, int number, Double time_s, String kind) {}
+  record ImportedLap(
+      String id, int number, Double time_s, @OneOf(RecordedLap.Kind.class) String kind) {}
 
   /**
    * Laps as a script brought them in.
@@ -108,7 +115,7 @@ class LapController {
   ImportedLaps importLaps(
       @PathVariable UUID id,
       @RequestPart("file") MultipartFile file,
-      @RequestParam(required = false) String mapping,
+      @RequestParam(required = false) @Holds(Map.class) String mapping,
       @RequestParam(required = false) UUID session)
       throws IOException {
     Sessions.Kept of = session == null ? debriefs.sessionForLapsOf(id) : sessions.get(session);
@@ -127,7 +134,7 @@ class LapController {
                         kept.stored().id() + "." + lap.number(),
                         lap.number(),
                         lap.isWhole() ? LapViews.rounded(lap.timeS(), 3) : null,
-                        LapViews.name(lap.kind())))
+                        Spelled.of(lap.kind())))
             .toList();
     List<String> warnings = new java.util.ArrayList<>(kept.laps().corrections());
     warnings.addAll(kept.laps().missing());
@@ -135,26 +142,24 @@ class LapController {
   }
 
   /** What kind a lap is; null takes back what was said. */
-  record KindBody(String kind) {}
+  record KindBody(@OneOf(RecordedLap.Kind.class) @Nullable String kind) {}
 
+  /** Says what kind a lap is; null gives it back to Marvek. */
   @PutMapping("/api/laps/{id}/laps/{number}/kind")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void sayKindOfLap(@PathVariable UUID id, @PathVariable int number, @RequestBody KindBody body) {
     Books.Computed computed = debriefs.computed(sessions.get(laps.file(id).sessionId()));
-    laps.say(id, number, body.kind() == null ? null : kind(body.kind()), computed);
-  }
-
-  private static RecordedLap.Kind kind(String name) {
-    try {
-      return RecordedLap.Kind.valueOf(name.toUpperCase(Locale.ROOT));
-    } catch (IllegalArgumentException e) {
-      throw new InvalidValueException("kind", "(" + name + ") must be out, flying, off or in");
-    }
+    laps.say(
+        id,
+        number,
+        body.kind() == null ? null : Spelled.read(RecordedLap.Kind.class, "kind", body.kind()),
+        computed);
   }
 
   /** The line of a lap, one offset every step from the start line on; left positive. */
   record LineView(double step_m, double[] offset_m) {}
 
+  /** Where a lap ran across the road. */
   @GetMapping("/api/laps/{id}/line")
   LineView getLineOfLaps(@PathVariable UUID id, @RequestParam int lap) {
     double[] line = debriefs.line(id, lap, LINE_STEP_M);
@@ -164,11 +169,13 @@ class LapController {
     return new LineView(LINE_STEP_M, line);
   }
 
+  /** A file of laps as it came. */
   @GetMapping("/api/laps/{id}/file.csv")
   ResponseEntity<byte[]> getLapFile(@PathVariable UUID id) {
     return csv(laps.bytesOf(id), laps.file(id).name());
   }
 
+  /** Removes a file of laps. */
   @DeleteMapping("/api/laps/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void removeLaps(@PathVariable UUID id) {
@@ -187,15 +194,9 @@ class LapController {
       @RequestParam(defaultValue = "1") long seed,
       @RequestParam(defaultValue = "full") String kind) {
     Books.Computed computed = debriefs.computed(sessions.get(id));
-    return csv(logger.file(computed, loggerKind(kind), laps, seed), "simulated.laps.csv");
-  }
-
-  private static SimulatedLogger.Kind loggerKind(String name) {
-    try {
-      return SimulatedLogger.Kind.valueOf(name.toUpperCase(Locale.ROOT));
-    } catch (IllegalArgumentException e) {
-      throw new InvalidValueException("kind", "(" + name + ") must be full or position");
-    }
+    return csv(
+        logger.file(computed, Spelled.read(SimulatedLogger.Kind.class, "kind", kind), laps, seed),
+        "simulated.laps.csv");
   }
 
   /**
@@ -205,6 +206,7 @@ class LapController {
    */
   record LiveBody(Integer laps, Long seed, Double timesFaster) {}
 
+  /** Starts a simulated logger that drives while it is watched. */
   @PostMapping("/api/sessions/{id}/live")
   LiveLaps.State startLiveLaps(@PathVariable UUID id, @RequestBody LiveBody body) {
     return live.start(
@@ -214,11 +216,13 @@ class LapController {
         body.timesFaster() == null ? 20 : body.timesFaster());
   }
 
+  /** How far the logger is. */
   @GetMapping("/api/sessions/{id}/live")
   LiveLaps.State getLiveLaps(@PathVariable UUID id) {
     return live.state(id);
   }
 
+  /** Stops the logger. */
   @DeleteMapping("/api/sessions/{id}/live")
   LiveLaps.State stopLiveLaps(@PathVariable UUID id) {
     return live.stop(id);

@@ -9,10 +9,13 @@ import java.util.UUID;
 import marvek.core.Require;
 import marvek.core.laps.Finding;
 import marvek.formats.JsonFiles;
+import marvek.formats.Spelled;
 import marvek.server.books.BookAttachment;
 import marvek.server.books.Books;
+import marvek.server.contract.OneOf;
 import marvek.server.problems.NotFoundException;
 import marvek.server.sessions.Sessions;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
@@ -52,14 +55,19 @@ class LapNotes implements BookAttachment {
    * @param corner null for the lap as a whole
    * @param lap by its name; null for all of them
    */
-  record Remark(UUID id, Integer corner, String lap, Author author, String words) {}
+  record Remark(UUID id, Integer corner, @Nullable String lap, Author author, String words) {}
 
   /**
    * A finding that somebody does not want to see again.
    *
    * @param laps that showed it then; with another one among them it comes back
    */
-  record Dismissed(UUID id, int corner, String rule, String reason, List<String> laps) {}
+  record Dismissed(
+      UUID id,
+      int corner,
+      @OneOf(Finding.Rule.class) String rule,
+      String reason,
+      List<String> laps) {}
 
   List<Remark> remarks(UUID sessionId) {
     return of(sessionId, REMARK).map(LapNotes::remark).toList();
@@ -98,7 +106,7 @@ class LapNotes implements BookAttachment {
 
   /** What dismisses a finding: the same rule there, for all of its laps; null without. */
   static Dismissed covering(List<Dismissed> all, Finding finding, List<String> laps) {
-    String rule = RuleName.of(finding.rule());
+    String rule = Spelled.of(finding.rule());
     return all.stream()
         .filter(d -> d.corner() == finding.corner() && d.rule().equals(rule))
         .filter(d -> new HashSet<>(d.laps()).containsAll(laps))
@@ -116,14 +124,14 @@ class LapNotes implements BookAttachment {
     if (lap != null && !lap.isBlank()) {
       d.put("lap", lap.strip());
     }
-    d.put("author", author.name().toLowerCase(Locale.ROOT)).put("words", words.strip());
+    d.put("author", Spelled.of(author)).put("words", words.strip());
     return remark(repository.save(new StoredNote(sessionId, d)));
   }
 
   Dismissed dismiss(UUID sessionId, int corner, String rule, String reason, Set<String> laps) {
     sessions.get(sessionId);
     Require.text("reason", reason, LONGEST);
-    RuleName.named(rule);
+    Spelled.read(Finding.Rule.class, "rule", rule);
     ObjectNode d = JsonFiles.MAPPER.createObjectNode().put(KIND, DISMISSED);
     d.put("corner", corner).put("rule", rule).put("reason", reason.strip());
     ArrayNode list = d.putArray("laps");

@@ -1,12 +1,14 @@
 package marvek.server.laps;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.UUID;
 import marvek.core.laps.Charges;
 import marvek.core.laps.CornerReading;
 import marvek.core.laps.Finding;
 import marvek.core.laps.RecordedLap;
+import marvek.formats.Spelled;
+import marvek.server.contract.OneOf;
+import org.jspecify.annotations.Nullable;
 
 /** Laps and what they did, as a client sees them. SI units; stations from the line of the lap. */
 final class LapViews {
@@ -89,8 +91,8 @@ final class LapViews {
       String id,
       UUID file,
       int number,
-      String kind,
-      String recognised,
+      @OneOf(RecordedLap.Kind.class) String kind,
+      @OneOf(RecordedLap.Kind.class) String recognised,
       boolean whole,
       Double time_s,
       List<ReadingView> corners) {
@@ -99,8 +101,8 @@ final class LapViews {
           lap.id(),
           lap.file(),
           lap.lap().number(),
-          name(lap.kind()),
-          name(lap.lap().kind()),
+          Spelled.of(lap.kind()),
+          Spelled.of(lap.lap().kind()),
           lap.lap().isWhole(),
           lap.lap().isWhole() ? rounded(lap.lap().timeS(), 3) : null,
           readings(lap));
@@ -112,10 +114,6 @@ final class LapViews {
     return java.util.stream.IntStream.range(0, corners.size())
         .mapToObj(p -> ReadingView.of(corners.get(p), lap.losses().get(p)))
         .toList();
-  }
-
-  static String name(RecordedLap.Kind kind) {
-    return kind.name().toLowerCase(Locale.ROOT);
   }
 
   /**
@@ -157,24 +155,24 @@ final class LapViews {
    */
   record FindingView(
       int corner,
-      String rule,
+      @OneOf(Finding.Rule.class) String rule,
       double amount,
       List<String> laps,
       int of,
       Double cost_s,
-      String sizedBy,
+      @OneOf(Finding.SizedBy.class) @Nullable String sizedBy,
       Double inNext_s,
-      LapNotes.Dismissed dismissed) {
+      LapNotes.@Nullable Dismissed dismissed) {
     static FindingView of(Debriefs.Found found) {
       Finding f = found.finding();
       return new FindingView(
           f.corner(),
-          RuleName.of(f.rule()),
+          Spelled.of(f.rule()),
           rounded(f.amount(), 2),
           found.laps(),
           f.of(),
           rounded(f.costS(), 3),
-          f.sizedBy() == null ? null : f.sizedBy().name().toLowerCase(Locale.ROOT),
+          Spelled.of(f.sizedBy()),
           rounded(f.inNextS(), 3),
           found.dismissed());
     }

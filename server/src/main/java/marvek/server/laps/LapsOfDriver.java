@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.UUID;
 import marvek.core.laps.Finding;
 import marvek.core.page.CornerPage;
+import marvek.formats.Spelled;
 import marvek.server.sessions.Sessions;
 import org.springframework.stereotype.Service;
 
@@ -60,7 +61,7 @@ public class LapsOfDriver {
                 (Finding f) ->
                     new Found(
                         f.corner(),
-                        RuleName.of(f.rule()),
+                        Spelled.of(f.rule()),
                         f.amount(),
                         f.laps().size(),
                         f.of(),

@@ -16,6 +16,7 @@ import marvek.formats.BadFileException;
 import marvek.server.books.Books;
 import marvek.server.problems.ConflictException;
 import marvek.server.sessions.Sessions;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
@@ -51,7 +52,7 @@ class LiveLaps {
    * @param laps that are whole so far
    * @param problem why it ended early; null without
    */
-  record State(boolean running, int rows, int laps, String problem) {
+  record State(boolean running, int rows, int laps, @Nullable String problem) {
     static final State NONE = new State(false, 0, 0, null);
   }
 

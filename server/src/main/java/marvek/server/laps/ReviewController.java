@@ -1,12 +1,13 @@
 package marvek.server.laps;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.UUID;
-import marvek.core.InvalidValueException;
 import marvek.core.review.Calibration;
 import marvek.core.review.Proposal;
+import marvek.formats.Spelled;
 import marvek.server.books.Books;
+import marvek.server.contract.OneOf;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -36,8 +37,8 @@ class ReviewController {
    */
   record ProposalView(
       int corner,
-      String kind,
-      String field,
+      @OneOf(Proposal.Kind.class) String kind,
+      @Nullable String field,
       Double before,
       double after,
       int count,
@@ -47,7 +48,7 @@ class ReviewController {
     static ProposalView of(Proposal p) {
       return new ProposalView(
           p.corner(),
-          name(p.kind()),
+          Spelled.of(p.kind()),
           p.field() == null ? null : p.field().path(),
           LapViews.rounded(p.before(), 2),
           LapViews.rounded(p.after(), 2),
@@ -56,10 +57,6 @@ class ReviewController {
           LapViews.rounded(p.gainS(), 3),
           LapViews.rounded(p.pageS(), 3));
     }
-  }
-
-  private static String name(Enum<?> constant) {
-    return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 
   /** The model held against the laps, with what it would do to the book. */
@@ -118,10 +115,11 @@ class ReviewController {
       int newest,
       Integer bookOnLayout,
       List<ProposalView> proposals,
-      CalibrationView calibration,
+      @Nullable CalibrationView calibration,
       List<MovedView> steps,
       boolean stepsNoted) {}
 
+  /** What the laps of a session speak for changing. */
   @GetMapping("/api/sessions/{id}/review")
   ReviewView getReview(@PathVariable UUID id) {
     Reviews.Review r = reviews.review(id);
@@ -142,11 +140,16 @@ class ReviewController {
   }
 
   /** A proposal that is taken; with a value it is altered. */
-  record AcceptedBody(int corner, String kind, Double value) {}
+  record AcceptedBody(int corner, @OneOf(Proposal.Kind.class) String kind, Double value) {}
 
   /** What the next revision is made of. */
-  record KeepBody(int parent, List<AcceptedBody> accepted, Boolean calibrate, String reason) {}
+  record KeepBody(
+      int parent,
+      @Nullable List<AcceptedBody> accepted,
+      Boolean calibrate,
+      @Nullable String reason) {}
 
+  /** Keeps accepted proposals as a revision. */
   @PostMapping("/api/sessions/{id}/review")
   @ResponseStatus(HttpStatus.CREATED)
   Books.RevisionLine keepReview(@PathVariable UUID id, @RequestBody KeepBody body) {
@@ -155,21 +158,16 @@ class ReviewController {
         id,
         body.parent(),
         accepted.stream()
-            .map(a -> new Reviews.Decision(a.corner(), kind(a.kind()), a.value()))
+            .map(
+                a ->
+                    new Reviews.Decision(
+                        a.corner(), Spelled.read(Proposal.Kind.class, "kind", a.kind()), a.value()))
             .toList(),
         Boolean.TRUE.equals(body.calibrate()),
         body.reason());
   }
 
-  private static Proposal.Kind kind(String name) {
-    for (Proposal.Kind kind : Proposal.Kind.values()) {
-      if (name(kind).equals(name)) {
-        return kind;
-      }
-    }
-    throw new InvalidValueException("kind", "(" + name + ") is not one that is proposed");
-  }
-
+  /** A corner over the sessions, oldest first. */
   @GetMapping("/api/books/{id}/corners/{corner}/history")
   List<History.Entry> getHistory(@PathVariable UUID id, @PathVariable int corner) {
     return history.of(id, corner);

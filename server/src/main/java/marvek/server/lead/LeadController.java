@@ -2,16 +2,19 @@ package marvek.server.lead;
 
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import marvek.core.InvalidValueException;
+import marvek.core.laps.Finding;
 import marvek.core.lead.GroupRemark;
 import marvek.core.lead.LeadDay;
 import marvek.core.lead.Member;
 import marvek.core.lead.Rotation;
 import marvek.formats.LeadDayJson;
+import marvek.formats.Spelled;
 import marvek.server.books.Books;
+import marvek.server.contract.InFormat;
+import marvek.server.contract.OneOf;
 import marvek.server.editions.Edited;
 import marvek.server.editions.Edition;
 import marvek.server.laps.LapsOfDriver;
@@ -58,7 +61,7 @@ class LeadController {
       int lap,
       String words,
       boolean good,
-      String state,
+      @OneOf(GroupRemark.State.class) String state,
       Integer closedOnLap,
       boolean own) {
     static RemarkView of(StoredGroupRemark stored) {
@@ -71,7 +74,7 @@ class LeadController {
           r.lap(),
           r.words(),
           r.good(),
-          r.state().name().toLowerCase(Locale.ROOT).replace('_', '-'),
+          Spelled.of(r.state()),
           r.closedOnLap(),
           r.by() == GroupRemark.By.DRIVER);
     }
@@ -85,7 +88,13 @@ class LeadController {
 
   /** A finding of a driver's laps. */
   record FoundView(
-      String driver, int corner, String rule, double amount, int laps, int of, Double cost_s) {
+      String driver,
+      int corner,
+      @OneOf(Finding.Rule.class) String rule,
+      double amount,
+      int laps,
+      int of,
+      Double cost_s) {
     static FoundView of(String driver, LapsOfDriver.Found f) {
       return new FoundView(driver, f.corner(), f.rule(), f.amount(), f.laps(), f.of(), f.costS());
     }
@@ -97,7 +106,7 @@ class LeadController {
    * @param edition to be sent back with the next change
    */
   record LeadView(
-      JsonNode day,
+      @InFormat("leadDay") JsonNode day,
       long edition,
       List<TurnView> turns,
       List<RemarkView> remarks,
@@ -118,14 +127,16 @@ class LeadController {
     }
   }
 
+  /** A led session: the group, its turns, and what was said. */
   @GetMapping("/api/sessions/{id}/lead")
   LeadView getLead(@PathVariable UUID id) {
     return LeadView.of(days.led(id));
   }
 
   /** Another state of the day. */
-  record DayBody(JsonNode day) {}
+  record DayBody(@InFormat("leadDay") JsonNode day) {}
 
+  /** Changes a led session. */
   @PutMapping("/api/sessions/{id}/lead")
   LeadView changeLead(
       @PathVariable UUID id,
@@ -141,6 +152,7 @@ class LeadController {
   /** Something said to a driver, or by himself; corner 0 is the lap as a whole. */
   record SaidBody(String driver, int corner, String words, boolean good, boolean own) {}
 
+  /** A remark on a driver of the group. */
   @PostMapping("/api/sessions/{id}/lead/remarks")
   @ResponseStatus(HttpStatus.CREATED)
   RemarkView sayToDriver(@PathVariable UUID id, @RequestBody SaidBody body) {
@@ -149,22 +161,19 @@ class LeadController {
   }
 
   /** What was seen of a remark. */
-  record SeenBody(String state) {}
+  record SeenBody(@OneOf(GroupRemark.State.class) String state) {}
 
+  /** Whether the driver took a remark. */
   @PutMapping("/api/lead-remarks/{id}")
   RemarkView seeRemark(
       @PathVariable UUID id,
       @RequestHeader(HttpHeaders.IF_MATCH) Edition seen,
       @RequestBody SeenBody body) {
-    for (GroupRemark.State state : GroupRemark.State.values()) {
-      if (state.name().toLowerCase(Locale.ROOT).replace('_', '-').equals(body.state())) {
-        return RemarkView.of(days.see(id, state, seen));
-      }
-    }
-    throw new InvalidValueException(
-        "state", "(" + body.state() + ") must be open, taken or not-taken");
+    GroupRemark.State state = Spelled.read(GroupRemark.State.class, "state", body.state());
+    return RemarkView.of(days.see(id, state, seen));
   }
 
+  /** Takes a remark on a driver back. */
   @DeleteMapping("/api/lead-remarks/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void takeBackRemark(@PathVariable UUID id) {

@@ -2,12 +2,14 @@ package marvek.server.rehearse;
 
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Locale;
 import java.util.UUID;
 import marvek.core.InvalidValueException;
 import marvek.core.rehearse.Question;
 import marvek.core.rehearse.Repetition;
 import marvek.core.rehearse.Round;
+import marvek.formats.Spelled;
+import marvek.server.contract.OneOf;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -33,12 +35,17 @@ class RecallController {
    * @param fresh whether it was never asked
    */
   record QuestionView(
-      int corner, String kind, boolean changed, String before, boolean fresh, LocalDate due) {
+      int corner,
+      @OneOf(Question.Kind.class) String kind,
+      boolean changed,
+      @Nullable String before,
+      boolean fresh,
+      @Nullable LocalDate due) {
     static QuestionView of(Round.Asked asked) {
       Repetition r = asked.repetition();
       return new QuestionView(
           asked.question().corner(),
-          name(asked.question().kind()),
+          Spelled.of(asked.question().kind()),
           asked.changed(),
           asked.before(),
           r == null,
@@ -47,11 +54,7 @@ class RecallController {
   }
 
   record RoundView(
-      int revision, List<QuestionView> questions, int known, int all, LocalDate next) {}
-
-  private static String name(Question.Kind kind) {
-    return kind.name().toLowerCase(Locale.ROOT).replace('_', '-');
-  }
+      int revision, List<QuestionView> questions, int known, int all, @Nullable LocalDate next) {}
 
   /**
    * What is asked today.
@@ -82,23 +85,20 @@ class RecallController {
   }
 
   /** An answer, graded 0 (nothing came) to 5 (at once and right). */
-  record AnswerBody(int corner, String kind, int quality) {}
+  record AnswerBody(int corner, @OneOf(Question.Kind.class) String kind, int quality) {}
 
   /** When it is asked again. */
   record AnsweredView(LocalDate due, int interval_days) {}
 
+  /** How well an answer was known, 0 to 5; says when it is asked again. */
   @PostMapping("/api/books/{id}/recall")
   AnsweredView answerQuestion(@PathVariable UUID id, @RequestBody AnswerBody body) {
-    Repetition r = recalls.answer(id, body.corner(), kind(body.kind()), body.quality());
+    Repetition r =
+        recalls.answer(
+            id,
+            body.corner(),
+            Spelled.read(Question.Kind.class, "kind", body.kind()),
+            body.quality());
     return new AnsweredView(r.due(), r.intervalDays());
-  }
-
-  private static Question.Kind kind(String name) {
-    for (Question.Kind kind : Question.Kind.values()) {
-      if (name(kind).equals(name)) {
-        return kind;
-      }
-    }
-    throw new InvalidValueException("kind", "(" + name + ") is not asked");
   }
 }

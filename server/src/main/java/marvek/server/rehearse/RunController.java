@@ -2,11 +2,11 @@ package marvek.server.rehearse;
 
 import java.time.Instant;
 import java.util.List;
-import java.util.Locale;
 import java.util.UUID;
-import marvek.core.InvalidValueException;
 import marvek.core.rehearse.Act;
 import marvek.core.rehearse.RunThrough;
+import marvek.formats.Spelled;
+import marvek.server.contract.OneOf;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -26,14 +26,21 @@ class RunController {
   }
 
   /** An act of the lap; its kind by its name in small letters. */
-  record ActView(int corner, String kind, double at_m, double at_s) {
+  record ActView(int corner, @OneOf(Act.Kind.class) String kind, double at_m, double at_s) {
     static ActView of(Act act) {
-      return new ActView(act.corner(), name(act.kind()), rounded(act.atM()), rounded(act.atS()));
+      return new ActView(
+          act.corner(), Spelled.of(act.kind()), rounded(act.atM()), rounded(act.atS()));
     }
   }
 
   /** An act with how late it was pressed; null members if it was not. */
-  record HitView(int corner, String kind, double at_m, double at_s, Double off_s, Double off_m) {
+  record HitView(
+      int corner,
+      @OneOf(Act.Kind.class) String kind,
+      double at_m,
+      double at_s,
+      Double off_s,
+      Double off_m) {
     static HitView of(RunThrough.Hit hit) {
       ActView act = ActView.of(hit.act());
       return new HitView(
@@ -53,7 +60,7 @@ class RunController {
       Instant at,
       int revision,
       double speedShare,
-      String help,
+      @OneOf(StoredRun.Help.class) String help,
       double until_s,
       int extra,
       List<CornerView> corners,
@@ -65,7 +72,7 @@ class RunController {
           stored.createdAt(),
           stored.revision(),
           stored.speedShare(),
-          name(stored.help()),
+          Spelled.of(stored.help()),
           rounded(run.untilS()),
           run.extra(),
           run.corners().stream().map(CornerView::of).toList(),
@@ -75,19 +82,6 @@ class RunController {
 
   record RunsView(int revision, double lap_s, List<ActView> acts, List<RunView> runs) {}
 
-  private static String name(Enum<?> constant) {
-    return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
-  }
-
-  private static <E extends Enum<E>> E named(Class<E> type, String field, String name) {
-    for (E constant : type.getEnumConstants()) {
-      if (name(constant).equals(name)) {
-        return constant;
-      }
-    }
-    throw new InvalidValueException(field, "(" + name + ") is none of those there are");
-  }
-
   private static double rounded(double value) {
     return Math.round(value * 1000) / 1000.0;
   }
@@ -96,6 +90,7 @@ class RunController {
     return value == null ? null : Double.valueOf(rounded(value));
   }
 
+  /** What is to be pressed on the lap, and the run-throughs so far. */
   @GetMapping("/api/books/{id}/runs")
   RunsView listRuns(@PathVariable UUID id) {
     Runs.Lap lap = runs.lap(id);
@@ -107,7 +102,7 @@ class RunController {
   }
 
   /** A key that was pressed at a time in the lap, as it would be at full speed. */
-  record PressBody(String kind, double at_s) {}
+  record PressBody(@OneOf(Act.Kind.class) String kind, double at_s) {}
 
   /**
    * A run that is over.
@@ -116,8 +111,13 @@ class RunController {
    * @param until_s time in the lap at which it ended
    */
   record RunBody(
-      int revision, double speedShare, String help, double until_s, List<PressBody> presses) {}
+      int revision,
+      double speedShare,
+      @OneOf(StoredRun.Help.class) String help,
+      double until_s,
+      List<PressBody> presses) {}
 
+  /** Keeps a run-through by what was pressed. */
   @PostMapping("/api/books/{id}/runs")
   @ResponseStatus(HttpStatus.CREATED)
   RunView keepRun(@PathVariable UUID id, @RequestBody RunBody body) {
@@ -127,13 +127,17 @@ class RunController {
             id,
             body.revision(),
             body.speedShare(),
-            named(StoredRun.Help.class, "help", body.help()),
+            Spelled.read(StoredRun.Help.class, "help", body.help()),
             presses.stream()
-                .map(p -> new RunThrough.Press(named(Act.Kind.class, "kind", p.kind()), p.at_s()))
+                .map(
+                    p ->
+                        new RunThrough.Press(
+                            Spelled.read(Act.Kind.class, "kind", p.kind()), p.at_s()))
                 .toList(),
             body.until_s()));
   }
 
+  /** Removes a run-through. */
   @DeleteMapping("/api/runs/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void removeRun(@PathVariable UUID id) {

@@ -62,6 +62,7 @@ class StopwatchController {
     return Math.round(seconds * 1000) / 1000.0;
   }
 
+  /** Laps in the head, and what is tapped at. */
   @GetMapping("/api/books/{id}/stopwatch")
   StopwatchView getStopwatch(@PathVariable UUID id) {
     Stopwatch.Beats beats = stopwatch.beats(id);
@@ -80,12 +81,14 @@ class StopwatchController {
   /** Seconds of each tap since that at the start line. */
   record TapsBody(List<Double> taps_s) {}
 
+  /** Keeps a lap in the head by its taps. */
   @PostMapping("/api/books/{id}/stopwatch")
   @ResponseStatus(HttpStatus.CREATED)
   LapView keepImaginedLap(@PathVariable UUID id, @RequestBody TapsBody body) {
     return LapView.of(stopwatch.keep(id, body.taps_s()));
   }
 
+  /** Removes a lap in the head. */
   @DeleteMapping("/api/imagined-laps/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void removeImaginedLap(@PathVariable UUID id) {

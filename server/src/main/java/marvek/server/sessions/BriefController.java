@@ -1,17 +1,21 @@
 package marvek.server.sessions;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.UUID;
+import marvek.core.brief.Preparation;
 import marvek.core.brief.Preparation.Change;
 import marvek.core.brief.Preparation.Decision;
 import marvek.formats.ConditionsJson;
 import marvek.formats.OwnValuesJson;
 import marvek.formats.SessionJson;
 import marvek.formats.SetupSheetJson;
+import marvek.formats.Spelled;
+import marvek.server.contract.InFormat;
+import marvek.server.contract.OneOf;
 import marvek.server.editions.Edited;
 import marvek.server.editions.Edition;
 import marvek.server.units.DriverUnits;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -37,15 +41,25 @@ class BriefController {
   }
 
   /** One changed value; the field by its name in the book format. */
-  record ChangeView(int corner, String field, Double before, Double after, String why) {
+  record ChangeView(
+      int corner,
+      @InFormat("changedField") String field,
+      Double before,
+      Double after,
+      @OneOf(Preparation.Why.class) String why) {
     static ChangeView of(Change c) {
-      return new ChangeView(c.corner(), c.field().path(), c.before(), c.after(), spelled(c.why()));
+      return new ChangeView(
+          c.corner(), c.field().path(), c.before(), c.after(), Spelled.of(c.why()));
     }
   }
 
-  record DecisionView(int corner, String field, String choice, Double value) {
+  record DecisionView(
+      int corner,
+      @InFormat("changedField") String field,
+      @OneOf(Preparation.Choice.class) String choice,
+      Double value) {
     static DecisionView of(Decision d) {
-      return new DecisionView(d.corner(), d.field().path(), spelled(d.choice()), d.value());
+      return new DecisionView(d.corner(), d.field().path(), Spelled.of(d.choice()), d.value());
     }
   }
 
@@ -61,14 +75,14 @@ class BriefController {
       long edition,
       double parentLap_s,
       double lap_s,
-      JsonNode parentConditions,
-      JsonNode conditions,
+      @InFormat("conditions") JsonNode parentConditions,
+      @InFormat("conditions") JsonNode conditions,
       List<ChangeView> changes,
       List<DecisionView> decisions,
       List<OpenPointView> openPoints,
-      String line,
-      JsonNode ownValues,
-      JsonNode setup)
+      @InFormat("line") String line,
+      @InFormat(value = "ownValues", list = true) JsonNode ownValues,
+      @InFormat("setup") @Nullable JsonNode setup)
       implements Edited {
     static PreparedView of(Preparations.Prepared p) {
       return new PreparedView(
@@ -81,29 +95,32 @@ class BriefController {
           p.changes().stream().map(ChangeView::of).toList(),
           p.decisions().stream().map(DecisionView::of).toList(),
           p.openPoints().stream().map(o -> new OpenPointView(o.corner(), o.words())).toList(),
-          spelled(p.draft().line()),
+          Spelled.of(p.draft().line()),
           OwnValuesJson.write(p.draft().own()),
           p.draft().setup() == null ? null : SetupSheetJson.write(p.draft().setup()));
     }
   }
 
-  record IssueBody(String reason) {}
+  record IssueBody(@Nullable String reason) {}
 
-  record WordBody(String word) {}
+  record WordBody(@OneOf(StepBoard.Word.class) String word) {}
 
+  /** What a session changes on the pages. */
   @GetMapping("/api/sessions/{id}/preparation")
   PreparedView prepareSession(@PathVariable UUID id) {
     return PreparedView.of(preparations.prepare(id));
   }
 
+  /** What becomes of the changes that a session brings. */
   @PutMapping("/api/sessions/{id}/decisions")
   PreparedView decideChanges(
       @PathVariable UUID id,
       @RequestHeader(HttpHeaders.IF_MATCH) Edition seen,
-      @RequestBody JsonNode decisions) {
+      @RequestBody @InFormat(value = "decision", list = true) JsonNode decisions) {
     return PreparedView.of(preparations.decide(id, SessionJson.decisions(decisions, ""), seen));
   }
 
+  /** Keeps the prepared pages as the session's revision. */
   @PostMapping("/api/sessions/{id}/issue")
   Sessions.Kept issueRevision(
       @PathVariable UUID id,
@@ -112,16 +129,19 @@ class BriefController {
     return preparations.issue(id, body.reason(), seen);
   }
 
+  /** What is read before a session. */
   @GetMapping("/api/sessions/{id}/brief")
   BriefView getBrief(@PathVariable UUID id, @RequestParam(defaultValue = "m") String length) {
     return BriefView.of(briefs.brief(id, DriverUnits.of("km/h", length).metresPerUnit()));
   }
 
+  /** How far each brake point of a revision is worked up to. */
   @GetMapping("/api/books/{id}/revisions/{number}/steps")
   List<StepBoard.StepView> listSteps(@PathVariable UUID id, @PathVariable int number) {
     return board.of(id, number);
   }
 
+  /** What the driver says of a lap on a step plan. */
   @PostMapping("/api/books/{id}/revisions/{number}/steps/{corner}")
   List<StepBoard.StepView> noteStep(
       @PathVariable UUID id,
@@ -129,10 +149,7 @@ class BriefController {
       @PathVariable int corner,
       @RequestHeader(HttpHeaders.IF_MATCH) Edition seen,
       @RequestBody WordBody body) {
-    return board.note(id, number, corner, StepBoard.Word.named(body.word()), seen);
-  }
-
-  static String spelled(Enum<?> constant) {
-    return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    return board.note(
+        id, number, corner, Spelled.read(StepBoard.Word.class, "word", body.word()), seen);
   }
 }

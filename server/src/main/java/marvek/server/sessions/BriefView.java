@@ -6,7 +6,10 @@ import marvek.core.brief.ShortForm;
 import marvek.core.brief.Targets;
 import marvek.core.brief.WarmUp;
 import marvek.formats.ConditionsJson;
+import marvek.formats.Spelled;
 import marvek.server.books.LayoutMoves;
+import marvek.server.contract.InFormat;
+import marvek.server.contract.OneOf;
 import tools.jackson.databind.JsonNode;
 
 /** A brief as a client sees it. */
@@ -16,7 +19,7 @@ record BriefView(
     boolean issued,
     Integer parent,
     double lap_s,
-    JsonNode conditions,
+    @InFormat("conditions") JsonNode conditions,
     List<WarmUpView> warmUp,
     List<FocusView> focus,
     List<Double> sectorEnds_m,
@@ -37,17 +40,21 @@ record BriefView(
   }
 
   /** A corner to work on. */
-  record FocusView(int corner, double stakes_s, double doubt, String why, double slip_s) {
+  record FocusView(
+      int corner,
+      double stakes_s,
+      double doubt,
+      @OneOf(Focus.Slip.class) String why,
+      double slip_s) {
     static FocusView of(Focus f) {
-      return new FocusView(
-          f.corner(), f.stakesS(), f.doubt(), BriefController.spelled(f.why()), f.slipS());
+      return new FocusView(f.corner(), f.stakesS(), f.doubt(), Spelled.of(f.why()), f.slipS());
     }
   }
 
   /** A lap to drive. */
-  record TargetView(String tier, double lap_s, List<Double> sectors_s) {
+  record TargetView(@OneOf(Targets.Tier.class) String tier, double lap_s, List<Double> sectors_s) {
     static TargetView of(Targets.Target t) {
-      return new TargetView(BriefController.spelled(t.tier()), t.lapS(), t.sectorsS());
+      return new TargetView(Spelled.of(t.tier()), t.lapS(), t.sectorsS());
     }
   }
 

@@ -28,16 +28,19 @@ class CalendarController {
     this.books = books;
   }
 
+  /** All sessions as calendar entries. */
   @GetMapping("/api/sessions.ics")
   ResponseEntity<byte[]> getCalendar() {
     return calendar(sessions.all(), "sessions.ics");
   }
 
+  /** Sessions of a book as calendar entries. */
   @GetMapping("/api/books/{id}/sessions.ics")
   ResponseEntity<byte[]> getCalendarOfBook(@PathVariable UUID id) {
     return calendar(sessions.of(books.get(id)), "sessions.ics");
   }
 
+  /** A session as a calendar entry. */
   @GetMapping("/api/sessions/{id}/session.ics")
   ResponseEntity<byte[]> getCalendarEntry(@PathVariable UUID id) {
     return calendar(List.of(sessions.get(id)), "session.ics");

@@ -25,12 +25,14 @@ class RadioController {
    */
   record Heard(boolean simulated, long last, List<SimulatedRadio.Message> messages) {}
 
+  /** Says something over the radio. */
   @PostMapping("/api/radio")
   @ResponseStatus(HttpStatus.CREATED)
   SimulatedRadio.Message sayOverRadio(@RequestBody SayBody body) {
     return radio.say(body.words());
   }
 
+  /** What was said over the radio after a message. */
   @GetMapping("/api/radio")
   Heard listHeard(@RequestParam(defaultValue = "0") long after) {
     return new Heard(true, radio.last(), radio.after(after));

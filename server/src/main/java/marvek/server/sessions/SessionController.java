@@ -7,6 +7,7 @@ import marvek.core.InvalidValueException;
 import marvek.core.Require;
 import marvek.formats.SessionJson;
 import marvek.server.books.Books;
+import marvek.server.contract.InFormat;
 import marvek.server.editions.Edition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -41,49 +42,59 @@ class SessionController {
   /**
    * @param simulated whether the hours are made up
    */
-  record Weather(boolean simulated, ArrayNode hours) {}
+  record Weather(
+      boolean simulated, @InFormat(value = "forecastHour", list = true) ArrayNode hours) {}
 
+  /** All sessions in the order they begin. */
   @GetMapping("/api/sessions")
   List<Sessions.Kept> listSessions() {
     return sessions.all();
   }
 
+  /** Sessions of a book in the order they begin. */
   @GetMapping("/api/books/{id}/sessions")
   List<Sessions.Kept> listSessionsOfBook(@PathVariable UUID id) {
     return sessions.of(books.get(id));
   }
 
+  /** Plans a session. */
   @PostMapping("/api/books/{id}/sessions")
   @ResponseStatus(HttpStatus.CREATED)
-  Sessions.Kept planSession(@PathVariable UUID id, @RequestBody JsonNode session) {
+  Sessions.Kept planSession(
+      @PathVariable UUID id, @RequestBody @InFormat("session") JsonNode session) {
     return sessions.plan(id, session);
   }
 
+  /** One session. */
   @GetMapping("/api/sessions/{id}")
   Sessions.Kept getSession(@PathVariable UUID id) {
     return sessions.get(id);
   }
 
+  /** Plans the session after this one. */
   @PostMapping("/api/sessions/{id}/next")
   @ResponseStatus(HttpStatus.CREATED)
   Sessions.Kept planNextSession(@PathVariable UUID id) {
     return sessions.planNext(id);
   }
 
+  /** Changes a session. */
   @PutMapping("/api/sessions/{id}")
   Sessions.Kept changeSession(
       @PathVariable UUID id,
       @RequestHeader(HttpHeaders.IF_MATCH) Edition seen,
-      @RequestBody JsonNode session) {
+      @RequestBody @InFormat("session") JsonNode session) {
     return sessions.change(id, session, seen);
   }
 
+  /** Removes a session with its laps. */
   @DeleteMapping("/api/sessions/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void removeSession(@PathVariable UUID id, @RequestHeader(HttpHeaders.IF_MATCH) Edition seen) {
     sessions.remove(id, seen);
   }
 
+  /** Hours of weather at the book's circuit. */
   @GetMapping("/api/books/{id}/weather")
   Weather askWeather(
       @PathVariable UUID id, @RequestParam LocalDateTime at, @RequestParam int hours) {

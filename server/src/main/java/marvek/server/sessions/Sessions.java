@@ -26,6 +26,7 @@ import marvek.formats.SessionJson;
 import marvek.server.books.BookAttachment;
 import marvek.server.books.Books;
 import marvek.server.circuits.Circuits;
+import marvek.server.contract.InFormat;
 import marvek.server.editions.Edited;
 import marvek.server.editions.Edition;
 import marvek.server.editions.StaleException;
@@ -80,7 +81,7 @@ public class Sessions implements BookAttachment {
       boolean driven,
       Instant changedAt,
       long edition,
-      JsonNode session)
+      @InFormat("session") JsonNode session)
       implements Edited {
     /** What it is called where there is no room for more: "Practice of 2026-05-09". */
     public String name() {

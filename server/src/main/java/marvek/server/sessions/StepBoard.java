@@ -15,7 +15,9 @@ import marvek.core.page.Reference;
 import marvek.core.review.StepPlan;
 import marvek.core.review.StepState;
 import marvek.server.books.Books;
+import marvek.server.contract.InFormat;
 import marvek.server.editions.Edition;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** The step plans of a revision with how far each has come. */
@@ -62,8 +64,8 @@ public class StepBoard {
       int inARow,
       int misses,
       double now_m,
-      MarkReference now,
-      MarkReference target) {}
+      @InFormat("mark") @Nullable MarkReference now,
+      @InFormat("mark") @Nullable MarkReference target) {}
 
   /** What a driver says of a lap. */
   enum Word {
@@ -74,22 +76,7 @@ public class StepBoard {
     /** The lap did not. */
     MISSED,
     /** The plan is given up. */
-    FORGET;
-
-    /**
-     * A word by its name in small letters.
-     *
-     * @throws InvalidValueException if it is none
-     */
-    static Word named(String name) {
-      for (Word word : values()) {
-        if (word.name().equalsIgnoreCase(name)) {
-          return word;
-        }
-      }
-      throw new InvalidValueException(
-          "word", "(" + name + ") must be begin, made, missed or forget");
-    }
+    FORGET
   }
 
   List<StepView> of(UUID bookId, int revision) {

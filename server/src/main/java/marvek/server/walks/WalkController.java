@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.time.LocalDate;
 import java.util.UUID;
 import marvek.server.editions.Edition;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -30,23 +31,27 @@ class WalkController {
 
   record TickBody(String item, boolean done) {}
 
-  record FinishBody(String reason, LocalDate validFrom) {}
+  record FinishBody(@Nullable String reason, @Nullable LocalDate validFrom) {}
 
+  /** The walk that goes on, or what one would look at. */
   @GetMapping("/api/circuits/{id}/walk")
   Walks.WalkView getWalk(@PathVariable UUID id) {
     return walks.view(id);
   }
 
+  /** Begins a walk. */
   @PostMapping("/api/circuits/{id}/walk")
   Walks.WalkView beginWalk(@PathVariable UUID id) {
     return walks.begin(id);
   }
 
+  /** Something on the walk's list was looked at. */
   @PutMapping("/api/walks/{id}/ticks")
   Walks.WalkView tickItem(@PathVariable UUID id, @RequestBody TickBody body) {
     return walks.tick(id, body.item(), body.done());
   }
 
+  /** A note on the walk, with a photo where there is one. */
   @PostMapping(path = "/api/walks/{id}/notes", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
   Walks.WalkView noteOnWalk(
@@ -61,16 +66,19 @@ class WalkController {
     return walks.note(id, station_m, side, words, picture, keepPlace);
   }
 
+  /** Removes a note of the walk. */
   @DeleteMapping("/api/walks/{id}/notes/{note}")
   Walks.WalkView removeWalkNote(@PathVariable UUID id, @PathVariable UUID note) {
     return walks.dropNote(id, note);
   }
 
+  /** The photo of a note. */
   @GetMapping(path = "/api/walks/{id}/notes/{note}/photo", produces = MediaType.IMAGE_JPEG_VALUE)
   byte[] getPhoto(@PathVariable UUID id, @PathVariable UUID note) {
     return walks.photo(id, note);
   }
 
+  /** Waypoints that were taken on the walk become notes. */
   @PostMapping(path = "/api/walks/{id}/waypoints", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
   Walks.WalkView addWaypoints(@PathVariable UUID id, @RequestPart("file") MultipartFile file)
@@ -78,6 +86,7 @@ class WalkController {
     return walks.waypoints(id, file.getBytes());
   }
 
+  /** What was found on the walk becomes the next version of the layout. */
   @PostMapping("/api/walks/{id}/finish")
   Walks.Finished finishWalk(
       @PathVariable UUID id,

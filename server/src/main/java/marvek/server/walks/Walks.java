@@ -13,6 +13,7 @@ import marvek.core.circuit.Circuit;
 import marvek.core.circuit.LayoutChange;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.RoadPosition;
+import marvek.core.circuit.Side;
 import marvek.formats.BadFileException;
 import marvek.formats.GpxFile;
 import marvek.formats.GpxReader;
@@ -22,10 +23,12 @@ import marvek.server.books.Books;
 import marvek.server.books.LayoutMoves;
 import marvek.server.circuits.Circuits;
 import marvek.server.circuits.LayoutVersions;
+import marvek.server.contract.OneOf;
 import marvek.server.editions.Edited;
 import marvek.server.editions.Edition;
 import marvek.server.problems.ConflictException;
 import marvek.server.problems.NotFoundException;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -74,7 +77,7 @@ class Walks {
   record NoteView(
       UUID id,
       double station_m,
-      String side,
+      @OneOf(Side.class) String side,
       String words,
       Instant madeAt,
       Double lat_deg,
@@ -99,9 +102,9 @@ class Walks {
    * @param ticked keys of the items that were looked at
    */
   record WalkView(
-      UUID id,
+      @Nullable UUID id,
       long edition,
-      Instant begunAt,
+      @Nullable Instant begunAt,
       List<Checklist.Item> list,
       Set<String> ticked,
       List<NoteView> notes,

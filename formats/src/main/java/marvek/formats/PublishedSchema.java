@@ -1,0 +1,67 @@
+package marvek.formats;
+
+import com.networknt.schema.Schema;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** The JSON Schemas that are published with the formats. */
+public enum PublishedSchema {
+  /** A book whole, and the parts that the interface sends one by one. */
+  BOOK,
+  /** A vehicle. */
+  CAR,
+  /** What is said of a file before it is taken in. */
+  IMPORT;
+
+  private final byte[] file;
+  private final JsonNode tree;
+
+  PublishedSchema() {
+    String name = "/marvek/schema/" + Spelled.of(this) + ".schema.json";
+    try (InputStream in = PublishedSchema.class.getResourceAsStream(name)) {
+      file = in.readAllBytes();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    tree = JsonFiles.parse(file);
+  }
+
+  /** The file as it is published. */
+  public byte[] file() {
+    return file.clone();
+  }
+
+  /** Its definitions by their names; of a schema without, itself. */
+  public Map<String, JsonNode> definitions() {
+    Map<String, JsonNode> definitions = new LinkedHashMap<>();
+    if (tree.has("$defs")) {
+      tree.get("$defs")
+          .properties()
+          .forEach(named -> definitions.put(named.getKey(), named.getValue().deepCopy()));
+    } else {
+      ObjectNode whole = (ObjectNode) tree.deepCopy();
+      whole.remove(List.of("$schema", "$id"));
+      definitions.put(Spelled.of(this), whole);
+    }
+    return definitions;
+  }
+
+  /** Names of the members of a definition. */
+  Set<String> membersOf(String definition) {
+    return Set.copyOf(tree.get("$defs").get(definition).get("properties").propertyNames());
+  }
+
+  /** Ready to check files. */
+  Schema compiled() {
+    return SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(tree);
+  }
+}
