@@ -6,6 +6,7 @@ import java.util.List;
 import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
 import marvek.core.page.CornerPage;
+import marvek.core.page.CornerTime;
 import marvek.core.page.Reference;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
@@ -100,19 +101,15 @@ public record TyreSaving(int corner, double workShare, List<Cut> cuts) {
     Road road = lap.path().road();
     double[] sums = new double[pages.size()];
     for (int p = 0; p < pages.size(); p++) {
-      int from = road.indexOf(beginM(pages.get(p)));
+      int from = road.indexOf(CornerTime.beginsAtM(pages.get(p), road));
       int to =
           p + 1 < pages.size() || road.closed()
-              ? road.indexOf(beginM(pages.get((p + 1) % pages.size())))
+              ? road.indexOf(CornerTime.beginsAtM(pages.get((p + 1) % pages.size()), road))
               : road.size() - 1;
       for (int i = from; i != to; i = road.wrap(i + 1)) {
         sums[p] += value.at(i);
       }
     }
     return sums;
-  }
-
-  private static double beginM(CornerPage page) {
-    return page.brake().atM() != null ? page.brake().atM() : page.turnIn().atM();
   }
 }

@@ -3,6 +3,7 @@ package marvek.core.car;
 import java.util.ArrayList;
 import java.util.List;
 import marvek.core.circuit.Road;
+import marvek.core.event.BrakingZone;
 import marvek.core.profile.Constants;
 import marvek.core.profile.ForceModel;
 import marvek.core.profile.Lap;
@@ -18,10 +19,9 @@ import marvek.core.profile.Lap;
  * (both from memory). A motorcycle's rider works both brakes freely: there is no share to choose.
  */
 public final class BrakeBalance {
-  /** Braking below this is not called braking [g]. */
-  private static final double LEAST_G = 0.05;
-
+  /** Shorter zones are too short to choose a share for. */
   private static final double LEAST_LENGTH_M = 15;
+
   private static final double ONE_PER_CENT = 0.01;
 
   /** Shares nearer than this are the same: both lock together. */
@@ -116,25 +116,10 @@ public final class BrakeBalance {
   }
 
   private List<Zone> zones() {
-    List<Zone> zones = new ArrayList<>();
-    int origin = 0;
-    while (origin < lap.size() - 1 && lap.brakeGAt(origin) > LEAST_G) {
-      origin++;
-    }
-    int begin = -1;
-    for (int k = 0; k <= lap.size(); k++) {
-      int i = road.wrap(origin + k);
-      boolean on = k < lap.size() && lap.brakeGAt(i) > LEAST_G;
-      if (on && begin < 0) {
-        begin = k;
-      } else if (!on && begin >= 0) {
-        if ((k - begin) * road.stepM() >= LEAST_LENGTH_M) {
-          zones.add(zone(road.wrap(origin + begin), k - begin));
-        }
-        begin = -1;
-      }
-    }
-    return zones;
+    return BrakingZone.of(lap).stream()
+        .filter(z -> road.ahead(z.begin(), z.end()) * road.stepM() >= LEAST_LENGTH_M)
+        .map(z -> zone(z.begin(), road.ahead(z.begin(), z.end())))
+        .toList();
   }
 
   private Zone zone(int begin, int count) {

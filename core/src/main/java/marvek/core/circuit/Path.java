@@ -79,7 +79,7 @@ public final class Path {
     java.util.Arrays.fill(factor, 1);
     for (Zone zone : zones) {
       int from = road.indexOf(zone.fromM());
-      int count = (int) Math.round(road.distance(zone.fromM(), zone.toM()) / road.stepM());
+      int count = road.samples(road.distance(zone.fromM(), zone.toM()));
       for (int k = 0; k <= count; k++) {
         int i = road.wrap(from + k);
         if (lies(zone.side(), offset[i])) {

@@ -221,6 +221,24 @@ public final class Road {
     return Math.max(0, Math.min(length, stationM));
   }
 
+  /**
+   * Samples from one to another in the direction of travel: round a closed road, none where the
+   * other lies behind on an open one.
+   */
+  public int ahead(int from, int to) {
+    return closed ? Math.floorMod(to - from, size) : Math.max(0, to - from);
+  }
+
+  /** Steps in a way, to the nearest. */
+  public int samples(double metres) {
+    return (int) Math.round(metres / step);
+  }
+
+  /** Least number of steps that covers a way; none for one that lies behind. */
+  public int covering(double metres) {
+    return (int) Math.ceil(Math.max(0, metres) / step);
+  }
+
   /** Way to go from one station to another in the direction of travel [m]. */
   public double distance(double fromM, double toM) {
     double d = toM - fromM;

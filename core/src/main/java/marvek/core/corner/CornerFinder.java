@@ -201,7 +201,7 @@ public final class CornerFinder {
   }
 
   private static int samples(Road road, Stretch stretch) {
-    return (int) Math.round(road.distance(stretch.fromM(), stretch.toM()) / road.stepM());
+    return road.samples(road.distance(stretch.fromM(), stretch.toM()));
   }
 
   private static Corner describe(

@@ -5,6 +5,7 @@ import java.util.List;
 import marvek.core.circuit.Road;
 import marvek.core.corner.Corner;
 import marvek.core.page.CornerPage;
+import marvek.core.page.CornerTime;
 import marvek.core.page.Stakes;
 
 /**
@@ -79,8 +80,7 @@ public final class Charges {
   }
 
   private double firstPoint(int p) {
-    Double brake = pages.get(p).brake().atM();
-    return brake == null ? pages.get(p).turnIn().atM() : brake;
+    return CornerTime.beginsAtM(pages.get(p), road);
   }
 
   /** Lost from the first point on while the car is slower and its driver has not acted yet. */

@@ -77,7 +77,7 @@ public final class Corridor {
       return;
     }
     int from = road.indexOf(kerb.fromM());
-    int count = (int) Math.round(road.distance(kerb.fromM(), kerb.toM()) / road.stepM());
+    int count = road.samples(road.distance(kerb.fromM(), kerb.toM()));
     for (int k = 0; k <= count; k++) {
       int i = road.wrap(from + k);
       TrackLimits rule = circuit.ruleAt(road, road.stationAt(i));

@@ -245,7 +245,7 @@ public final class FastestLine {
 
   /** Running mean over the surroundings, so that the sum stays. */
   private double[] spread(double reachM, IntToDoubleFunction value) {
-    int reach = Math.max(1, (int) Math.round(reachM / stretch.road().stepM()));
+    int reach = Math.max(1, stretch.road().samples(reachM));
     int n = stretch.size();
     double[] sums = new double[n + 2 * reach + 2];
     for (int k = -reach; k <= n + reach; k++) {

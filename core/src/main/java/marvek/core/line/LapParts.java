@@ -38,7 +38,7 @@ final class LapParts {
     if (!road.closed()) {
       begins.add(0);
     }
-    int apart = (int) Math.round(APART_M / road.stepM());
+    int apart = road.samples(APART_M);
     for (int i = 0; i < lap.size(); i++) {
       boolean brakes = lap.brakeGAt(i) <= BRAKING_G && lap.brakeGAt(road.wrap(i + 1)) > BRAKING_G;
       if (brakes && (begins.isEmpty() || i - begins.get(begins.size() - 1) > apart)) {

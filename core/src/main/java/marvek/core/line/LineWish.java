@@ -43,7 +43,7 @@ public record LineWish(double apexAtM, Double apexOffsetM) {
     Road road = present.path().road();
     double beginM = road.stationAt(turn.stretch().at(0));
     if (apexOffsetM != null) {
-      int at = (int) Math.round(road.distance(beginM, apexAtM) / road.stepM());
+      int at = road.samples(road.distance(beginM, apexAtM));
       at = Math.max(3, Math.min(stretch.size() - 4, at));
       bounds = opened(bounds, stretch, at).through(at, apexOffsetM);
       bump(start, stretch, at, apexOffsetM - start[at]);

@@ -27,20 +27,16 @@ public final class LinkSweep {
     Turn b = Turn.of(corners, (i + 1) % corners.size(), present);
     Road on = present.path().road();
     int begin = a.stretch().at(0);
-    int length = ahead(on, begin, b.stretch().at(b.stretch().size() - 1));
+    int length = on.ahead(begin, b.stretch().at(b.stretch().size() - 1));
     Stretch both = Stretch.between(on, begin, begin + length);
     section = Section.around(present, corridor, zones, both);
     stretch = section.here(both);
     road = Bounds.of(stretch, section.corridor(), section.present().path().offsets());
     first = a;
     second = b;
-    secondBegins = ahead(on, begin, b.stretch().at(0));
+    secondBegins = on.ahead(begin, b.stretch().at(0));
     int middle = (a.to() + secondBegins + b.from()) / 2;
     link = Math.max(3, Math.min(stretch.size() - 4, middle));
-  }
-
-  private static int ahead(Road road, int from, int to) {
-    return road.closed() ? Math.floorMod(to - from, road.size()) : to - from;
   }
 
   /**

@@ -70,7 +70,7 @@ final class Section {
   private static int decided(Lap whole, int from, int sense) {
     Road road = whole.path().road();
     int most = road.closed() ? road.size() : sense < 0 ? from : road.size() - 1 - from;
-    int k = Math.min(most, (int) Math.round(LEAST_MARGIN_M / road.stepM()));
+    int k = Math.min(most, road.samples(LEAST_MARGIN_M));
     while (k < most) {
       int i = road.wrap(from + sense * k);
       if (whole.speedAt(i) >= AT_LIMIT * whole.limitSpeedAt(i)) {

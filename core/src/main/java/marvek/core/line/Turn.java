@@ -3,6 +3,7 @@ package marvek.core.line;
 import java.util.List;
 import marvek.core.circuit.Road;
 import marvek.core.corner.Corner;
+import marvek.core.event.BrakingZone;
 import marvek.core.profile.Lap;
 
 /**
@@ -43,29 +44,25 @@ final class Turn {
     double before = Math.min(approach, roomBefore(road, corners, index));
     double after = Math.min(AFTER_M, roomAfter(road, corners, index));
     int first = road.indexOf(corner.fromM());
-    int reachBefore = samples(road, before);
-    int length = samples(road, road.distance(corner.fromM(), corner.toM()));
-    int reachAfter = samples(road, after);
+    int reachBefore = road.samples(before);
+    int length = road.samples(road.distance(corner.fromM(), corner.toM()));
+    int reachAfter = road.samples(after);
     Stretch stretch = Stretch.between(road, first - reachBefore, first + length + reachAfter);
     int from = Math.min(reachBefore, road.closed() ? reachBefore : first);
     return new Turn(corner, stretch, from, Math.min(from + length, stretch.size() - 1));
-  }
-
-  private static int samples(Road road, double metres) {
-    return (int) Math.round(metres / road.stepM());
   }
 
   /** How far before the corner the brakes go on. */
   private static double brakingWay(Lap lap, Corner corner) {
     Road road = lap.path().road();
     int i = road.indexOf(corner.fromM());
-    int most = samples(road, LONGEST_APPROACH_M);
+    int most = road.samples(LONGEST_APPROACH_M);
     int k = 0;
     int last = 0;
     while (k < most && (road.closed() || i - k > 0)) {
-      if (lap.brakeGAt(road.wrap(i - k)) > 0.05) {
+      if (lap.brakeGAt(road.wrap(i - k)) > BrakingZone.LEAST_G) {
         last = k;
-      } else if (k - last > samples(road, 15)) {
+      } else if (k - last > road.samples(15)) {
         break;
       }
       k++;

@@ -185,7 +185,7 @@ public record CornerGears(
 
     private HoldOrChange question(int at, int brakes, int gear, boolean changes) {
       int[] wanted = new int[lap.size()];
-      for (int k = 0; k <= ahead(at, brakes); k++) {
+      for (int k = 0; k <= road.ahead(at, brakes); k++) {
         wanted[road.wrap(at + k)] = changes ? gear : gear + 1;
       }
       double other = lost(ProfileOptions.NONE.withHeldGear(wanted));
@@ -197,22 +197,18 @@ public record CornerGears(
           changes ? 0 : other);
     }
 
-    private int ahead(int from, int to) {
-      return road.closed() ? Math.floorMod(to - from, road.size()) : Math.max(0, to - from);
-    }
-
     private List<Change> changes() {
       List<Change> all = new ArrayList<>();
-      int reach = ahead(slowest, nextSlowest);
+      int reach = road.ahead(slowest, nextSlowest);
       for (GearPlan.Change change : lap.gearChanges()) {
         boolean here =
-            ahead(slowest, change.sample()) <= reach
+            road.ahead(slowest, change.sample()) <= reach
                 && (road.closed() || change.sample() >= slowest);
         if (here && change.to() > change.from()) {
           all.add(told(change));
         }
       }
-      all.sort(java.util.Comparator.comparingInt(c -> ahead(slowest, road.indexOf(c.atM()))));
+      all.sort(java.util.Comparator.comparingInt(c -> road.ahead(slowest, road.indexOf(c.atM()))));
       return all;
     }
 

@@ -150,8 +150,8 @@ final class OwnLine {
     }
     double[] before = offsets.clone();
     int turnIn = road.indexOf(atM);
-    int back = (int) Math.round(BEFORE_TURN_IN_M / road.stepM());
-    int ahead = (int) Math.round(toApex / road.stepM());
+    int back = road.samples(BEFORE_TURN_IN_M);
+    int ahead = road.samples(toApex);
     for (int k = -back; k <= ahead; k++) {
       boolean there = road.closed() || turnIn + k >= 0 && turnIn + k < road.size();
       if (there) {

@@ -89,7 +89,7 @@ final class OwnValuesOnLap {
     double shift = earlier / road.stepM();
     int reach = (int) Math.ceil(shift);
     int acting = road.indexOf(page.brake().atM());
-    int span = ahead(acting, road.indexOf(slowestAfterM(page)));
+    int span = road.ahead(acting, road.indexOf(slowestAfterM(page)));
     for (int k = -reach; k <= span; k++) {
       int at = road.wrap(acting + k);
       double there = Math.min(span, k + shift);
@@ -122,7 +122,7 @@ final class OwnValuesOnLap {
     }
     double share = speedMps / page.lowestSpeedMps();
     int from = road.indexOf(page.turnIn().atM());
-    int span = ahead(from, road.indexOf(page.exit().trackOutM()));
+    int span = road.ahead(from, road.indexOf(page.exit().trackOutM()));
     for (int k = 0; k <= span; k++) {
       int i = road.wrap(from + k);
       cap[i] = Math.min(cap[i], Math.max(speedMps, share * base.limitSpeedAt(i)));
@@ -142,7 +142,7 @@ final class OwnValuesOnLap {
       return;
     }
     int from = road.indexOf(page.throttle().firstM());
-    int span = (int) Math.round(later / road.stepM());
+    int span = road.samples(later);
     for (int k = 0; k < span; k++) {
       noDrive[road.wrap(from + k)] = true;
     }
@@ -154,17 +154,13 @@ final class OwnValuesOnLap {
       return;
     }
     int slowest = road.indexOf(page.lowestSpeedAtM());
-    int reach = (int) Math.round(8 / road.stepM());
+    int reach = road.samples(8);
     for (int k = -reach; k <= 2 * reach; k++) {
       gear[road.wrap(slowest + k)] = wanted;
     }
     if (base.speedAt(slowest) > base.driveline().limiterSpeedMps(wanted)) {
       remark(page, "gears.corner", "Gear " + wanted + " is beyond the limiter at this speed.");
     }
-  }
-
-  private int ahead(int from, int to) {
-    return road.closed() ? Math.floorMod(to - from, road.size()) : Math.max(0, to - from);
   }
 
   private void remark(CornerPage page, String field, String text) {

@@ -9,6 +9,7 @@ import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
+import marvek.core.event.BrakingZone;
 import marvek.core.line.Corridor;
 import marvek.core.profile.Drive;
 import marvek.core.profile.Lap;
@@ -101,15 +102,17 @@ final class PageDrive {
   private Task task(int number, double runUpM) {
     CornerPage page = pages.get(number);
     int slowest = road.indexOf(page.lowestSpeedAtM());
-    int[] zone = brakingZone(page);
-    int begin = zone == null ? road.indexOf(page.turnIn().atM()) : zone[0];
+    BrakingZone zone = brakingZone(page);
+    int begin = zone == null ? road.indexOf(page.turnIn().atM()) : zone.begin();
     boolean slowBefore = road.offsetBetween(road.stationAt(begin), page.lowestSpeedAtM()) < 0;
-    int start = begin(slowBefore ? slowest : begin, actingWayM(zone) + runUpM);
+    double actingWayM = zone == null ? 0 : zone.actingWayM(lap);
+    int start = begin(slowBefore ? slowest : begin, actingWayM + runUpM);
     double nextM = nextBeginM(number, start);
     CornerPoints points = points(page, zone, start, nextM);
     int count = countTo(number, start);
     Drive.Part part = new Drive.Part(start, count, points.brakeM(), points.fullM());
-    return new Task(page, part, points, ahead(start, slowest), reach(page, start, count, nextM));
+    return new Task(
+        page, part, points, road.ahead(start, slowest), reach(page, start, count, nextM));
   }
 
   /** A page driven as the lap itself does, from a sample on. */
@@ -210,32 +213,16 @@ final class PageDrive {
     }
   }
 
-  private double actingWayM(int[] zone) {
-    if (zone == null) {
-      return 0;
-    }
-    double s = lap.conditions().pedalChangeS() + lap.conditions().brakeBuildUpS() / 2;
-    return lap.speedAt(zone[0]) * s;
-  }
-
   private int begin(int sample, double metresBefore) {
-    int back = samples(metresBefore);
+    int back = road.samples(metresBefore);
     return road.closed() ? road.wrap(sample - back) : Math.max(0, sample - back);
-  }
-
-  private int samples(double metres) {
-    return (int) Math.round(metres / road.stepM());
-  }
-
-  private int ahead(int from, int to) {
-    return road.closed() ? Math.floorMod(to - from, road.size()) : Math.max(0, to - from);
   }
 
   /**
    * First sample on the brakes for a corner and first one off them, of the zone whose release or
    * else brake point is the page's; null without braking.
    */
-  private int[] brakingZone(CornerPage page) {
+  private BrakingZone brakingZone(CornerPage page) {
     if (page.brake().atM() == null) {
       // What brakes there are before it belong to the corner before.
       return null;
@@ -244,7 +231,6 @@ final class PageDrive {
     return zones.stream()
         .filter(zone -> awayM(zone, page, release) < FARTHEST_ZONE_M)
         .min(Comparator.comparingDouble(zone -> awayM(zone, page, release)))
-        .map(zone -> new int[] {zone.begin(), zone.end()})
         .orElse(null);
   }
 
@@ -254,26 +240,26 @@ final class PageDrive {
         : Math.abs(road.offsetBetween(releaseM, road.stationAt(zone.end())));
   }
 
-  private CornerPoints points(CornerPage page, int[] zone, int start, double nextM) {
+  private CornerPoints points(CornerPage page, BrakingZone zone, int start, double nextM) {
     double step = road.stepM();
-    double brake = zone == null ? Double.POSITIVE_INFINITY : step * ahead(start, zone[0]);
-    double release = zone == null ? Double.POSITIVE_INFINITY : step * ahead(start, zone[1]);
+    double brake = zone == null ? Double.POSITIVE_INFINITY : step * road.ahead(start, zone.begin());
+    double release = zone == null ? Double.POSITIVE_INFINITY : step * road.ahead(start, zone.end());
     double firstM = firstThrottleM(page, zone, start);
     double fullM =
         page.throttle().fullM() == null ? firstM + 1 : metres(start, page.throttle().fullM());
     return new CornerPoints(
-        brake - actingWayM(zone),
+        brake - (zone == null ? 0 : zone.actingWayM(lap)),
         brake,
         metres(start, page.turnIn().atM()),
         release,
         firstM,
         Math.max(firstM + 1, Math.min(fullM, nextM)),
-        zone == null ? 0 : lap.speedAt(zone[0]));
+        zone == null ? 0 : lap.speedAt(zone.begin()));
   }
 
-  private double firstThrottleM(CornerPage page, int[] zone, int start) {
+  private double firstThrottleM(CornerPage page, BrakingZone zone, int start) {
     if (zone != null) {
-      return road.stepM() * ahead(start, firstThrottle(zone[1]));
+      return road.stepM() * road.ahead(start, firstThrottle(zone.end()));
     }
     Double firstM = page.throttle().firstM();
     return firstM == null ? Double.POSITIVE_INFINITY : metres(start, firstM);
@@ -284,7 +270,7 @@ final class PageDrive {
   }
 
   private int firstThrottle(int released) {
-    int most = samples(LONGEST_COAST_M);
+    int most = road.samples(LONGEST_COAST_M);
     for (int k = 0; k < most; k++) {
       int i = road.wrap(released + k);
       if (lap.throttleShareAt(i) > 0.02) {
@@ -311,7 +297,7 @@ final class PageDrive {
       return road.size() - 1 - start;
     }
     CornerPage next = pages.get((number + 1) % pages.size());
-    int count = ahead(start, road.indexOf(next.lowestSpeedAtM()));
+    int count = road.ahead(start, road.indexOf(next.lowestSpeedAtM()));
     return pages.size() == 1 ? road.size() - 1 : count;
   }
 
@@ -320,7 +306,7 @@ final class PageDrive {
     double out = metres(start, page.exit().trackOutM());
     double full = page.throttle().fullM() == null ? out : metres(start, page.throttle().fullM());
     double end = Math.min(Math.max(out, full) + END_TOLERANCE_M, Math.max(nextM, 0));
-    return Math.min(count, samples(end));
+    return Math.min(count, road.samples(end));
   }
 
   /**

@@ -14,6 +14,9 @@ import marvek.core.circuit.Side;
 import marvek.core.conditions.Conditions;
 import marvek.core.corner.Corner;
 import marvek.core.corner.RunOff;
+import marvek.core.event.BrakingZone;
+import marvek.core.event.CornerEvents;
+import marvek.core.event.LapEvents;
 import marvek.core.line.Corridor;
 import marvek.core.page.CornerPage.Apex;
 import marvek.core.page.CornerPage.ApexKind;
@@ -24,9 +27,6 @@ import marvek.core.vehicle.Vehicle;
 
 /** Writes the pages of a solved lap, one a corner, in driving order. */
 public final class PageWriter {
-  /** Braking may end a little after the slowest place before it counts for the next corner. */
-  private static final double END_TOLERANCE_M = 15;
-
   /** The first pressure is looked for this far into the braking zone. */
   private static final double INITIAL_M = 30;
 
@@ -79,104 +79,36 @@ public final class PageWriter {
   }
 
   private List<CornerPage> write(List<Corner> corners) {
-    List<CornerTrace> traces = new ArrayList<>();
-    for (Corner corner : corners) {
-      traces.add(new CornerTrace(corner, lap));
-    }
-    for (int c = 0; c < traces.size(); c++) {
-      boolean alone = traces.size() == 1;
-      boolean first = alone || !road.closed() && c == 0;
-      boolean last = alone || !road.closed() && c + 1 == traces.size();
-      traces
-          .get(c)
-          .within(
-              first ? -1 : traces.get(Math.floorMod(c - 1, traces.size())).lastApex(),
-              last ? null : traces.get((c + 1) % traces.size()));
-    }
-    giveZones(traces);
-    for (int c = 0; c < traces.size(); c++) {
-      boolean last = traces.size() == 1 || !road.closed() && c + 1 == traces.size();
-      traces.get(c).endBefore(last ? -1 : traces.get((c + 1) % traces.size()).begin());
-    }
+    List<CornerEvents> events = LapEvents.of(lap, corners);
     List<CornerPage> pages = new ArrayList<>();
-    for (int c = 0; c < traces.size(); c++) {
-      pages.add(page(traces.get(c), nextBegin(traces, c), feltBefore(traces, c)));
+    for (int c = 0; c < events.size(); c++) {
+      pages.add(page(events.get(c), nextBegin(events, c), feltBefore(events, c)));
     }
     return pages;
   }
 
-  /**
-   * Each braking zone belongs to the corner whose slowest place lies nearest to its end, at it or
-   * beyond it, or passed by a little.
-   */
-  private void giveZones(List<CornerTrace> traces) {
-    for (BrakingZone zone : BrakingZone.of(lap)) {
-      int owner = -1;
-      double nearest = Double.POSITIVE_INFINITY;
-      for (int c = 0; c < traces.size(); c++) {
-        double way = beyondEndM(zone, traces.get(c));
-        if (way >= -END_TOLERANCE_M && Math.abs(way) < nearest) {
-          nearest = Math.abs(way);
-          owner = c;
-        }
-      }
-      if (owner >= 0) {
-        give(traces, owner, zone);
-      }
-    }
-  }
-
-  /**
-   * Metres from a zone's end to a corner's slowest place; all the way round where that is passed.
-   */
-  private double beyondEndM(BrakingZone zone, CornerTrace trace) {
-    double end = road.stationAt(zone.end());
-    double slowest = road.stationAt(trace.slowest);
-    double way = road.offsetBetween(end, slowest);
-    return way >= -END_TOLERANCE_M ? way : road.distance(end, slowest);
-  }
-
-  /** A zone that begins before the corner before has its apex is that one's up to there. */
-  private void give(List<CornerTrace> traces, int owner, BrakingZone zone) {
-    CornerTrace trace = traces.get(owner);
-    if (trace.endsBefore(zone)) {
-      // A second press before a further apex of the corner before.
-      give(traces, Math.floorMod(owner - 1, traces.size()), zone);
-      return;
-    }
-    if (trace.braking != null && zone.speedLossMps() <= trace.braking.speedLossMps()) {
-      return;
-    }
-    trace.brakeIn(zone);
-    CornerTrace before = traces.get(Math.floorMod(owner - 1, traces.size()));
-    if (trace.startsBefore(zone) && before.braking == null) {
-      before.brakeIn(zone.upTo(before.lastApex(), lap));
-      before.brakesOn = true;
-    }
-  }
-
-  private int nextBegin(List<CornerTrace> traces, int c) {
-    if (!road.closed() && c + 1 == traces.size()) {
+  private int nextBegin(List<CornerEvents> corners, int c) {
+    if (!road.closed() && c + 1 == corners.size()) {
       return road.size() - 1;
     }
-    return traces.get((c + 1) % traces.size()).begin();
+    return corners.get((c + 1) % corners.size()).begin();
   }
 
   /** The corner before: the last thing that was felt where nothing else is. */
-  private List<TimeCount.Event> feltBefore(List<CornerTrace> traces, int c) {
-    if (traces.size() < 2 || !road.closed() && c == 0) {
+  private List<TimeCount.Event> feltBefore(List<CornerEvents> corners, int c) {
+    if (corners.size() < 2 || !road.closed() && c == 0) {
       return List.of();
     }
-    CornerTrace before = traces.get(Math.floorMod(c - 1, traces.size()));
-    String corner = (before.corner.number() + " " + before.corner.name()).strip();
+    CornerEvents before = corners.get(Math.floorMod(c - 1, corners.size()));
+    String corner = (before.corner().number() + " " + before.corner().name()).strip();
     return List.of(
         new TimeCount.Event(road.stationAt(before.lastApex()), "after the apex of " + corner),
-        new TimeCount.Event(road.stationAt(before.trackOut), "after the exit of " + corner));
+        new TimeCount.Event(road.stationAt(before.trackOut()), "after the exit of " + corner));
   }
 
-  private CornerPage page(CornerTrace trace, int nextBegin, List<TimeCount.Event> events) {
-    Corner corner = trace.corner;
-    int begin = trace.begin();
+  private CornerPage page(CornerEvents at, int nextBegin, List<TimeCount.Event> events) {
+    Corner corner = at.corner();
+    int begin = at.begin();
     double time = lap.timeBetween(begin, nextBegin);
     return new CornerPage(
         corner.number(),
@@ -185,40 +117,40 @@ public final class PageWriter {
         corner.fromM(),
         corner.toM(),
         new CornerPage.Approach(path.offsetAt(begin), lap.speedAt(begin)),
-        brake(trace, events),
-        gears(trace),
-        turnIn(trace, events),
-        trailBrake(trace),
-        apexes(trace),
-        kerbs(trace),
-        limits(trace),
-        throttle(trace),
+        brake(at, events),
+        gears(at),
+        turnIn(at, events),
+        trailBrake(at),
+        apexes(at),
+        kerbs(at),
+        limits(at),
+        throttle(at),
         new CornerPage.Exit(
-            road.stationAt(trace.trackOut),
-            path.offsetAt(trace.trackOut),
-            lap.speedAt(trace.trackOut)),
+            road.stationAt(at.trackOut()),
+            path.offsetAt(at.trackOut()),
+            lap.speedAt(at.trackOut())),
         time > 0 ? time : lap.timeS(),
-        lap.speedAt(trace.slowest),
-        road.stationAt(trace.slowest),
+        lap.speedAt(at.slowest()),
+        road.stationAt(at.slowest()),
         Map.of(),
         null,
         "",
-        wayOut(trace));
+        wayOut(at));
   }
 
   private static Side outside(Corner corner) {
     return corner.direction().mirrored();
   }
 
-  private CornerPage.Brake brake(CornerTrace trace, List<TimeCount.Event> events) {
-    BrakingZone zone = trace.braking;
+  private CornerPage.Brake brake(CornerEvents at, List<TimeCount.Event> events) {
+    BrakingZone zone = at.braking();
     if (zone == null) {
-      BrakeStyle style = trace.isFlat() ? BrakeStyle.NONE : BrakeStyle.LIFT;
+      BrakeStyle style = at.throttle().flat() ? BrakeStyle.NONE : BrakeStyle.LIFT;
       return new CornerPage.Brake(null, null, style, null, null, List.of());
     }
-    double initial = initialPct(trace, zone);
-    double atM = trace.notBeforeM(actingPoint(zone.begin()));
-    Side outside = outside(trace.corner);
+    double initial = initialPct(at, zone);
+    double atM = at.span().notBeforeM(zone.actingM(lap), road);
+    Side outside = outside(at.corner());
     List<MarkReference> found = marks.choices(atM, outside, MARKS_OFFERED);
     return new CornerPage.Brake(
         atM,
@@ -244,15 +176,9 @@ public final class PageWriter {
     return reference != null && reference.weak() && same ? reference : null;
   }
 
-  /** Brake point less the way covered while the foot moves and the pressure builds up by half. */
-  private double actingPoint(int modelBrake) {
-    double seconds = conditions.pedalChangeS() + conditions.brakeBuildUpS() / 2;
-    return road.wrapStation(road.stationAt(modelBrake) - lap.speedAt(modelBrake) * seconds);
-  }
-
-  private double initialPct(CornerTrace trace, BrakingZone zone) {
+  private double initialPct(CornerEvents at, BrakingZone zone) {
     double most = 0;
-    int count = Math.min(trace.ahead(zone.begin(), zone.end()), trace.samples(INITIAL_M));
+    int count = Math.min(road.ahead(zone.begin(), zone.end()), road.samples(INITIAL_M));
     for (int k = 0; k <= count; k++) {
       most = Math.max(most, lap.brakeShareAt(road.wrap(zone.begin() + k)));
     }
@@ -266,44 +192,44 @@ public final class PageWriter {
     return initialPct >= HARD_PCT ? BrakeStyle.HARD : BrakeStyle.SQUEEZE;
   }
 
-  private CornerPage.Gears gears(CornerTrace trace) {
-    int begin = trace.begin();
-    int span = trace.ahead(begin, trace.slowest) + trace.samples(5);
+  private CornerPage.Gears gears(CornerEvents at) {
+    int begin = at.begin();
+    int span = road.ahead(begin, at.slowest()) + road.samples(5);
     List<Double> downshifts = new ArrayList<>();
     for (GearPlan.Change change : lap.gearChanges()) {
       boolean passed = !road.closed() && change.sample() < begin;
-      if (change.to() < change.from() && !passed && trace.ahead(begin, change.sample()) <= span) {
+      if (change.to() < change.from() && !passed && road.ahead(begin, change.sample()) <= span) {
         downshifts.add(road.stationAt(change.sample()));
       }
     }
     double start = road.stationAt(begin);
     downshifts.sort(Comparator.comparingDouble(s -> road.distance(start, s)));
     int before = road.wrap(begin - 1);
-    return new CornerPage.Gears(lap.gearAt(before), lap.gearAt(trace.slowest), downshifts);
+    return new CornerPage.Gears(lap.gearAt(before), lap.gearAt(at.slowest()), downshifts);
   }
 
-  private CornerPage.TurnIn turnIn(CornerTrace trace, List<TimeCount.Event> events) {
-    double atM = road.stationAt(trace.turnIn);
-    List<MarkReference> found = marks.choices(atM, outside(trace.corner), MARKS_OFFERED);
+  private CornerPage.TurnIn turnIn(CornerEvents at, List<TimeCount.Event> events) {
+    double atM = road.stationAt(at.turnIn());
+    List<MarkReference> found = marks.choices(atM, outside(at.corner()), MARKS_OFFERED);
     List<TimeCount.Event> felt = new ArrayList<>(events);
-    if (trace.braking != null) {
-      felt.add(new TimeCount.Event(actingPoint(trace.braking.begin()), "after the brake"));
+    if (at.braking() != null) {
+      felt.add(new TimeCount.Event(at.braking().actingM(lap), "after the brake"));
     }
     MarkReference counted = TimeCount.before(lap, atM, felt).orElse(null);
     return new CornerPage.TurnIn(
-        atM, lap.speedAt(trace.turnIn), first(found, counted), others(found));
+        atM, lap.speedAt(at.turnIn()), first(found, counted), others(found));
   }
 
-  private CornerPage.TrailBrake trailBrake(CornerTrace trace) {
-    BrakingZone zone = trace.braking;
-    if (zone == null || trace.brakesOn || !endsAfter(zone, trace.turnIn)) {
+  private CornerPage.TrailBrake trailBrake(CornerEvents at) {
+    BrakingZone zone = at.braking();
+    if (zone == null || at.brakesOn() || !endsAfter(zone, at.turnIn())) {
       return null;
     }
-    int way = trace.ahead(trace.turnIn, trace.apexes.get(0));
+    int way = road.ahead(at.turnIn(), at.firstApex());
     return new CornerPage.TrailBrake(
-        100 * lap.brakeShareAt(trace.turnIn),
-        100 * lap.brakeShareAt(road.wrap(trace.turnIn + way / 2)),
-        100 * lap.brakeShareAt(road.wrap(trace.turnIn + (int) (way * NEAR_APEX_SHARE))),
+        100 * lap.brakeShareAt(at.turnIn()),
+        100 * lap.brakeShareAt(road.wrap(at.turnIn() + way / 2)),
+        100 * lap.brakeShareAt(road.wrap(at.turnIn() + (int) (way * NEAR_APEX_SHARE))),
         road.stationAt(zone.end()));
   }
 
@@ -312,11 +238,11 @@ public final class PageWriter {
     return road.offsetBetween(road.stationAt(sample), road.stationAt(zone.end())) > 0;
   }
 
-  private List<Apex> apexes(CornerTrace trace) {
+  private List<Apex> apexes(CornerEvents at) {
     List<Apex> result = new ArrayList<>();
-    double whole = turned(trace, trace.turnIn, trace.trackOut);
-    for (int apex : trace.apexes) {
-      double share = whole > 0 ? turned(trace, trace.turnIn, apex) / whole : 0.5;
+    double whole = turned(at, at.turnIn(), at.trackOut());
+    for (int apex : at.apexes()) {
+      double share = whole > 0 ? turned(at, at.turnIn(), apex) / whole : 0.5;
       ApexKind kind =
           share < EARLY_SHARE ? ApexKind.EARLY : share > LATE_SHARE ? ApexKind.LATE : ApexKind.MID;
       result.add(new Apex(road.stationAt(apex), path.offsetAt(apex), kind, lap.speedAt(apex)));
@@ -325,23 +251,23 @@ public final class PageWriter {
   }
 
   /** How far the path turns in the corner's sense between two samples [rad]. */
-  private double turned(CornerTrace trace, int from, int to) {
+  private double turned(CornerEvents at, int from, int to) {
     double sum = 0;
-    int count = trace.ahead(from, to);
+    int count = road.ahead(from, to);
     for (int k = 0; k < count; k++) {
       int i = road.wrap(from + k);
-      sum += Math.max(0, trace.corner.sign() * path.curvatureAt(i)) * path.elementAt(i);
+      sum += Math.max(0, at.corner().sign() * path.curvatureAt(i)) * path.elementAt(i);
     }
     return sum;
   }
 
-  private CornerPage.Kerbs kerbs(CornerTrace trace) {
-    int inside = trace.corner.sign();
-    int apex = trace.apexes.get(0);
+  private CornerPage.Kerbs kerbs(CornerEvents at) {
+    int inside = at.corner().sign();
+    int apex = at.firstApex();
     return new CornerPage.Kerbs(
-        contact(-inside, trace.turnIn, trace.samples(30), trace.samples(15), 30),
-        contact(inside, apex, trace.samples(15), trace.samples(15), 15),
-        contact(-inside, trace.trackOut, trace.samples(20), trace.samples(30), 30));
+        contact(-inside, at.turnIn(), road.samples(30), road.samples(15), 30),
+        contact(inside, apex, road.samples(15), road.samples(15), 15),
+        contact(-inside, at.trackOut(), road.samples(20), road.samples(30), 30));
   }
 
   /**
@@ -367,14 +293,14 @@ public final class PageWriter {
   }
 
   /** What the rule allows outside at turn-in and track-out, and inside at the first apex. */
-  private CornerPage.Limits limits(CornerTrace trace) {
-    int inside = trace.corner.sign();
-    int apex = trace.apexes.get(0);
+  private CornerPage.Limits limits(CornerEvents at) {
+    int inside = at.corner().sign();
+    int apex = at.firstApex();
     return new CornerPage.Limits(
         circuit.ruleAt(road, road.stationAt(apex)),
-        edge(-inside, trace.turnIn, 30),
+        edge(-inside, at.turnIn(), 30),
         edge(inside, apex, 15),
-        edge(-inside, trace.trackOut, 30));
+        edge(-inside, at.trackOut(), 30));
   }
 
   private CornerPage.Edge edge(int side, int at, double reachM) {
@@ -406,14 +332,14 @@ public final class PageWriter {
         Math.abs(road.offsetBetween(kerb.toM(), station)));
   }
 
-  private CornerPage.Throttle throttle(CornerTrace trace) {
-    int first = trace.firstThrottle();
+  private CornerPage.Throttle throttle(CornerEvents at) {
+    int first = at.throttle().first();
     if (first < 0) {
       return new CornerPage.Throttle(null, null, null);
     }
-    int full = trace.fullThrottle(first);
+    int full = at.throttle().full();
     double share = 0;
-    int count = Math.max(1, Math.min(trace.samples(15), full < 0 ? 999 : trace.ahead(first, full)));
+    int count = Math.max(1, Math.min(road.samples(15), full < 0 ? 999 : road.ahead(first, full)));
     for (int k = 0; k < count; k++) {
       share += lap.throttleShareAt(road.wrap(first + k)) / count;
     }
@@ -422,8 +348,8 @@ public final class PageWriter {
   }
 
   /** What waits outside, as far as the circuit's file says. */
-  private String wayOut(CornerTrace trace) {
-    return RunOff.outside(circuit, road, trace.corner)
+  private String wayOut(CornerEvents at) {
+    return RunOff.outside(circuit, road, at.corner())
         .map(
             hazard ->
                 String.format(

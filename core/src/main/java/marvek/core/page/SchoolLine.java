@@ -1,9 +1,11 @@
 package marvek.core.page;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import marvek.core.circuit.Road;
 import marvek.core.corner.Corner;
+import marvek.core.event.BrakingZone;
 import marvek.core.line.School;
 import marvek.core.line.Schools;
 import marvek.core.profile.Lap;
@@ -87,12 +89,12 @@ public record SchoolLine(
       speeds[k - first] = lap.speedAt(k);
     }
     int exit = Math.min(lap.size() - 1, to + (int) (AFTER_EXIT_M / step));
-    int brakes = brakesFrom(lap, slowest);
+    BrakingZone brakes = brakesFor(lap, slowest);
     return new SchoolLine(
         t.school(),
         t.lostS(),
         tie,
-        brakes < 0 ? null : acting(lap, road, t.first(), brakes),
+        brakes == null ? null : acting(brakes, lap, road, t.first()),
         lap.speedAt(from),
         lap.speedAt(slowest),
         lap.speedAt(exit),
@@ -102,26 +104,20 @@ public record SchoolLine(
         speeds);
   }
 
-  /** First sample of the hardest braking that ends near the slowest place; -1 without one. */
-  private static int brakesFrom(Lap lap, int slowest) {
-    double step = lap.path().road().stepM();
-    int latest = slowest + (int) (END_TOLERANCE_M / step);
-    int earliest = slowest - (int) (LONGEST_TRAIL_M / step);
-    int found = -1;
-    double most = 0;
-    for (BrakingZone zone : BrakingZone.of(lap)) {
-      boolean leadsHere = zone.end() >= earliest && zone.end() <= latest;
-      if (leadsHere && zone.begin() < zone.end() && zone.speedLossMps() > most) {
-        most = zone.speedLossMps();
-        found = zone.begin();
-      }
-    }
-    return found;
+  /** The hardest braking that ends near the slowest place; null without one. */
+  private static BrakingZone brakesFor(Lap lap, int slowest) {
+    Road road = lap.path().road();
+    int latest = slowest + road.samples(END_TOLERANCE_M);
+    int earliest = slowest - road.samples(LONGEST_TRAIL_M);
+    return BrakingZone.of(lap).stream()
+        .filter(zone -> zone.end() >= earliest && zone.end() <= latest)
+        .filter(zone -> zone.begin() < zone.end() && zone.speedLossMps() > 0)
+        .max(Comparator.comparingDouble(BrakingZone::speedLossMps))
+        .orElse(null);
   }
 
-  private static double acting(Lap lap, Road road, int first, int brakes) {
-    double s = lap.conditions().pedalChangeS() + lap.conditions().brakeBuildUpS() / 2;
-    double station = road.stationAt(road.wrap(first + brakes)) - lap.speedAt(brakes) * s;
-    return road.wrapStation(station);
+  private static double acting(BrakingZone zone, Lap lap, Road road, int first) {
+    double begin = road.stationAt(road.wrap(first + zone.begin()));
+    return road.wrapStation(begin - zone.actingWayM(lap));
   }
 }

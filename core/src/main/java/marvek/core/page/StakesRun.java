@@ -83,7 +83,8 @@ public final class StakesRun {
     if (slower <= 1) {
       return null;
     }
-    return lost(slip(page, null, slower, null), begin(page), page.exit().trackOutM());
+    return lost(
+        slip(page, null, slower, null), CornerTime.beginsAtM(page, road), page.exit().trackOutM());
   }
 
   private Double throttleLate(CornerPage page) {
@@ -104,13 +105,6 @@ public final class StakesRun {
         .build();
   }
 
-  /** Where the corner's work begins: its brake point, without one its turn-in. */
-  private double begin(CornerPage page) {
-    Double brake = page.brake().atM();
-    boolean brakesFirst = brake != null && road.offsetBetween(brake, page.turnIn().atM()) > 0;
-    return brakesFirst ? brake : page.turnIn().atM();
-  }
-
   private double lost(OwnValues slip, double fromM, double toM) {
     ProfileOptions options = OwnValuesOnLap.of(lap, pages, List.of(slip)).options();
     return lost(lap.path(), options, fromM - RUN_UP_M, toM);
@@ -118,12 +112,8 @@ public final class StakesRun {
 
   private double lost(Path path, ProfileOptions options, double fromM, double toM) {
     int from = road.indexOf(road.wrapStation(fromM));
-    int reach = samples(road.distance(road.stationAt(from), toM)) + samples(RUN_UP_M);
+    int reach = road.covering(road.distance(road.stationAt(from), toM)) + road.covering(RUN_UP_M);
     return LocalRun.of(lap, path, options, from, reach).lostS();
-  }
-
-  private int samples(double metres) {
-    return (int) Math.ceil(Math.max(0, metres) / road.stepM());
   }
 
   /**
@@ -141,8 +131,8 @@ public final class StakesRun {
       return null;
     }
     int apex = road.indexOf(apexM);
-    int first = -samples(before) - 1;
-    int count = samples(after) + 2 - first;
+    int first = -road.covering(before) - 1;
+    int count = road.covering(after) + 2 - first;
     double[] moved = new double[count];
     for (int n = 0; n < count; n++) {
       int k = first + n;
@@ -153,7 +143,11 @@ public final class StakesRun {
     Path path = Path.at(road, offsets, zones);
     // Grip along the changed line decides earlier than it: braking moves with it.
     double lost =
-        lost(path, ProfileOptions.NONE, begin(page) - 2 * RUN_UP_M, page.exit().trackOutM());
+        lost(
+            path,
+            ProfileOptions.NONE,
+            CornerTime.beginsAtM(page, road) - 2 * RUN_UP_M,
+            page.exit().trackOutM());
     // A line that is better half a metre farther out is no slip: the search left that much.
     return Math.max(0, lost);
   }
@@ -197,6 +191,6 @@ public final class StakesRun {
     Arrays.fill(cap, Double.POSITIVE_INFINITY);
     cap[exit] = slower;
     ProfileOptions options = ProfileOptions.NONE.withSpeedCap(cap);
-    return LocalRun.of(lap, lap.path(), options, exit, samples(RUN_UP_M)).lostS();
+    return LocalRun.of(lap, lap.path(), options, exit, road.covering(RUN_UP_M)).lostS();
   }
 }

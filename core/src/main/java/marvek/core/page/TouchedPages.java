@@ -53,11 +53,7 @@ public final class TouchedPages {
   }
 
   private static boolean overlaps(Road road, CornerPage page, LayoutChange change) {
-    double first = page.turnIn().atM();
-    if (page.brake().atM() != null && road.offsetBetween(page.brake().atM(), first) > 0) {
-      first = page.brake().atM();
-    }
-    double from = road.wrapStation(first - BEFORE_M);
+    double from = road.wrapStation(CornerTime.beginsAtM(page, road) - BEFORE_M);
     double length = road.distance(from, page.exit().trackOutM()) + AFTER_M;
     double changed = road.distance(change.fromM(), change.toM());
     double begins = road.distance(from, change.fromM());

@@ -77,12 +77,8 @@ public final class LocalRun {
         return new Result(lost(count), settled);
       }
       // Speed that is missing at the end goes on: follow it twice as far.
-      reach = 2 * reach + samples(SETTLED_M);
+      reach = 2 * reach + road.covering(SETTLED_M);
     }
-  }
-
-  private int samples(double metres) {
-    return (int) Math.ceil(metres / road.stepM());
   }
 
   private int at(int k) {
@@ -127,7 +123,7 @@ public final class LocalRun {
   }
 
   private boolean settledBy(int count) {
-    int settled = Math.min(count, samples(SETTLED_M));
+    int settled = Math.min(count, road.covering(SETTLED_M));
     for (int k = count - settled; k <= count; k++) {
       int i = at(k);
       if (Math.abs(w[i] - square(i)) > SAME * square(i)) {

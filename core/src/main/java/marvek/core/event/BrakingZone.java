@@ -1,4 +1,4 @@
-package marvek.core.page;
+package marvek.core.event;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -12,9 +12,9 @@ import marvek.core.profile.Lap;
  * @param begin first sample from which tyre braking exceeds {@value #LEAST_G} g for 3 m
  * @param end first sample off the brake
  */
-record BrakingZone(int begin, int end, double speedLossMps) {
+public record BrakingZone(int begin, int end, double speedLossMps) {
   /** Tyre braking below this is not called braking. */
-  static final double LEAST_G = 0.05;
+  public static final double LEAST_G = 0.05;
 
   private static final double LEAST_LENGTH_M = 3;
 
@@ -22,17 +22,17 @@ record BrakingZone(int begin, int end, double speedLossMps) {
   private static final double BRIDGED_M = 8;
 
   /** What is left of the zone from a sample within it on. */
-  BrakingZone from(int sample, Lap lap) {
+  public BrakingZone from(int sample, Lap lap) {
     return new BrakingZone(sample, end, lap.speedAt(sample) - lap.speedAt(end));
   }
 
   /** What there is of the zone up to a sample within it. */
-  BrakingZone upTo(int sample, Lap lap) {
+  public BrakingZone upTo(int sample, Lap lap) {
     return new BrakingZone(begin, sample, lap.speedAt(begin) - lap.speedAt(sample));
   }
 
   /** All zones of a lap in the order of their begins. */
-  static List<BrakingZone> of(Lap lap) {
+  public static List<BrakingZone> of(Lap lap) {
     Road road = lap.path().road();
     int origin = offBrakes(lap);
     List<int[]> runs = new ArrayList<>();
@@ -62,6 +62,18 @@ record BrakingZone(int begin, int end, double speedLossMps) {
     } else if ((end - begin) * step >= LEAST_LENGTH_M) {
       runs.add(new int[] {begin, end});
     }
+  }
+
+  /** Station at which the driver acts for it. */
+  public double actingM(Lap lap) {
+    Road road = lap.path().road();
+    return road.wrapStation(road.stationAt(begin) - actingWayM(lap));
+  }
+
+  /** Way covered before it while the foot moves and half the pressure builds up. */
+  public double actingWayM(Lap lap) {
+    double seconds = lap.conditions().pedalChangeS() + lap.conditions().brakeBuildUpS() / 2;
+    return lap.speedAt(begin) * seconds;
   }
 
   private static int offBrakes(Lap lap) {
