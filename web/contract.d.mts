@@ -1,4 +1,4 @@
-/** The types that openapi.json gives, as they are kept. */
-export function typesOfContract(): Promise<string>;
-/** The kept types. */
-export function kept(): string;
+/** What is generated from openapi.json, by its place. */
+export const GENERATED: Record<string, () => Promise<string>>;
+/** A generated file as it is kept. */
+export function kept(path: string): string;

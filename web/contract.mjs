@@ -1,20 +1,32 @@
 import { readFileSync, writeFileSync } from 'node:fs';
-import ts from 'typescript';
 import openapiTS, { astToString, COMMENT_HEADER } from 'openapi-typescript';
+import { format } from 'prettier';
+import ts from 'typescript';
 
 const here = (path) => new URL(path, import.meta.url);
 const BLOB = ts.factory.createTypeReferenceNode('Blob');
 
 /** Types of the server's description as it lies in openapi.json; a file in a form is a Blob. */
-export async function typesOfContract() {
+async function types() {
   const tree = await openapiTS(here('openapi.json'), {
     transform: (schema) => (schema.format === 'binary' ? BLOB : undefined),
   });
   return COMMENT_HEADER + astToString(tree);
 }
 
-export const kept = () => readFileSync(here('src/api/schema.d.ts'), 'utf8');
+/** The list of what a page can hold of a driver's own, by its names in the book format. */
+async function pageFields() {
+  const rows = JSON.parse(readFileSync(here('openapi.json'), 'utf8'))['x-page-fields'];
+  const table = Object.fromEntries(rows.map(({ path, ...row }) => [path, row]));
+  const text = `/** Generated from openapi.json: see contract.mjs. */\nexport const PAGE_FIELDS = ${JSON.stringify(table)} as const;\n`;
+  return format(text, { parser: 'typescript', singleQuote: true, printWidth: 100 });
+}
+
+/** What is generated, by its place. */
+export const GENERATED = { 'src/api/schema.d.ts': types, 'src/api/page-fields.ts': pageFields };
+
+export const kept = (path) => readFileSync(here(path), 'utf8');
 
 if (process.argv[1] === here('contract.mjs').pathname) {
-  writeFileSync(here('src/api/schema.d.ts'), await typesOfContract());
+  for (const [path, make] of Object.entries(GENERATED)) writeFileSync(here(path), await make());
 }

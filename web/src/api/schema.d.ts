@@ -2049,7 +2049,10 @@ export interface components {
             ownValues?: components["schemas"]["BookOwnValues"][] | null;
             second: components["schemas"]["BookSetup"];
         };
-        /** @enum {unknown} */
+        /**
+         * @description a value that a session changes
+         * @enum {unknown}
+         */
         BookChangedField: "brake.at_m" | "gears.corner" | "trailBrake.release_m" | "apexes.speed_mps" | "kerbs.apex" | "kerbs.exit" | "throttle.first_m" | "throttle.full_m";
         /** @description what a lap is computed for; what is left out takes its default */
         BookConditions: {
@@ -2253,33 +2256,53 @@ export interface components {
             corner: number;
             words: string;
         };
-        /** @description own values of one corner, by the names of the format; what is absent is the model's */
+        /** @description own values of one corner, by their fields; what is absent is the model's */
         BookOwnValues: {
+            /** @description Apex offset */
             "apexes.offset_m"?: number;
+            /** @description Lowest speed */
             "apexes.speed_mps"?: number;
+            /** @description Brake point */
             "brake.at_m"?: number;
+            /** @description First pressure */
             "brake.initial_pct"?: number;
+            /** @description Brake mark */
             "brake.mark"?: string;
+            /** @description Words for the brake mark */
             "brake.words"?: string;
+            /** @description Sure of it */
             confidence?: number;
             corner: number;
+            /** @description Gear */
             "gears.corner"?: number;
+            /** @description Kerb at the apex */
             "kerbs.apex"?: components["schemas"]["BookKerbUse"];
+            /** @description Kerb at the exit */
             "kerbs.exit"?: components["schemas"]["BookKerbUse"];
+            /** @description Way through */
             line?: components["schemas"]["BookSchool"];
             /** @description names of the laps that values were measured in, by field */
             measured?: {
                 [key: string]: string[];
             };
+            /** @description Notes */
             notes?: string;
             source?: components["schemas"]["BookSource"];
+            /** @description First throttle */
             "throttle.first_m"?: number;
+            /** @description Flat */
             "throttle.full_m"?: number;
+            /** @description Pressure at turn-in */
             "trailBrake.atTurnIn_pct"?: number;
+            /** @description Off the brake */
             "trailBrake.release_m"?: number;
+            /** @description Turn-in */
             "turnIn.at_m"?: number;
+            /** @description Turn-in mark */
             "turnIn.mark"?: string;
+            /** @description Words for the turn-in mark */
             "turnIn.words"?: string;
+            /** @description Missed marker */
             wayOut?: string;
         };
         BookPage: {

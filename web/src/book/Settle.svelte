@@ -3,7 +3,7 @@
   import Dialog from '../ui/Dialog.svelte';
   import { preferences } from '../units/preferences.svelte';
   import { useBook } from './book-state.svelte';
-  import { FIELDS } from './compare';
+  import { FIELD_ROWS } from './compare';
   import { stateOf } from './draft';
   import { clashes, merged, onlyMine, type Clash } from './merge';
 
@@ -15,7 +15,7 @@
   const isMine = (i: number) => mine[i] ?? onlyMine(found[i]);
 
   const where = (clash: Clash) => (clash.corner === undefined ? 'lap' : `corner ${clash.corner}`);
-  const what = (clash: Clash) => FIELDS[clash.field] ?? clash.field;
+  const what = (clash: Clash) => FIELD_ROWS[clash.field] ?? clash.field;
 
   function told(field: string, value: unknown): string {
     if (value === undefined || value === null || value === '') return "the model's";

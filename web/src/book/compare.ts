@@ -1,4 +1,4 @@
-import { KERB_USE, SCHOOLS } from '../page/words';
+import { FIELDS, isMark, isWordsOfMark, PATHS, textAt, type FieldWriter } from '../page/fields';
 import type { Conditions, CornerPage, Revision, SurfacePart, View } from '../api/types';
 import { cornerSeconds } from '../strip/lap-axis';
 
@@ -19,47 +19,14 @@ export interface CornerDifferences {
   differences: Difference[];
 }
 
-/** Writes values with their units. */
-export interface Writer {
-  speed: (mps: number) => string;
-  length: (m: number) => string;
-  /** A length across the road, to a decimal. */
-  across: (m: number) => string;
-}
+export type Writer = FieldWriter;
 
-type Row = [what: string, field: string, text: (page: CornerPage, w: Writer) => string];
-
-const station = (m: number | undefined, w: Writer) => (m === undefined ? '–' : w.length(m));
-
-const ROWS: Row[] = [
-  ['brake at', 'brake.at_m', (p, w) => station(p.brake.at_m, w)],
-  ['brake mark', 'brake.target', (p) => p.brake.target?.own ?? p.brake.target?.mark ?? '–'],
-  ['first pressure', 'brake.initial_pct', (p) => percent(p.brake.initial_pct)],
-  ['gear', 'gears.corner', (p) => String(p.gears.corner)],
-  ['way through', 'line', (p) => (p.line ? SCHOOLS[p.line].name : 'as the lap')],
-  ['turn in at', 'turnIn.at_m', (p, w) => station(p.turnIn.at_m, w)],
-  ['turn-in mark', 'turnIn.target', (p) => p.turnIn.target?.own ?? p.turnIn.target?.mark ?? '–'],
-  ['pressure at turn-in', 'trailBrake.atTurnIn_pct', (p) => percent(p.trailBrake?.atTurnIn_pct)],
-  ['release at', 'trailBrake.release_m', (p, w) => station(p.trailBrake?.release_m, w)],
-  ['lowest speed', 'apexes.speed_mps', (p, w) => w.speed(p.lowest.speed_mps)],
-  ['apex offset', 'apexes.offset_m', (p, w) => w.across(p.apexes[0].offset_m)],
-  ['kerb at the apex', 'kerbs.apex', (p) => KERB_USE[p.kerbs.apex]],
-  ['kerb at the exit', 'kerbs.exit', (p) => KERB_USE[p.kerbs.exit]],
-  ['throttle at', 'throttle.first_m', (p, w) => station(p.throttle.first_m, w)],
-  ['flat at', 'throttle.full_m', (p, w) => station(p.throttle.full_m, w)],
-  ['exit speed', 'exit.speed_mps', (p, w) => w.speed(p.exit.speed_mps)],
-  ['sure of it', 'confidence', (p) => (p.confidence === undefined ? '–' : `${p.confidence} of 5`)],
-  ['notes', 'notes', (p) => p.notes || '–'],
-  ['missed marker', 'wayOut', (p) => p.wayOut || '–'],
-];
+/** What a page shows that nobody owns: it comes of the rest. */
+const EXIT_SPEED = 'exit speed';
 
 /** Words for the fields of a draft. */
-export const FIELDS: Record<string, string> = {
-  ...Object.fromEntries(ROWS.map(([what, field]) => [field, what])),
-  'brake.mark': 'brake mark',
-  'brake.words': 'words for the brake mark',
-  'turnIn.mark': 'turn-in mark',
-  'turnIn.words': 'words for the turn-in mark',
+export const FIELD_ROWS: Record<string, string> = {
+  ...Object.fromEntries(PATHS.map((path) => [path, FIELDS[path].row])),
   line: 'line',
   setup: 'setup sheet',
 };
@@ -73,18 +40,32 @@ export function compareRevisions(before: View, after: View, w: Writer): CornerDi
   return after.revision.pages.flatMap((page) => {
     const old = places.find((p) => p.corner === page.corner);
     if (!old) return [];
-    const differences = ROWS.map(([what, field, text]) => ({
-      what,
-      before: text(old, w),
-      after: text(page, w),
-      source: page.sources[field] ?? 'model',
-    })).filter((d) => d.before !== d.after);
+    const differences = [...ownDifferences(old, page, w), exitSpeed(old, page, w)].filter(
+      (d) => d.before !== d.after,
+    );
     const seconds =
       cornerSeconds(places, old, after.trace) - cornerSeconds(places, old, before.trace);
     if (differences.length === 0 && Math.abs(seconds) < 0.005) return [];
     return [{ corner: page.corner, name: page.name, seconds, differences }];
   });
 }
+
+/** The words for a mark show in its row: a row of their own would tell them twice. */
+function ownDifferences(old: CornerPage, page: CornerPage, w: Writer): Difference[] {
+  return PATHS.filter((path) => !isWordsOfMark(path)).map((path) => ({
+    what: FIELDS[path].row,
+    before: textAt(old, path, w),
+    after: textAt(page, path, w),
+    source: page.sources[isMark(path) ? FIELDS[path].shown : path] ?? 'model',
+  }));
+}
+
+const exitSpeed = (old: CornerPage, page: CornerPage, w: Writer): Difference => ({
+  what: EXIT_SPEED,
+  before: w.speed(old.exit.speed_mps),
+  after: w.speed(page.exit.speed_mps),
+  source: 'model',
+});
 
 const CONDITIONS: [string, (c: Conditions, w: Writer) => string][] = [
   ['surface', (c) => c.surface],

@@ -3,6 +3,7 @@
   import { preferences } from '../units/preferences.svelte';
   import { movesOwn } from './day-plates';
   import { DAYS, shiftWords } from './day-words';
+  import { FIELDS } from './fields';
   import { usePage } from './page-context';
   import type { Panels } from './panels.svelte';
 
@@ -11,12 +12,6 @@
   const writer = {
     length: (m: number) => preferences.lengthText(m),
     speed: (v: number) => preferences.speedText(v),
-  };
-  const OWN: Record<string, string> = {
-    'brake.at_m': 'brake point',
-    'gears.corner': 'gear',
-    'trailBrake.release_m': 'release',
-    'throttle.first_m': 'first throttle',
   };
 </script>
 
@@ -41,7 +36,8 @@
           {#if own.length}
             <span
               class="border-base-content inline-block rounded border-2 px-1 text-sm leading-tight font-semibold"
-              >✎ your {own.map((field) => OWN[field]).join(', ')} would move with it</span
+              >✎ your {own.map((field) => FIELDS[field].name.toLowerCase()).join(', ')} would move with
+              it</span
             >
           {/if}
         </p>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Change, Decision } from '../api/sessions';
   import type { CornerPage, KerbUse, Trace } from '../api/types';
+  import { FIELDS } from '../page/fields';
   import { KERB_USE, markWords } from '../page/words';
   import { between } from '../strip/lap-axis';
   import PlateShape from '../strip/PlateShape.svelte';
@@ -9,7 +10,7 @@
   import Decide from '../ui/Decide.svelte';
   import { typedAs } from '../units/altered';
   import { preferences } from '../units/preferences.svelte';
-  import { alteredValue, changeWords, decide, FIELDS, valueWords } from './prepared';
+  import { alteredValue, changeWords, decide, valueWords } from './prepared';
   import { WHY } from './words';
 
   interface Props {
@@ -68,7 +69,7 @@
 <li class="border-base-300 border-b py-1.5" data-change={field}>
   <div class="flex items-center gap-3">
     <svg viewBox="-14 -14 28 28" class="h-7 w-7 shrink-0" aria-hidden="true"
-      ><PlateShape letter={FIELDS[field].letter} {shape} /></svg
+      ><PlateShape letter={FIELDS[field].letter ?? ''} {shape} /></svg
     >
     <div class="min-w-0 grow leading-snug">
       <span class="text-neutral">{FIELDS[field].name}</span>

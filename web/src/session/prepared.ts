@@ -1,31 +1,9 @@
 import type { Change, ChangedField, Decision, Prepared } from '../api/sessions';
-import type { CornerPage, KerbUse, Trace } from '../api/types';
+import type { CornerPage, OwnField, Trace } from '../api/types';
 import { between, onLap } from '../strip/lap-axis';
+import { amountAt, FIELDS, PATHS } from '../page/fields';
 import { KERB_USE } from '../page/words';
 import { kerbUse } from './words';
-
-/** Names of the values that a session changes, in the order they are driven. */
-export const FIELDS: Record<ChangedField, { letter: string; name: string }> = {
-  'brake.at_m': { letter: 'B', name: 'Brake point' },
-  'gears.corner': { letter: 'G', name: 'Gear' },
-  'trailBrake.release_m': { letter: 'R', name: 'Off the brake' },
-  'apexes.speed_mps': { letter: 'A', name: 'Lowest speed' },
-  'kerbs.apex': { letter: 'K', name: 'Kerb at the apex' },
-  'kerbs.exit': { letter: 'K', name: 'Kerb at the exit' },
-  'throttle.first_m': { letter: 'D', name: 'First throttle' },
-  'throttle.full_m': { letter: 'F', name: 'Flat' },
-};
-
-const SAID: Record<ChangedField, string> = {
-  'brake.at_m': 'brake',
-  'gears.corner': '',
-  'trailBrake.release_m': 'off the brake',
-  'apexes.speed_mps': '',
-  'kerbs.apex': 'apex kerb:',
-  'kerbs.exit': 'exit kerb:',
-  'throttle.first_m': 'throttle',
-  'throttle.full_m': 'flat',
-};
 
 /** Changes of one corner. */
 export interface ChangedPage {
@@ -72,40 +50,12 @@ export function acceptRest(prepared: Prepared, corner?: number): Decision[] {
     .reduce((all, c) => decide(all, c, 'accept'), prepared.decisions);
 }
 
-const USES = Object.keys(KERB_USE) as KerbUse[];
+/** Values that a session changes, in the order they are driven. */
+export const CHANGED: ChangedField[] = PATHS.filter(isChanged);
 
-function valueOf(page: CornerPage, field: ChangedField): number | undefined {
-  switch (field) {
-    case 'brake.at_m':
-      return page.brake.at_m;
-    case 'gears.corner':
-      return page.gears.corner;
-    case 'trailBrake.release_m':
-      return page.trailBrake?.release_m;
-    case 'apexes.speed_mps':
-      return page.apexes[0].speed_mps;
-    case 'kerbs.apex':
-      return USES.indexOf(page.kerbs.apex);
-    case 'kerbs.exit':
-      return USES.indexOf(page.kerbs.exit);
-    case 'throttle.first_m':
-      return page.throttle.first_m;
-    case 'throttle.full_m':
-      return page.throttle.full_m;
-  }
+function isChanged(path: OwnField): path is ChangedField {
+  return FIELDS[path].leastChange !== undefined;
 }
-
-/** Below these nobody drives a difference: metres, gears, m/s, steps of a kerb's use. */
-const LEAST: Record<ChangedField, number> = {
-  'brake.at_m': 1,
-  'gears.corner': 0.5,
-  'trailBrake.release_m': 1.5,
-  'apexes.speed_mps': 0.3,
-  'kerbs.apex': 0.5,
-  'kerbs.exit': 0.5,
-  'throttle.first_m': 1.5,
-  'throttle.full_m': 3,
-};
 
 /** What differs between two pages of a corner as it is said: "brake 9 m earlier". */
 export function pageNews(
@@ -114,9 +64,8 @@ export function pageNews(
   trace: Pick<Trace, 'length_m' | 'closed'>,
   w: ValueWriter,
 ): string[] {
-  const fields = Object.keys(FIELDS) as ChangedField[];
-  return fields.flatMap((field) => {
-    const [was, is] = [valueOf(before, field), valueOf(after, field)];
+  return CHANGED.flatMap((field) => {
+    const [was, is] = [amountAt(before, field), amountAt(after, field)];
     if (was === undefined && is === undefined) return [];
     // Where the brakes are needed only now, their release goes without saying.
     if (field === 'trailBrake.release_m' && (was === undefined || is === undefined)) return [];
@@ -126,7 +75,7 @@ export function pageNews(
         : isStation(field)
           ? between(trace, was, is)
           : is - was;
-    if (Math.abs(by) < LEAST[field]) return [];
+    if (Math.abs(by) < FIELDS[field].leastChange!) return [];
     const change: Change = {
       corner: after.corner,
       field,
@@ -134,7 +83,7 @@ export function pageNews(
       after: is,
       why: 'conditions',
     };
-    return [`${SAID[field]} ${changeWords(change, is, trace, w)}`.trim()];
+    return [`${FIELDS[field].said} ${changeWords(change, is, trace, w)}`.trim()];
   });
 }
 
@@ -144,7 +93,7 @@ export interface ValueWriter {
   speed: (mps: number) => string;
 }
 
-const isStation = (field: ChangedField) => field.endsWith('_m');
+const isStation = (field: ChangedField) => FIELDS[field].kind === 'station';
 
 /** How far a value moves: "9 m earlier", "one gear lower", "12 km/h slower", "leave it". */
 export function changeWords(

@@ -2,6 +2,7 @@ import type { StripFrame } from './frame';
 import { spread } from './labels';
 import { valueAt } from './lap-axis';
 import { place } from './window';
+import { amountAt, FIELDS, PATHS, type PlateShape } from '../page/fields';
 import type { CornerPage, MarkReference, OwnField } from '../api/types';
 
 /** A point of the page as it stands on the strip. */
@@ -9,73 +10,42 @@ export interface Plate {
   letter: string;
   name: string;
   station: number;
-  shape: 'square' | 'diamond' | 'frame' | 'ring' | 'triangle' | 'flag' | 'plain';
+  shape: PlateShape;
   mark?: MarkReference;
   /** The value that moving it changes; without one it stays. */
-  field?: Extract<
-    OwnField,
-    'brake.at_m' | 'turnIn.at_m' | 'trailBrake.release_m' | 'throttle.first_m' | 'throttle.full_m'
-  >;
+  field?: OwnField;
 }
 
 /** The plates of a page in the order they are driven; what does not apply is left out. */
 export function platesOf(page: CornerPage): Plate[] {
-  const plates: (Plate | undefined)[] = [
-    page.brake.at_m === undefined
-      ? undefined
-      : {
-          letter: 'B',
-          name: 'brake',
-          station: page.brake.at_m,
-          shape: 'square',
-          mark: page.brake.target,
-          field: 'brake.at_m',
-        },
-    {
-      letter: 'T',
-      name: 'turn in',
-      station: page.turnIn.at_m,
-      shape: 'diamond',
-      mark: page.turnIn.target,
-      field: 'turnIn.at_m',
-    },
-    page.trailBrake && {
-      letter: 'R',
-      name: 'release',
-      station: page.trailBrake.release_m,
-      shape: 'frame',
-      field: 'trailBrake.release_m',
-    },
-    ...page.apexes.map((apex, i): Plate => ({
-      letter: 'A',
-      name: page.apexes.length > 1 ? `apex ${i + 1}` : 'apex',
-      station: apex.at_m,
-      shape: 'ring',
-    })),
-    page.throttle.first_m === undefined
-      ? undefined
-      : {
-          letter: 'D',
-          name: 'drive',
-          station: page.throttle.first_m,
-          shape: 'triangle',
-          field: 'throttle.first_m',
-        },
-    page.throttle.full_m === undefined
-      ? undefined
-      : {
-          letter: 'F',
-          name: 'flat',
-          station: page.throttle.full_m,
-          shape: 'flag',
-          field: 'throttle.full_m',
-        },
-  ];
-  return plates.filter((plate): plate is Plate => plate !== undefined);
+  const own = PATHS.flatMap((path) => plateOf(page, path));
+  const apexes = page.apexes.map((apex, i): Plate => ({
+    letter: 'A',
+    name: page.apexes.length > 1 ? `apex ${i + 1}` : 'apex',
+    station: apex.at_m,
+    shape: 'ring',
+  }));
+  const onPower = own.findIndex((plate) => plate.field?.startsWith('throttle.'));
+  const before = onPower < 0 ? own.length : onPower;
+  return [...own.slice(0, before), ...apexes, ...own.slice(before)];
 }
 
-/** Stations of points as the driver has them in the draft [m]. */
-export type Wanted = { [field in NonNullable<Plate['field']>]?: number };
+/** The plate of a place along the lap that has a shape; none where the page has no such place. */
+function plateOf(page: CornerPage, path: OwnField): Plate[] {
+  const { kind, letter, shape, plate } = FIELDS[path];
+  const station = amountAt(page, path);
+  if (kind !== 'station' || !letter || !shape || !plate || station === undefined) return [];
+  return [{ letter, name: plate, station, shape, mark: markOf(page, path), field: path }];
+}
+
+/** The mark that a place is told by. */
+function markOf(page: CornerPage, path: OwnField): MarkReference | undefined {
+  if (path.startsWith('brake.')) return page.brake.target;
+  return path.startsWith('turnIn.') ? page.turnIn.target : undefined;
+}
+
+/** Own values as the driver has them in the draft; places along the lap count here. */
+export type Wanted = { [field in OwnField]?: unknown };
 
 /** A plate on the strip: where its point is, and where it is drawn so that none covers another. */
 export interface PlacedPlate {
@@ -98,10 +68,10 @@ export function placedPlates(
   page: CornerPage,
   wanted: Wanted = {},
 ): PlacedPlate[] {
-  const all = platesOf(page).map((p) => ({
-    ...p,
-    station: (p.field && wanted[p.field]) ?? p.station,
-  }));
+  const all = platesOf(page).map((p) => {
+    const moved = p.field && wanted[p.field];
+    return typeof moved === 'number' ? { ...p, station: moved } : p;
+  });
   const here = all.flatMap((plate) => {
     const d = place(frame.window, frame.trace, plate.station);
     if (d === undefined) return [];

@@ -10,6 +10,7 @@ import marvek.core.circuit.Kerb;
 import marvek.core.line.School;
 import marvek.core.page.CornerPage;
 import marvek.core.page.OwnValues;
+import marvek.core.page.PageField;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -48,30 +49,26 @@ public final class OwnValuesJson {
     try {
       OwnValues.Builder own =
           OwnValues.in(p.integer("corner"))
-              .line(p.oneOf("line", School.class, null))
-              .brakeAtM(p.optionalNumber("brake.at_m"))
-              .initialPct(p.optionalNumber("brake.initial_pct"))
-              .cornerGear(p.has("gears.corner") ? p.integer("gears.corner") : null)
-              .turnInM(p.optionalNumber("turnIn.at_m"))
-              .turnInPct(p.optionalNumber("trailBrake.atTurnIn_pct"))
-              .releaseM(p.optionalNumber("trailBrake.release_m"))
-              .apexSpeedMps(p.optionalNumber("apexes.speed_mps"))
-              .apexOffsetM(p.optionalNumber("apexes.offset_m"))
-              .kerbApex(p.oneOf("kerbs.apex", Kerb.Use.class, null))
-              .kerbExit(p.oneOf("kerbs.exit", Kerb.Use.class, null))
-              .throttleFirstM(p.optionalNumber("throttle.first_m"))
-              .throttleFullM(p.optionalNumber("throttle.full_m"))
-              .confidence(p.has("confidence") ? p.integer("confidence") : null)
-              .notes(p.text("notes", null))
-              .wayOut(p.text("wayOut", null))
-              .source(p.oneOf("source", CornerPage.Source.class, CornerPage.Source.DRIVER))
-              .brakeMark(p.text("brake.mark", null), p.text("brake.words", null))
-              .turnInMark(p.text("turnIn.mark", null), p.text("turnIn.words", null));
+              .source(p.oneOf("source", CornerPage.Source.class, CornerPage.Source.DRIVER));
+      for (PageField field : PageField.values()) {
+        own.put(field, value(p, field));
+      }
       measured(p).forEach(own::measured);
       return own.build();
     } catch (InvalidValueException e) {
       throw BadFileException.atPointer(p.pointer() + "/" + e.field(), e.getMessage() + ".");
     }
+  }
+
+  private static Object value(JsonPlace p, PageField field) {
+    String name = field.path();
+    return switch (field.quantity()) {
+      case SCHOOL -> p.oneOf(name, School.class, null);
+      case KERB_USE -> p.oneOf(name, Kerb.Use.class, null);
+      case GEAR, OF_FIVE -> p.has(name) ? p.integer(name) : null;
+      case WORDS, NOTE -> p.text(name, null);
+      case STATION, PERCENT, PRESS, SPEED, OFFSET -> p.optionalNumber(name);
+    };
   }
 
   /** Names of the laps that values were measured in, by field. */
@@ -100,26 +97,9 @@ public final class OwnValuesJson {
     ArrayNode list = JsonFiles.MAPPER.createArrayNode();
     for (OwnValues o : own) {
       ObjectNode node = list.addObject().put("corner", o.corner());
-      put(node, "line", Spelled.of(o.line()));
-      put(node, "brake.at_m", o.brakeAtM());
-      put(node, "brake.initial_pct", o.initialPct());
-      put(node, "gears.corner", o.cornerGear());
-      put(node, "turnIn.at_m", o.turnInM());
-      put(node, "trailBrake.atTurnIn_pct", o.turnInPct());
-      put(node, "trailBrake.release_m", o.releaseM());
-      put(node, "apexes.speed_mps", o.apexSpeedMps());
-      put(node, "apexes.offset_m", o.apexOffsetM());
-      put(node, "kerbs.apex", Spelled.of(o.kerbApex()));
-      put(node, "kerbs.exit", Spelled.of(o.kerbExit()));
-      put(node, "throttle.first_m", o.throttleFirstM());
-      put(node, "throttle.full_m", o.throttleFullM());
-      put(node, "brake.mark", o.brakeMark());
-      put(node, "brake.words", o.brakeWords());
-      put(node, "turnIn.mark", o.turnInMark());
-      put(node, "turnIn.words", o.turnInWords());
-      put(node, "confidence", o.confidence());
-      put(node, "notes", o.notes());
-      put(node, "wayOut", o.wayOut());
+      for (PageField field : PageField.values()) {
+        put(node, field.path(), o.get(field));
+      }
       node.put("source", Spelled.of(o.source()));
       if (!o.measured().isEmpty()) {
         ObjectNode measured = node.putObject("measured");
@@ -131,7 +111,8 @@ public final class OwnValuesJson {
 
   private static void put(ObjectNode node, String name, Object value) {
     if (value != null) {
-      node.set(name, JsonFiles.MAPPER.valueToTree(value));
+      Object written = value instanceof Enum<?> constant ? Spelled.of(constant) : value;
+      node.set(name, JsonFiles.MAPPER.valueToTree(written));
     }
   }
 }

@@ -10,10 +10,15 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import marvek.core.page.PageField;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** The JSON Schemas that are published with the formats. */
+/**
+ * The JSON Schemas that are published with the formats. What a driver can own on a page is put in
+ * from the list of it.
+ */
 public enum PublishedSchema {
   /** A book whole, and the parts that the interface sends one by one. */
   BOOK,
@@ -28,11 +33,18 @@ public enum PublishedSchema {
   PublishedSchema() {
     String name = "/marvek/schema/" + Spelled.of(this) + ".schema.json";
     try (InputStream in = PublishedSchema.class.getResourceAsStream(name)) {
-      file = in.readAllBytes();
+      tree = JsonFiles.parse(in.readAllBytes());
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
-    tree = JsonFiles.parse(file);
+    if (tree.at("/$defs/ownValues/properties") instanceof ObjectNode own) {
+      PointCatalogue.describe(own);
+    }
+    if (tree.at("/$defs/changedField") instanceof ObjectNode changed) {
+      ArrayNode paths = changed.putArray("enum");
+      PageField.ofSessions().forEach(field -> paths.add(field.path()));
+    }
+    file = JsonFiles.writeFile(tree);
   }
 
   /** The file as it is published. */

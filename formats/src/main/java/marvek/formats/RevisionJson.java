@@ -14,6 +14,7 @@ import marvek.core.page.Lean;
 import marvek.core.page.LineChoice;
 import marvek.core.page.MarkReference;
 import marvek.core.page.OwnValues;
+import marvek.core.page.PageField;
 import marvek.core.page.Reference;
 import marvek.core.page.Stakes;
 import tools.jackson.databind.node.ArrayNode;
@@ -263,21 +264,13 @@ public final class RevisionJson {
 
   /** Every number of the page that somebody can own, with where it comes from. */
   private static void sources(ObjectNode node, CornerPage p) {
-    source(node, p, "brake.at_m", p.brake().atM() != null);
-    source(node, p, "brake.initial_pct", p.brake().initialPct() != null);
-    source(node, p, "gears.corner", true);
+    for (PageField field : PageField.values()) {
+      if (field.hasSource()) {
+        source(node, p, field.path(), field.isOn(p));
+      }
+    }
     source(node, p, "brake.target", p.brake().target() != null);
-    source(node, p, "turnIn.at_m", true);
     source(node, p, "turnIn.target", p.turnIn().target() != null);
-    source(node, p, "line", p.sources().containsKey("line"));
-    source(node, p, "trailBrake.atTurnIn_pct", p.trailBrake() != null);
-    source(node, p, "trailBrake.release_m", p.trailBrake() != null);
-    source(node, p, "apexes.offset_m", true);
-    source(node, p, "kerbs.apex", true);
-    source(node, p, "kerbs.exit", true);
-    source(node, p, "apexes.speed_mps", true);
-    source(node, p, "throttle.first_m", p.throttle().firstM() != null);
-    source(node, p, "throttle.full_m", p.throttle().fullM() != null);
   }
 
   private static void source(ObjectNode node, CornerPage page, String field, boolean there) {

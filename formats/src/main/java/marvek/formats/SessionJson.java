@@ -5,7 +5,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
 import marvek.core.InvalidValueException;
-import marvek.core.brief.PageField;
 import marvek.core.brief.Preparation.Choice;
 import marvek.core.brief.Preparation.Decision;
 import marvek.core.brief.Purpose;
@@ -14,6 +13,7 @@ import marvek.core.brief.Session.ForecastHour;
 import marvek.core.brief.Session.OpenPoint;
 import marvek.core.brief.TyreSet;
 import marvek.core.conditions.Conditions;
+import marvek.core.page.PageField;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -71,7 +71,7 @@ public final class SessionJson {
       decisions.add(
           new Decision(
               d.integer("corner"),
-              PageField.named(d.text("field")),
+              PageField.ofSession(d.text("field")),
               d.oneOf("choice", Choice.class, Choice.ACCEPT),
               d.optionalNumber("value")));
     }

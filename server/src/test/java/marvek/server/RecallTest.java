@@ -77,7 +77,8 @@ class RecallTest {
   void whatIsNotAskedIsRefused() {
     assertThat(scripts.get(book + "/recall?order=random").status().value()).isEqualTo(422);
     assertThat(answer(99, "gear", 5).path("detail").asString()).contains("corner 99");
-    assertThat(answer(1, "colour", 5).path("detail").asString()).contains("must be brake-mark, gear,");
+    assertThat(answer(1, "colour", 5).path("detail").asString())
+        .contains("must be brake-mark, gear,");
     assertThat(answer(1, "gear", 9).path("detail").asString()).contains("quality");
   }
 

@@ -10,6 +10,7 @@ import marvek.core.InvalidValueException;
 import marvek.core.circuit.Road;
 import marvek.core.page.CornerPage;
 import marvek.core.page.OwnValues;
+import marvek.core.page.PageField;
 import marvek.core.page.Reference;
 
 /**
@@ -94,7 +95,7 @@ public final class Preparation {
   public List<Change> changes() {
     List<Change> changes = new ArrayList<>();
     for (int p = 0; p < base.pages().size(); p++) {
-      for (PageField field : PageField.values()) {
+      for (PageField field : PageField.ofSessions()) {
         Change change = change(p, field);
         if (matters(change)) {
           changes.add(change);
@@ -106,10 +107,10 @@ public final class Preparation {
 
   private Change change(int p, PageField field) {
     CornerPage page = base.pages().get(p);
-    Double before = field.of(page);
-    Double model = field.of(base.modelPages().get(p));
-    Double then = field.of(session.modelPages().get(p));
-    boolean driversOwn = field.of(own.get(page.corner())) != null;
+    Double before = field.amountOf(page);
+    Double model = field.amountOf(base.modelPages().get(p));
+    Double then = field.amountOf(session.modelPages().get(p));
+    boolean driversOwn = field.amountOf(own.get(page.corner())) != null;
     Double after = driversOwn ? moved(field, before, model, then) : then;
     Why why = driversOwn ? Why.OWN_MOVED : Why.CONDITIONS;
     Double step = field == PageField.BRAKE ? steps.get(page.corner()) : null;
@@ -127,11 +128,12 @@ public final class Preparation {
     if (before == null || model == null || then == null) {
       return then == null ? null : before;
     }
-    return switch (field) {
-      case APEX_KERB, EXIT_KERB -> Math.min(before, then);
+    return switch (field.quantity()) {
+      case KERB_USE -> Math.min(before, then);
       case GEAR -> Math.max(1, before + then - model);
-      case APEX_SPEED -> before * then / model;
-      default -> road.wrapStation(before + road.offsetBetween(model, then));
+      case SPEED -> before * then / model;
+      case STATION -> road.wrapStation(before + road.offsetBetween(model, then));
+      default -> before + then - model;
     };
   }
 
@@ -208,8 +210,8 @@ public final class Preparation {
 
   private static Map<PageField, Double> ownOf(OwnValues values) {
     Map<PageField, Double> of = new EnumMap<>(PageField.class);
-    for (PageField field : PageField.values()) {
-      Double value = field.of(values);
+    for (PageField field : PageField.ofSessions()) {
+      Double value = field.amountOf(values);
       if (value != null) {
         of.put(field, value);
       }
@@ -220,9 +222,9 @@ public final class Preparation {
   private OwnValues withValues(int corner, Map<PageField, Double> values) {
     OwnValues before = own.get(corner);
     OwnValues.Builder builder = before == null ? OwnValues.in(corner) : before.but();
-    for (PageField field : PageField.values()) {
+    for (PageField field : PageField.ofSessions()) {
       // A value that is moved was not measured like that.
-      if (before != null && !Objects.equals(field.of(before), values.get(field))) {
+      if (before != null && !Objects.equals(field.amountOf(before), values.get(field))) {
         builder.notMeasured(field.path());
       }
       field.put(builder, values.get(field));

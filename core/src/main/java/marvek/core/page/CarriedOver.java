@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
-import java.util.function.Function;
 import java.util.function.Predicate;
 import marvek.core.circuit.Road;
 import marvek.core.corner.Corner;
@@ -62,37 +61,28 @@ public final class CarriedOver {
     if (sources.isEmpty()) {
       return Optional.empty();
     }
+    OwnValues.Builder joined = OwnValues.in(corner.number()).source(sources.get(0).source());
+    for (PageField field : PageField.values()) {
+      Object value = inherited(field, corner, sources);
+      joined.put(field, field.isStation() ? moved((Double) value) : value);
+    }
+    return Optional.of(joined.build());
+  }
+
+  /** What a corner has of those before it, by the part of them that it is; null for nothing. */
+  private Object inherited(PageField field, Corner corner, List<OwnValues> sources) {
     Predicate<OwnValues> isFirst = o -> successors(old(o)).get(0) == corner;
     Predicate<OwnValues> isLast =
         o -> successors(old(o)).get(successors(old(o)).size() - 1) == corner;
     Predicate<OwnValues> isMiddle = o -> tightest(old(o)) == corner;
-    OwnValues joined =
-        OwnValues.in(corner.number())
-            .line(first(sources, isMiddle, OwnValues::line))
-            .brakeAtM(moved(first(sources, isFirst, OwnValues::brakeAtM)))
-            .initialPct(first(sources, isFirst, OwnValues::initialPct))
-            .cornerGear(first(sources, isMiddle, OwnValues::cornerGear))
-            .turnInM(moved(first(sources, isFirst, OwnValues::turnInM)))
-            .turnInPct(first(sources, isFirst, OwnValues::turnInPct))
-            .releaseM(moved(last(sources, isMiddle, OwnValues::releaseM)))
-            .apexSpeedMps(first(sources, isMiddle, OwnValues::apexSpeedMps))
-            .apexOffsetM(first(sources, isMiddle, OwnValues::apexOffsetM))
-            .kerbApex(first(sources, isMiddle, OwnValues::kerbApex))
-            .kerbExit(last(sources, isLast, OwnValues::kerbExit))
-            .throttleFirstM(moved(last(sources, isLast, OwnValues::throttleFirstM)))
-            .throttleFullM(moved(last(sources, isLast, OwnValues::throttleFullM)))
-            .confidence(first(sources, o -> true, OwnValues::confidence))
-            .notes(together(sources, OwnValues::notes))
-            .wayOut(together(sources, OwnValues::wayOut))
-            .source(sources.get(0).source())
-            .brakeMark(
-                first(sources, isFirst, OwnValues::brakeMark),
-                first(sources, isFirst, OwnValues::brakeWords))
-            .turnInMark(
-                first(sources, isFirst, OwnValues::turnInMark),
-                first(sources, isFirst, OwnValues::turnInWords))
-            .build();
-    return Optional.of(joined);
+    return switch (field.heir()) {
+      case FIRST -> first(sources, isFirst, field);
+      case MIDDLE -> first(sources, isMiddle, field);
+      case MIDDLE_LAST -> last(sources, isMiddle, field);
+      case LAST -> last(sources, isLast, field);
+      case ANY -> first(sources, o -> true, field);
+      case TOGETHER -> together(sources, field);
+    };
   }
 
   private Corner old(OwnValues own) {
@@ -142,29 +132,32 @@ public final class CarriedOver {
     return place == null ? null : road.wrapStation(station.applyAsDouble(place));
   }
 
-  private static <T> T first(
-      List<OwnValues> sources, Predicate<OwnValues> which, Function<OwnValues, T> value) {
+  private static Object first(
+      List<OwnValues> sources, Predicate<OwnValues> which, PageField field) {
     return sources.stream()
         .filter(which)
-        .map(value)
+        .map(own -> own.get(field))
         .filter(Objects::nonNull)
         .findFirst()
         .orElse(null);
   }
 
-  private static <T> T last(
-      List<OwnValues> sources, Predicate<OwnValues> which, Function<OwnValues, T> value) {
+  private static Object last(List<OwnValues> sources, Predicate<OwnValues> which, PageField field) {
     return sources.stream()
         .filter(which)
-        .map(value)
+        .map(own -> own.get(field))
         .filter(Objects::nonNull)
         .reduce((a, b) -> b)
         .orElse(null);
   }
 
-  private static String together(List<OwnValues> sources, Function<OwnValues, String> text) {
+  private static String together(List<OwnValues> sources, PageField field) {
     List<String> parts =
-        sources.stream().map(text).filter(t -> t != null && !t.isBlank()).distinct().toList();
+        sources.stream()
+            .map(own -> (String) own.get(field))
+            .filter(text -> text != null && !text.isBlank())
+            .distinct()
+            .toList();
     return parts.isEmpty() ? null : String.join(" ", parts);
   }
 }

@@ -81,11 +81,19 @@ public record CornerPage(
     public Brake {
       choices = List.copyOf(choices);
     }
+
+    Brake pressed(double firstPct) {
+      return new Brake(atM, firstPct, style, target, safe, choices);
+    }
   }
 
   public record Gears(int approach, int corner, List<Double> downshiftsM) {
     public Gears {
       downshiftsM = List.copyOf(downshiftsM);
+    }
+
+    Gears in(int gear) {
+      return new Gears(approach, gear, downshiftsM);
     }
   }
 
@@ -101,11 +109,30 @@ public record CornerPage(
 
   /** Pressures while turning; null as a whole where the car turns off the brake. */
   public record TrailBrake(
-      double atTurnInPct, double halfPct, double nearApexPct, double releaseM) {}
+      double atTurnInPct, double halfPct, double nearApexPct, double releaseM) {
+    /** The same with the brake off at a place; without trailing before, no pressure until there. */
+    static TrailBrake off(TrailBrake before, double releaseM) {
+      return before == null
+          ? new TrailBrake(0, 0, 0, releaseM)
+          : new TrailBrake(before.atTurnInPct, before.halfPct, before.nearApexPct, releaseM);
+    }
+
+    TrailBrake pressed(double turnInPct) {
+      return new TrailBrake(turnInPct, halfPct, nearApexPct, releaseM);
+    }
+  }
 
   public record Apex(double atM, double offsetM, ApexKind kind, double speedMps) {}
 
-  public record Kerbs(Kerb.Use entry, Kerb.Use apex, Kerb.Use exit) {}
+  public record Kerbs(Kerb.Use entry, Kerb.Use apex, Kerb.Use exit) {
+    Kerbs inside(Kerb.Use use) {
+      return new Kerbs(entry, use, exit);
+    }
+
+    Kerbs outside(Kerb.Use use) {
+      return new Kerbs(entry, apex, use);
+    }
+  }
 
   /**
    * What the track limits allow in the corner: at its entry and exit outside, at its apex inside.
@@ -121,7 +148,15 @@ public record CornerPage(
   public record Edge(Double allowedM, Kerb kerb) {}
 
   /** Null members where the throttle is never shut. */
-  public record Throttle(Double firstM, Double firstPct, Double fullM) {}
+  public record Throttle(Double firstM, Double firstPct, Double fullM) {
+    Throttle from(double stationM) {
+      return new Throttle(stationM, firstPct, fullM);
+    }
+
+    Throttle fullFrom(double stationM) {
+      return new Throttle(firstM, firstPct, stationM);
+    }
+  }
 
   public record Exit(double trackOutM, double offsetM, double speedMps) {}
 
@@ -130,5 +165,150 @@ public record CornerPage(
     sources = Map.copyOf(sources);
     notes = notes == null ? "" : notes;
     wayOut = wayOut == null ? "" : wayOut;
+  }
+
+  /** The same page with some parts in others' places. */
+  Builder but() {
+    return new Builder(this);
+  }
+
+  /** Collects parts of a page that become others; the rest stays. */
+  static final class Builder {
+    private final CornerPage page;
+    private Approach approach;
+    private Brake brake;
+    private Gears gears;
+    private TurnIn turnIn;
+    private TrailBrake trailBrake;
+    private List<Apex> apexes;
+    private Kerbs kerbs;
+    private Throttle throttle;
+    private Exit exit;
+    private double timeS;
+    private double lowestSpeedMps;
+    private Map<String, Source> sources;
+    private Integer confidence;
+    private String notes;
+    private String wayOut;
+
+    private Builder(CornerPage page) {
+      this.page = page;
+      approach = page.approach;
+      brake = page.brake;
+      gears = page.gears;
+      turnIn = page.turnIn;
+      trailBrake = page.trailBrake;
+      apexes = page.apexes;
+      kerbs = page.kerbs;
+      throttle = page.throttle;
+      exit = page.exit;
+      timeS = page.timeS;
+      lowestSpeedMps = page.lowestSpeedMps;
+      sources = page.sources;
+      confidence = page.confidence;
+      notes = page.notes;
+      wayOut = page.wayOut;
+    }
+
+    Builder approach(Approach value) {
+      approach = value;
+      return this;
+    }
+
+    Builder brake(Brake value) {
+      brake = value;
+      return this;
+    }
+
+    Builder gears(Gears value) {
+      gears = value;
+      return this;
+    }
+
+    Builder turnIn(TurnIn value) {
+      turnIn = value;
+      return this;
+    }
+
+    Builder trailBrake(TrailBrake value) {
+      trailBrake = value;
+      return this;
+    }
+
+    Builder apexes(List<Apex> value) {
+      apexes = value;
+      return this;
+    }
+
+    Builder kerbs(Kerbs value) {
+      kerbs = value;
+      return this;
+    }
+
+    Builder throttle(Throttle value) {
+      throttle = value;
+      return this;
+    }
+
+    Builder exit(Exit value) {
+      exit = value;
+      return this;
+    }
+
+    Builder timeS(double value) {
+      timeS = value;
+      return this;
+    }
+
+    Builder lowestSpeedMps(double value) {
+      lowestSpeedMps = value;
+      return this;
+    }
+
+    Builder sources(Map<String, Source> value) {
+      sources = value;
+      return this;
+    }
+
+    Builder confidence(Integer value) {
+      confidence = value;
+      return this;
+    }
+
+    Builder notes(String value) {
+      notes = value;
+      return this;
+    }
+
+    Builder wayOut(String value) {
+      wayOut = value;
+      return this;
+    }
+
+    CornerPage build() {
+      return new CornerPage(
+          page.corner,
+          page.name,
+          page.direction,
+          page.fromM,
+          page.toM,
+          approach,
+          brake,
+          gears,
+          turnIn,
+          trailBrake,
+          apexes,
+          kerbs,
+          page.limits,
+          throttle,
+          exit,
+          timeS,
+          lowestSpeedMps,
+          page.lowestSpeedAtM,
+          sources,
+          confidence,
+          notes,
+          wayOut);
+    }
   }
 }

@@ -57,29 +57,12 @@ final class OwnPages {
       int slowest = road.indexOf(p.lowestSpeedAtM());
       double exitSpeed = lap.speedAt(road.indexOf(p.exit().trackOutM()));
       result.add(
-          new CornerPage(
-              p.corner(),
-              p.name(),
-              p.direction(),
-              p.fromM(),
-              p.toM(),
-              p.approach(),
-              p.brake(),
-              p.gears(),
-              p.turnIn(),
-              p.trailBrake(),
-              apexes,
-              p.kerbs(),
-              p.limits(),
-              p.throttle(),
-              new CornerPage.Exit(p.exit().trackOutM(), p.exit().offsetM(), exitSpeed),
-              timeOf(lap, model, pages, p),
-              lap.speedAt(slowest),
-              p.lowestSpeedAtM(),
-              p.sources(),
-              p.confidence(),
-              p.notes(),
-              p.wayOut()));
+          p.but()
+              .apexes(apexes)
+              .exit(new CornerPage.Exit(p.exit().trackOutM(), p.exit().offsetM(), exitSpeed))
+              .timeS(timeOf(lap, model, pages, p))
+              .lowestSpeedMps(lap.speedAt(slowest))
+              .build());
     }
     return result;
   }
@@ -97,29 +80,12 @@ final class OwnPages {
     Road road = lap.path().road();
     double approach = lap.speedAt(road.indexOf(CornerTime.beginsAtM(p, road)));
     double turnIn = lap.speedAt(road.indexOf(p.turnIn().atM()));
-    return new CornerPage(
-        p.corner(),
-        p.name(),
-        p.direction(),
-        p.fromM(),
-        p.toM(),
-        new CornerPage.Approach(p.approach().offsetM(), approach),
-        p.brake(),
-        p.gears(),
-        new CornerPage.TurnIn(p.turnIn().atM(), turnIn, p.turnIn().target(), p.turnIn().choices()),
-        p.trailBrake(),
-        p.apexes(),
-        p.kerbs(),
-        p.limits(),
-        p.throttle(),
-        p.exit(),
-        p.timeS(),
-        p.lowestSpeedMps(),
-        p.lowestSpeedAtM(),
-        p.sources(),
-        p.confidence(),
-        p.notes(),
-        p.wayOut());
+    return p.but()
+        .approach(new CornerPage.Approach(p.approach().offsetM(), approach))
+        .turnIn(
+            new CornerPage.TurnIn(
+                p.turnIn().atM(), turnIn, p.turnIn().target(), p.turnIn().choices()))
+        .build();
   }
 
   private static CornerPage overlay(CornerPage page, List<OwnValues> all, MarkChooser marks) {
@@ -134,102 +100,36 @@ final class OwnPages {
 
   private static CornerPage overlay(CornerPage page, OwnValues own, MarkChooser marks) {
     Map<String, CornerPage.Source> sources = new TreeMap<>(page.sources());
-    CornerPage.Brake brake = brake(page, own, marks, sources);
-    CornerPage.Gears gears = page.gears();
-    if (own.cornerGear() != null) {
-      sources.put("gears.corner", own.sourceOf("gears.corner"));
-      gears = new CornerPage.Gears(gears.approach(), own.cornerGear(), gears.downshiftsM());
+    CornerPage result =
+        page.but()
+            .brake(brake(page, own, marks, sources))
+            .turnIn(turnIn(page, own, marks, sources))
+            .build();
+    for (PageField field : PageField.values()) {
+      Object value = own.get(field);
+      if (value != null && field.isLaidOver()) {
+        result = field.laidOver(result, value);
+      }
+      if (value != null && field.hasSource() && field.showsOn(result)) {
+        sources.put(field.path(), own.sourceOf(field.path()));
+      }
     }
-    CornerPage.TurnIn turnIn = turnIn(page, own, marks, sources);
-    CornerPage.TrailBrake trail = page.trailBrake();
-    if (own.releaseM() != null) {
-      sources.put("trailBrake.release_m", own.sourceOf("trailBrake.release_m"));
-      trail =
-          trail == null
-              ? new CornerPage.TrailBrake(0, 0, 0, own.releaseM())
-              : new CornerPage.TrailBrake(
-                  trail.atTurnInPct(), trail.halfPct(), trail.nearApexPct(), own.releaseM());
-    }
-    if (own.turnInPct() != null && trail != null) {
-      sources.put("trailBrake.atTurnIn_pct", own.sourceOf("trailBrake.atTurnIn_pct"));
-      trail =
-          new CornerPage.TrailBrake(
-              own.turnInPct(), trail.halfPct(), trail.nearApexPct(), trail.releaseM());
-    }
-    if (own.line() != null) {
-      sources.put("line", own.sourceOf("line"));
-    }
-    if (own.apexOffsetM() != null) {
-      sources.put("apexes.offset_m", own.sourceOf("apexes.offset_m"));
-    }
-    CornerPage.Kerbs kerbs = page.kerbs();
-    if (own.kerbApex() != null) {
-      sources.put("kerbs.apex", own.sourceOf("kerbs.apex"));
-      kerbs = new CornerPage.Kerbs(kerbs.entry(), own.kerbApex(), kerbs.exit());
-    }
-    if (own.kerbExit() != null) {
-      sources.put("kerbs.exit", own.sourceOf("kerbs.exit"));
-      kerbs = new CornerPage.Kerbs(kerbs.entry(), kerbs.apex(), own.kerbExit());
-    }
-    double lowest = page.lowestSpeedMps();
-    if (own.apexSpeedMps() != null) {
-      sources.put("apexes.speed_mps", own.sourceOf("apexes.speed_mps"));
-      lowest = own.apexSpeedMps();
-    }
-    CornerPage.Throttle throttle = page.throttle();
-    if (own.throttleFirstM() != null) {
-      sources.put("throttle.first_m", own.sourceOf("throttle.first_m"));
-      throttle =
-          new CornerPage.Throttle(own.throttleFirstM(), throttle.firstPct(), throttle.fullM());
-    }
-    if (own.throttleFullM() != null) {
-      sources.put("throttle.full_m", own.sourceOf("throttle.full_m"));
-      throttle =
-          new CornerPage.Throttle(throttle.firstM(), throttle.firstPct(), own.throttleFullM());
-    }
-    return new CornerPage(
-        page.corner(),
-        page.name(),
-        page.direction(),
-        page.fromM(),
-        page.toM(),
-        page.approach(),
-        brake,
-        gears,
-        turnIn,
-        trail,
-        page.apexes(),
-        kerbs,
-        page.limits(),
-        throttle,
-        page.exit(),
-        page.timeS(),
-        lowest,
-        page.lowestSpeedAtM(),
-        sources,
-        own.confidence() == null ? page.confidence() : own.confidence(),
-        own.notes() == null ? page.notes() : own.notes(),
-        own.wayOut() == null ? page.wayOut() : own.wayOut());
+    return result.but().sources(sources).build();
   }
 
   private static CornerPage.Brake brake(
       CornerPage page, OwnValues own, MarkChooser marks, Map<String, CornerPage.Source> sources) {
     CornerPage.Brake brake = page.brake();
     Double atM = own.brakeAtM() == null ? brake.atM() : own.brakeAtM();
-    Double initial = own.initialPct() == null ? brake.initialPct() : own.initialPct();
     MarkReference target = brake.target();
     MarkReference safe = brake.safe();
     List<MarkReference> choices = brake.choices();
     var outside = page.direction().mirrored();
     if (own.brakeAtM() != null) {
-      sources.put("brake.at_m", own.sourceOf("brake.at_m"));
       List<MarkReference> found = marks.choices(atM, outside, PageWriter.MARKS_OFFERED);
       target = PageWriter.first(found, PageWriter.stillCounted(target, brake.atM(), atM));
       choices = PageWriter.others(found);
       safe = marks.safe(marks.earlier(atM, brake.atM()), outside).orElse(null);
-    }
-    if (own.initialPct() != null) {
-      sources.put("brake.initial_pct", own.sourceOf("brake.initial_pct"));
     }
     if (atM != null) {
       MarkReference chosen = chosen(own.brakeMark(), own.brakeWords(), atM, target, marks);
@@ -239,7 +139,7 @@ final class OwnPages {
         target = chosen;
       }
     }
-    return new CornerPage.Brake(atM, initial, brake.style(), target, safe, choices);
+    return new CornerPage.Brake(atM, brake.initialPct(), brake.style(), target, safe, choices);
   }
 
   private static CornerPage.TurnIn turnIn(
@@ -249,7 +149,6 @@ final class OwnPages {
     MarkReference target = turnIn.target();
     List<MarkReference> choices = turnIn.choices();
     if (own.turnInM() != null) {
-      sources.put("turnIn.at_m", own.sourceOf("turnIn.at_m"));
       List<MarkReference> found =
           marks.choices(atM, page.direction().mirrored(), PageWriter.MARKS_OFFERED);
       target = PageWriter.first(found, PageWriter.stillCounted(target, turnIn.atM(), atM));

@@ -1,7 +1,7 @@
 package marvek.core.review;
 
 import java.util.List;
-import marvek.core.brief.PageField;
+import marvek.core.page.PageField;
 
 /**
  * A change of a page that laps speak for.

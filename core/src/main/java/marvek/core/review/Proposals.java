@@ -7,7 +7,6 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Function;
-import marvek.core.brief.PageField;
 import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
 import marvek.core.laps.CornerReading;
@@ -15,6 +14,7 @@ import marvek.core.laps.Finding;
 import marvek.core.laps.Middle;
 import marvek.core.page.CornerPage;
 import marvek.core.page.OwnValues;
+import marvek.core.page.PageField;
 import marvek.core.page.Reference;
 import marvek.core.page.Stakes;
 import marvek.core.review.Proposal.Kind;
@@ -292,7 +292,7 @@ public final class Proposals {
         page(p).corner(),
         kind,
         field,
-        field.of(page(p)),
+        field.amountOf(page(p)),
         after,
         row.size(),
         names(row),

@@ -18,6 +18,7 @@ import marvek.core.conditions.Conditions;
 import marvek.core.page.CornerPage;
 import marvek.core.page.LineChoice;
 import marvek.core.page.OwnValues;
+import marvek.core.page.PageField;
 import marvek.core.page.Reference;
 import org.junit.jupiter.api.Test;
 

@@ -16,6 +16,8 @@ import io.swagger.v3.oas.models.parameters.Parameter;
 import io.swagger.v3.oas.models.responses.ApiResponse;
 import java.util.List;
 import java.util.Map;
+import marvek.formats.JsonFiles;
+import marvek.formats.PointCatalogue;
 import org.springdoc.core.customizers.GlobalOpenApiCustomizer;
 import org.springdoc.core.customizers.GlobalOperationCustomizer;
 import org.springdoc.core.providers.ObjectMapperProvider;
@@ -140,6 +142,7 @@ class Contract {
 
   private static void complete(OpenAPI api) {
     api.setInfo(new Info().title("Marvek").version("1"));
+    api.addExtension("x-page-fields", JsonFiles.MAPPER.treeToValue(PointCatalogue.table(), List.class));
     Components components = api.getComponents();
     components.addSchemas(PROBLEM, problem());
     FormatSchemas.all()

@@ -1,0 +1,264 @@
+package marvek.core.page;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import marvek.core.InvalidValueException;
+import marvek.core.circuit.Kerb;
+
+/**
+ * The one list of what a page can hold of a driver's own, in the order in which it is written.
+ * Overlay, files, schema, comparison, merge, carry-over, preparation and the interface's tables
+ * iterate it. Words, letters and shapes of plates stand in the catalogue of the points.
+ */
+public enum PageField {
+  LINE("line", Quantity.SCHOOL, Heir.MIDDLE),
+  BRAKE("brake.at_m", Quantity.STATION, Heir.FIRST, 1, p -> p.brake().atM()),
+  BRAKE_INITIAL(
+      "brake.initial_pct",
+      Quantity.PRESS,
+      Heir.FIRST,
+      p -> p.brake().initialPct(),
+      (p, v) -> p.but().brake(p.brake().pressed((Double) v)).build()),
+  GEAR(
+      "gears.corner",
+      Quantity.GEAR,
+      Heir.MIDDLE,
+      0.5,
+      p -> p.gears().corner(),
+      (p, v) -> p.but().gears(p.gears().in((Integer) v)).build()),
+  TURN_IN("turnIn.at_m", Quantity.STATION, Heir.FIRST, p -> p.turnIn().atM()),
+  RELEASE(
+      "trailBrake.release_m",
+      Quantity.STATION,
+      Heir.MIDDLE_LAST,
+      1.5,
+      p -> p.trailBrake() == null ? null : p.trailBrake().releaseM(),
+      (p, v) -> p.but().trailBrake(CornerPage.TrailBrake.off(p.trailBrake(), (Double) v)).build()),
+  TURN_IN_PRESSURE(
+      "trailBrake.atTurnIn_pct",
+      Quantity.PERCENT,
+      Heir.FIRST,
+      p -> p.trailBrake() == null ? null : p.trailBrake().atTurnInPct(),
+      (p, v) ->
+          p.trailBrake() == null
+              ? p
+              : p.but().trailBrake(p.trailBrake().pressed((Double) v)).build()),
+  APEX_SPEED(
+      "apexes.speed_mps",
+      Quantity.SPEED,
+      Heir.MIDDLE,
+      0.25,
+      CornerPage::lowestSpeedMps,
+      (p, v) -> p.but().lowestSpeedMps((Double) v).build()),
+  APEX_OFFSET("apexes.offset_m", Quantity.OFFSET, Heir.MIDDLE, p -> p.apexes().get(0).offsetM()),
+  APEX_KERB(
+      "kerbs.apex",
+      Quantity.KERB_USE,
+      Heir.MIDDLE,
+      0.5,
+      p -> p.kerbs().apex(),
+      (p, v) -> p.but().kerbs(p.kerbs().inside((Kerb.Use) v)).build()),
+  EXIT_KERB(
+      "kerbs.exit",
+      Quantity.KERB_USE,
+      Heir.LAST,
+      0.5,
+      p -> p.kerbs().exit(),
+      (p, v) -> p.but().kerbs(p.kerbs().outside((Kerb.Use) v)).build()),
+  THROTTLE_FIRST(
+      "throttle.first_m",
+      Quantity.STATION,
+      Heir.LAST,
+      1.5,
+      p -> p.throttle().firstM(),
+      (p, v) -> p.but().throttle(p.throttle().from((Double) v)).build()),
+  THROTTLE_FULL(
+      "throttle.full_m",
+      Quantity.STATION,
+      Heir.LAST,
+      3,
+      p -> p.throttle().fullM(),
+      (p, v) -> p.but().throttle(p.throttle().fullFrom((Double) v)).build()),
+  BRAKE_MARK("brake.mark", Quantity.WORDS, Heir.FIRST),
+  BRAKE_WORDS("brake.words", Quantity.WORDS, Heir.FIRST),
+  TURN_IN_MARK("turnIn.mark", Quantity.WORDS, Heir.FIRST),
+  TURN_IN_WORDS("turnIn.words", Quantity.WORDS, Heir.FIRST),
+  CONFIDENCE(
+      "confidence",
+      Quantity.OF_FIVE,
+      Heir.ANY,
+      CornerPage::confidence,
+      (p, v) -> p.but().confidence((Integer) v).build()),
+  NOTES(
+      "notes",
+      Quantity.NOTE,
+      Heir.TOGETHER,
+      CornerPage::notes,
+      (p, v) -> p.but().notes((String) v).build()),
+  WAY_OUT(
+      "wayOut",
+      Quantity.NOTE,
+      Heir.TOGETHER,
+      CornerPage::wayOut,
+      (p, v) -> p.but().wayOut((String) v).build());
+
+  /** Fields that a session changes. */
+  private static final List<PageField> OF_SESSIONS =
+      Arrays.stream(values()).filter(field -> !Double.isNaN(field.leastChange)).toList();
+
+  private final String path;
+  private final Quantity quantity;
+  private final Heir heir;
+  private final double leastChange;
+  private final Function<CornerPage, Object> read;
+  private final BiFunction<CornerPage, Object, CornerPage> write;
+
+  /** A field that shows on the page in another one's words. */
+  PageField(String path, Quantity quantity, Heir heir) {
+    this(path, quantity, heir, Double.NaN, page -> null, null);
+  }
+
+  /** A field that is laid over by what goes with it: its mark. */
+  PageField(String path, Quantity quantity, Heir heir, Function<CornerPage, Object> read) {
+    this(path, quantity, heir, Double.NaN, read, null);
+  }
+
+  PageField(
+      String path,
+      Quantity quantity,
+      Heir heir,
+      double leastChange,
+      Function<CornerPage, Object> read) {
+    this(path, quantity, heir, leastChange, read, null);
+  }
+
+  PageField(
+      String path,
+      Quantity quantity,
+      Heir heir,
+      Function<CornerPage, Object> read,
+      BiFunction<CornerPage, Object, CornerPage> write) {
+    this(path, quantity, heir, Double.NaN, read, write);
+  }
+
+  PageField(
+      String path,
+      Quantity quantity,
+      Heir heir,
+      double leastChange,
+      Function<CornerPage, Object> read,
+      BiFunction<CornerPage, Object, CornerPage> write) {
+    this.path = path;
+    this.quantity = quantity;
+    this.heir = heir;
+    this.leastChange = leastChange;
+    this.read = read;
+    this.write = write;
+  }
+
+  /** Its name in the book format. */
+  public String path() {
+    return path;
+  }
+
+  /** Where a page of the book format shows it; of a list the first entry. */
+  public String shownAt() {
+    return switch (this) {
+      // The slowest place need not be the apex.
+      case APEX_SPEED -> "lowest.speed_mps";
+      case BRAKE_MARK, BRAKE_WORDS -> "brake.target";
+      case TURN_IN_MARK, TURN_IN_WORDS -> "turnIn.target";
+      default -> path;
+    };
+  }
+
+  public Quantity quantity() {
+    return quantity;
+  }
+
+  Heir heir() {
+    return heir;
+  }
+
+  /** Changes smaller than this are not worth a word; NaN where a session changes nothing of it. */
+  public double leastChange() {
+    return leastChange;
+  }
+
+  /** Whether it is a place along the lap. */
+  public boolean isStation() {
+    return quantity == Quantity.STATION;
+  }
+
+  /** Whether it is said of the corner and is no value of the model's. */
+  public boolean isSaid() {
+    return this == CONFIDENCE || quantity == Quantity.NOTE;
+  }
+
+  /** Fields that a session changes, in their order. */
+  public static List<PageField> ofSessions() {
+    return OF_SESSIONS;
+  }
+
+  /**
+   * The field of a name that a session changes.
+   *
+   * @throws InvalidValueException if there is none
+   */
+  public static PageField ofSession(String path) {
+    return OF_SESSIONS.stream()
+        .filter(field -> field.path.equals(path))
+        .findFirst()
+        .orElseThrow(
+            () ->
+                new InvalidValueException(
+                    "field", "(" + path + ") is not one that a session changes"));
+  }
+
+  /** The value of a page; null where the page has none. */
+  public Object of(CornerPage page) {
+    return read.apply(page);
+  }
+
+  /** The value of a page as a number; null where the page has none. */
+  public Double amountOf(CornerPage page) {
+    return quantity.amount(of(page));
+  }
+
+  /** The driver's own value as a number; null without one. */
+  public Double amountOf(OwnValues own) {
+    return own == null ? null : quantity.amount(own.get(this));
+  }
+
+  /** Puts an own value in the model's place; null gives it back. */
+  public void put(OwnValues.Builder own, Double amount) {
+    own.put(this, quantity.value(amount));
+  }
+
+  /** Whether a page says where its value comes from. */
+  public boolean hasSource() {
+    return !isSaid() && !quantity.isText();
+  }
+
+  /** Whether a page has a value there that can be the driver's own. */
+  public boolean isOn(CornerPage page) {
+    return this == LINE ? page.sources().containsKey(path) : of(page) != null;
+  }
+
+  /** Whether an own value shows on a page: without trailing there is no pressure at turn-in. */
+  boolean showsOn(CornerPage page) {
+    return this == LINE || of(page) != null;
+  }
+
+  /** Whether the value is laid over the page's own by itself. */
+  boolean isLaidOver() {
+    return write != null;
+  }
+
+  /** The page with the value in its place. */
+  CornerPage laidOver(CornerPage page, Object value) {
+    return write.apply(page, value);
+  }
+}

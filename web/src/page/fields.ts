@@ -1,0 +1,93 @@
+import { PAGE_FIELDS } from '../api/page-fields';
+import type { CornerPage, OwnField } from '../api/types';
+import { KERB_USE, SCHOOLS } from './words';
+
+export type PlateShape = 'square' | 'diamond' | 'frame' | 'ring' | 'triangle' | 'flag' | 'plain';
+
+/** A value of a page that can be the driver's own, from the one list of them. */
+export interface PageField {
+  kind: (typeof PAGE_FIELDS)[OwnField]['kind'];
+  /** Where the page shows it; of a list the first entry. */
+  shown: string;
+  name: string;
+  /** Heading of its row in a comparison. */
+  row: string;
+  /** How a change of it begins: "brake 9 m earlier". */
+  said?: string;
+  /** Word on its plate on the strip. */
+  plate?: string;
+  letter?: string;
+  shape?: PlateShape;
+  /** Below this nobody drives a difference. */
+  leastChange?: number;
+}
+
+export const FIELDS: Record<OwnField, PageField> = PAGE_FIELDS;
+
+/** All of them in their order. */
+export const PATHS = Object.keys(PAGE_FIELDS) as OwnField[];
+
+/** Of a mark the reference; the words for it show there too. */
+export const isMark = (path: OwnField) => path.endsWith('.mark');
+export const isWordsOfMark = (path: OwnField) => path.endsWith('.words');
+
+/** What a page shows in the place of a field; of a list its first entry. */
+export function shownAt(page: CornerPage, path: OwnField): unknown {
+  let value: unknown = page;
+  for (const name of FIELDS[path].shown.split('.')) {
+    const part: unknown = Array.isArray(value) ? value[0] : value;
+    if (typeof part !== 'object' || part === null) return undefined;
+    value = Object.entries(part).find(([key]) => key === name)?.[1];
+  }
+  return value;
+}
+
+const USES = Object.keys(KERB_USE);
+
+/** The same as a number: the use of a kerb by its place in the list of uses. */
+export function amountAt(page: CornerPage, path: OwnField): number | undefined {
+  const value = shownAt(page, path);
+  if (typeof value === 'number') return value;
+  const use = USES.findIndex((known) => known === value);
+  return FIELDS[path].kind === 'kerb-use' && use >= 0 ? use : undefined;
+}
+
+/** Writes values with their units. */
+export interface FieldWriter {
+  speed: (mps: number) => string;
+  length: (m: number) => string;
+  /** A length across the road, to a decimal. */
+  across: (m: number) => string;
+}
+
+/** What a page shows in the place of a field, in words; a dash for nothing. */
+export function textAt(page: CornerPage, path: OwnField, w: FieldWriter): string {
+  const value = shownAt(page, path);
+  if (isMark(path)) return markText(value);
+  const { kind } = FIELDS[path];
+  if (kind === 'school') return page.line ? SCHOOLS[page.line].name : 'as the lap';
+  if (kind === 'kerb-use') return KERB_USE[page.kerbs[path === 'kerbs.exit' ? 'exit' : 'apex']];
+  if (typeof value === 'string') return value || '–';
+  if (typeof value !== 'number') return '–';
+  switch (kind) {
+    case 'station':
+      return w.length(value);
+    case 'speed':
+      return w.speed(value);
+    case 'offset':
+      return w.across(value);
+    case 'percent':
+    case 'press':
+      return `${Math.round(value)} %`;
+    case 'of-five':
+      return `${value} of 5`;
+    default:
+      return String(value);
+  }
+}
+
+function markText(value: unknown): string {
+  if (typeof value !== 'object' || value === null) return '–';
+  if ('own' in value && typeof value.own === 'string') return value.own;
+  return 'mark' in value ? String(value.mark) : '–';
+}
