@@ -2256,6 +2256,12 @@ export interface components {
             corner: number;
             words: string;
         };
+        /** @description a place that only a driver gives */
+        BookOwnPoint: {
+            at_m: number;
+            choices?: components["schemas"]["BookMark"][];
+            target?: components["schemas"]["BookMark"];
+        };
         /** @description own values of one corner, by their fields; what is absent is the model's */
         BookOwnValues: {
             /** @description Apex offset */
@@ -4106,7 +4112,7 @@ export interface components {
             /** Format: int32 */
             corner: number;
             /** @enum {string} */
-            kind: "brake-mark" | "gear" | "turn-in-mark" | "release" | "kerbs" | "throttle" | "in-the-wet" | "way-out";
+            kind: "brake-mark" | "gear" | "turn-in-mark" | "release" | "kerbs" | "throttle" | "in-the-wet" | "way-out" | "own-points";
             /** Format: int32 */
             quality: number;
         };
@@ -4133,7 +4139,7 @@ export interface components {
              * @description by its name in small letters
              * @enum {string}
              */
-            kind: "brake-mark" | "gear" | "turn-in-mark" | "release" | "kerbs" | "throttle" | "in-the-wet" | "way-out";
+            kind: "brake-mark" | "gear" | "turn-in-mark" | "release" | "kerbs" | "throttle" | "in-the-wet" | "way-out" | "own-points";
         };
         RecallRoundView: {
             /** Format: int32 */

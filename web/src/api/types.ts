@@ -7,6 +7,8 @@ export type Source = Schemas['BookSource'];
 export type KerbUse = Schemas['BookKerbUse'];
 export type MarkReference = Schemas['BookMark'];
 export type Edge = Schemas['BookEdge'];
+/** A place that only a driver gives. */
+export type OwnPoint = Schemas['BookOwnPoint'];
 export type Stakes = Schemas['BookStakes'];
 export type Driven = Schemas['BookDriven'];
 export type CornerPage = Schemas['BookPage'];

@@ -8,6 +8,7 @@
   import Line from './Line.svelte';
   import MarkChoice from './MarkChoice.svelte';
   import { usePage } from './page-context';
+  import OwnPoints from './OwnPoints.svelte';
   import Place from './Place.svelte';
   import {
     BRAKE_STYLE,
@@ -119,7 +120,7 @@
         {#if !p.brake.target || p.brake.target.weak}No mark is seen in time: look for one on the
           <a class="link" href="/circuits/{book.book!.circuitId}/walk">walk</a>.{/if}
         {@render cautions(p.brake.target)}
-        <MarkChoice point="brake" target={p.brake.target} choices={p.brake.choices} />
+        <MarkChoice place="brake.at_m" target={p.brake.target} choices={p.brake.choices} />
       {/if}
     {/snippet}
   </Line>
@@ -167,7 +168,7 @@
         own={own('trailBrake.atTurnIn_pct')}
         onchange={(v) => set('trailBrake.atTurnIn_pct', v)}
       /> still on{/if}.
-    <MarkChoice point="turnIn" target={p.turnIn.target} choices={p.turnIn.choices} />
+    <MarkChoice place="turnIn.at_m" target={p.turnIn.target} choices={p.turnIn.choices} />
     {#snippet more()}{@render cautions(p.turnIn.target)}{/snippet}
   </Line>
 {/snippet}
@@ -175,6 +176,7 @@
   {#if turnInFirst}{@render turnIn()}{/if}
   {@render brakeAndGears()}
   {#if !turnInFirst}{@render turnIn()}{/if}
+  <OwnPoints />
   {#if p.trailBrake}
     <Line letter="R" shape="frame" title="Release" fields={['trailBrake.release_m']}>
       off

@@ -2,25 +2,26 @@
   import type { MarkReference, OwnField } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
   import { preferences } from '../units/preferences.svelte';
+  import { marksOf } from './fields';
   import { usePage } from './page-context';
   import { markWords } from './words';
 
   interface Props {
-    /** Point that the marks tell. */
-    point: 'brake' | 'turnIn';
+    /** The place that the marks tell. */
+    place: OwnField;
     target?: MarkReference;
     choices?: MarkReference[];
   }
-  const { point, target, choices = [] }: Props = $props();
+  const { place, target, choices = [] }: Props = $props();
 
   const book = useBook();
   const page = usePage();
   const corner = $derived(page().corner);
   const length = (m: number) => preferences.lengthText(m);
-  const field = (what: 'mark' | 'words') => `${point}.${what}` as OwnField;
+  const [mark, words] = $derived(marksOf(place));
 
-  function choose(mark: string) {
-    book.setOwnAll(corner, { [field('mark')]: mark, [field('words')]: undefined });
+  function choose(label: string) {
+    book.setOwnAll(corner, { [mark]: label, [words]: undefined });
   }
 </script>
 
@@ -39,8 +40,7 @@
         maxlength="120"
         value={target?.own ?? ''}
         placeholder="where the fence turns"
-        onchange={(e) =>
-          book.setOwn(corner, field('words'), e.currentTarget.value.trim() || undefined)}
+        onchange={(e) => book.setOwn(corner, words, e.currentTarget.value.trim() || undefined)}
       />
     </label>
   </div>

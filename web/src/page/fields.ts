@@ -1,5 +1,5 @@
 import { PAGE_FIELDS } from '../api/page-fields';
-import type { CornerPage, OwnField } from '../api/types';
+import type { CornerPage, MarkReference, OwnField, OwnPoint } from '../api/types';
 import { KERB_USE, SCHOOLS } from './words';
 
 export type PlateShape = 'square' | 'diamond' | 'frame' | 'ring' | 'triangle' | 'flag' | 'plain';
@@ -18,6 +18,8 @@ export interface PageField {
   plate?: string;
   letter?: string;
   shape?: PlateShape;
+  /** A place that only a driver gives. */
+  typed?: boolean;
   /** Below this nobody drives a difference. */
   leastChange?: number;
 }
@@ -26,6 +28,18 @@ export const FIELDS: Record<OwnField, PageField> = PAGE_FIELDS;
 
 /** All of them in their order. */
 export const PATHS = Object.keys(PAGE_FIELDS) as OwnField[];
+
+/** Places that only a driver gives. */
+export const TYPED = PATHS.filter((path) => FIELDS[path].typed);
+
+/** The part of the page that a field belongs to: brake of brake.at_m. */
+export const groupOf = (path: OwnField) => path.split('.')[0];
+
+/** The fields of the mark that a place is told by: its label and the driver's own words. */
+export const marksOf = (path: OwnField): OwnField[] =>
+  PATHS.filter(
+    (other) => other !== path && groupOf(other) === groupOf(path) && FIELDS[other].kind === 'words',
+  );
 
 /** Of a mark the reference; the words for it show there too. */
 export const isMark = (path: OwnField) => path.endsWith('.mark');
@@ -40,6 +54,20 @@ export function shownAt(page: CornerPage, path: OwnField): unknown {
     value = Object.entries(part).find(([key]) => key === name)?.[1];
   }
   return value;
+}
+
+const isPoint = (part: unknown): part is OwnPoint =>
+  typeof part === 'object' && part !== null && 'at_m' in part;
+
+/** A place along the lap with what it is told by; nothing where the page has none. */
+export function pointAt(page: CornerPage, path: OwnField): OwnPoint | undefined {
+  const part = Object.entries(page).find(([name]) => name === groupOf(path))?.[1];
+  return isPoint(part) ? part : undefined;
+}
+
+/** The mark that a place is told by. */
+export function targetAt(page: CornerPage, path: OwnField): MarkReference | undefined {
+  return marksOf(path).length ? pointAt(page, path)?.target : undefined;
 }
 
 const USES = Object.keys(KERB_USE);

@@ -1,5 +1,6 @@
 import type { QuestionKind, RecallQuestion } from '../api/recall';
 import type { CornerPage, KerbUse, Trace } from '../api/types';
+import { FIELDS, pointAt, TYPED } from '../page/fields';
 import { KERB_USE, markWords } from '../page/words';
 import { between } from '../strip/lap-axis';
 
@@ -13,6 +14,7 @@ export const ASKED: Record<QuestionKind, string> = {
   throttle: 'Where does the throttle come?',
   'in-the-wet': 'What is otherwise on a wet road?',
   'way-out': 'The brake mark is missed. What now?',
+  'own-points': 'Where are the points that you set yourself?',
 };
 
 type Lap = Pick<Trace, 'length_m' | 'closed'>;
@@ -50,7 +52,24 @@ export function answerWords(
       return inTheWet;
     case 'way-out':
       return page.wayOut ?? '–';
+    case 'own-points':
+      return ownPoints(page, length, fromApex);
   }
+}
+
+/** "Where to look: at the old oak". */
+function ownPoints(
+  page: CornerPage,
+  length: (m: number) => string,
+  fromApex: (station: number) => string,
+): string {
+  const told = TYPED.flatMap((path) => {
+    const point = pointAt(page, path);
+    if (!point) return [];
+    const where = point.target ? markWords(point.target, length) : fromApex(point.at_m);
+    return [`${FIELDS[path].name}: ${where}`];
+  });
+  return told.join('; ') || '–';
 }
 
 /** What it said when it was learned; undefined where that cannot be told in words. */

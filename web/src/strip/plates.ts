@@ -2,7 +2,7 @@ import type { StripFrame } from './frame';
 import { spread } from './labels';
 import { valueAt } from './lap-axis';
 import { place } from './window';
-import { amountAt, FIELDS, PATHS, type PlateShape } from '../page/fields';
+import { amountAt, FIELDS, PATHS, targetAt, type PlateShape } from '../page/fields';
 import type { CornerPage, MarkReference, OwnField } from '../api/types';
 
 /** A point of the page as it stands on the strip. */
@@ -35,13 +35,7 @@ function plateOf(page: CornerPage, path: OwnField): Plate[] {
   const { kind, letter, shape, plate } = FIELDS[path];
   const station = amountAt(page, path);
   if (kind !== 'station' || !letter || !shape || !plate || station === undefined) return [];
-  return [{ letter, name: plate, station, shape, mark: markOf(page, path), field: path }];
-}
-
-/** The mark that a place is told by. */
-function markOf(page: CornerPage, path: OwnField): MarkReference | undefined {
-  if (path.startsWith('brake.')) return page.brake.target;
-  return path.startsWith('turnIn.') ? page.turnIn.target : undefined;
+  return [{ letter, name: plate, station, shape, mark: targetAt(page, path), field: path }];
 }
 
 /** Own values as the driver has them in the draft; places along the lap count here. */

@@ -15,6 +15,7 @@ import marvek.core.brief.WarmUp;
 import marvek.core.circuit.Circuit;
 import marvek.core.conditions.Conditions;
 import marvek.core.page.LineChoice;
+import marvek.core.page.PageField;
 import marvek.core.page.Reference;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
@@ -102,6 +103,6 @@ public class SessionBenchmark {
   /** The lap as spoken words. */
   @Benchmark
   public List<CallOut> callOuts() {
-    return CallOuts.of(base.lap(), base.pages(), 1, 1);
+    return CallOuts.of(base.lap(), base.pages(), 1, 1, PageField::group);
   }
 }

@@ -14,6 +14,7 @@ import marvek.core.circuit.Mark;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.RoadPosition;
 import marvek.core.page.CornerPage;
+import marvek.core.page.PageField;
 
 /** Writes GPX 1.1: marks and action points as waypoints, for any device that shows such. */
 public final class GpxWriter {
@@ -72,6 +73,13 @@ public final class GpxWriter {
     CornerPage.TurnIn turnIn = page.turnIn();
     actions.add(
         new Action("turn in", turnIn.atM(), turnIn.target() == null ? "" : turnIn.target().text()));
+    for (PageField field : PageField.typed()) {
+      CornerPage.OwnPoint point = page.points().get(field);
+      if (point != null) {
+        String words = point.target() == null ? "" : point.target().text();
+        actions.add(new Action(PointCatalogue.said(field), point.atM(), words));
+      }
+    }
     if (page.trailBrake() != null) {
       actions.add(new Action("release", page.trailBrake().releaseM(), ""));
     }

@@ -30,6 +30,11 @@ public final class PointCatalogue {
     return WORDS.path(field.path()).path("name").asString();
   }
 
+  /** How it is said: "look" of "look at the oak". */
+  public static String said(PageField field) {
+    return WORDS.path(field.path()).path("said").asString("");
+  }
+
   /** Letter on its plate; empty without one. */
   public static String letter(PageField field) {
     return WORDS.path(field.path()).path("letter").asString("");
@@ -46,6 +51,9 @@ public final class PointCatalogue {
     for (PageField field : PageField.values()) {
       ObjectNode row = table.addObject().put("path", field.path());
       row.put("shown", field.shownAt()).put("kind", Spelled.of(field.quantity()));
+      if (field.isTyped()) {
+        row.put("typed", true);
+      }
       bound(row, "low", field.quantity().low());
       bound(row, "high", field.quantity().high());
       if (!Double.isNaN(field.leastChange())) {

@@ -40,6 +40,10 @@ public enum PublishedSchema {
     if (tree.at("/$defs/ownValues/properties") instanceof ObjectNode own) {
       PointCatalogue.describe(own);
     }
+    if (tree.at("/$defs/page/properties") instanceof ObjectNode page) {
+      PageField.typed()
+          .forEach(field -> page.putObject(field.group()).put("$ref", "#/$defs/ownPoint"));
+    }
     if (tree.at("/$defs/changedField") instanceof ObjectNode changed) {
       ArrayNode paths = changed.putArray("enum");
       PageField.ofSessions().forEach(field -> paths.add(field.path()));

@@ -119,6 +119,7 @@ public final class RevisionJson {
         .put("trackOut_m", metres(p.exit().trackOutM()))
         .put("offset_m", metres(p.exit().offsetM()))
         .put("speed_mps", speed(p.exit().speedMps()));
+    ownPoints(node, p);
     node.put("time_s", rounded(p.timeS(), 3));
     node.putObject("lowest")
         .put("at_m", metres(p.lowestSpeedAtM()))
@@ -132,6 +133,17 @@ public final class RevisionJson {
     }
     node.put("notes", p.notes()).put("wayOut", p.wayOut());
     return node;
+  }
+
+  private static void ownPoints(ObjectNode node, CornerPage p) {
+    for (PageField field : PageField.typed()) {
+      CornerPage.OwnPoint point = p.points().get(field);
+      if (point != null) {
+        ObjectNode written = node.putObject(field.group()).put("at_m", metres(point.atM()));
+        mark(written, "target", point.target());
+        choices(written, point.choices());
+      }
+    }
   }
 
   private static void driven(ObjectNode node, Driven d) {
@@ -271,6 +283,9 @@ public final class RevisionJson {
     }
     source(node, p, "brake.target", p.brake().target() != null);
     source(node, p, "turnIn.target", p.turnIn().target() != null);
+    p.points().keySet().stream()
+        .map(field -> field.group() + ".target")
+        .forEach(target -> source(node, p, target, p.sources().containsKey(target)));
   }
 
   private static void source(ObjectNode node, CornerPage page, String field, boolean there) {

@@ -102,7 +102,8 @@ class DemoDaysTest {
             Conditions.DEFAULT);
     for (double pace = 0.3; pace <= 1; pace += 0.05) {
       double lapS = reference.lap().timeS() / pace;
-      List<CallOut> calls = CallOuts.of(reference.lap(), reference.pages(), pace, 1);
+      List<CallOut> calls =
+          CallOuts.of(reference.lap(), reference.pages(), pace, 1, PointCatalogue::said);
       assertThat(calls.size()).isGreaterThan(reference.pages().size() / 2);
       for (int k = 0; k < calls.size(); k++) {
         CallOut call = calls.get(k);

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import marvek.core.Require;
 import marvek.core.brief.CallOut.Piece;
 import marvek.core.brief.CallOut.Wish;
@@ -11,6 +12,7 @@ import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
 import marvek.core.page.CornerPage;
+import marvek.core.page.PageField;
 import marvek.core.profile.Lap;
 
 /**
@@ -38,14 +40,16 @@ public final class CallOuts {
   private final Road road;
   private final double pace;
   private final double metresPerUnit;
+  private final Function<PageField, String> said;
   private final double lapS;
   private final List<CallOut> placed = new ArrayList<>();
 
-  private CallOuts(Lap lap, double pace, double metresPerUnit) {
+  private CallOuts(Lap lap, double pace, double metresPerUnit, Function<PageField, String> said) {
     this.lap = lap;
     this.road = lap.path().road();
     this.pace = pace;
     this.metresPerUnit = metresPerUnit;
+    this.said = said;
     this.lapS = lap.timeS() / pace;
   }
 
@@ -55,11 +59,16 @@ public final class CallOuts {
    * @param pace share of the lap's speed that is driven, 0.3 to 1; 0.7 to 0.8 when an instructor
    *     leads (common practice)
    * @param metresPerUnit of the unit that lengths are said in, which is not said itself
+   * @param said how a place that only a driver gives is said
    */
   public static List<CallOut> of(
-      Lap lap, List<CornerPage> pages, double pace, double metresPerUnit) {
+      Lap lap,
+      List<CornerPage> pages,
+      double pace,
+      double metresPerUnit,
+      Function<PageField, String> said) {
     Require.within("pace", pace, 0.3, 1);
-    CallOuts worker = new CallOuts(lap, pace, metresPerUnit);
+    CallOuts worker = new CallOuts(lap, pace, metresPerUnit, said);
     List<Wish> wishes = new ArrayList<>();
     for (CornerPage page : pages) {
       wishes.add(worker.approach(page));
@@ -97,6 +106,9 @@ public final class CallOuts {
       pieces.add(new Piece(gear(page.gears().corner()) + " gear.", 2));
     }
     pieces.add(new Piece(page.direction() == Side.LEFT ? "Left." : "Right.", 3));
+    for (String words : SpokenMark.ownPoints(page, metresPerUnit, said)) {
+      pieces.add(new Piece(Character.toUpperCase(words.charAt(0)) + words.substring(1) + ".", 2));
+    }
     return new Wish(page.corner(), brakes ? 0 : 1, pointM, secondsAt(pointM), pieces);
   }
 

@@ -1,8 +1,11 @@
 package marvek.core.brief;
 
 import java.util.List;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import marvek.core.circuit.Kerb;
 import marvek.core.page.CornerPage;
+import marvek.core.page.PageField;
 
 /**
  * A corner in a breath, for saying the lap aloud before it is driven: where, which gear, and the
@@ -16,14 +19,17 @@ public record ShortForm(int corner, String words) {
    * The lap in its order.
    *
    * @param metresPerUnit of the unit that lengths are said in, which is not said itself
+   * @param said how a place that only a driver gives is said
    */
-  public static List<ShortForm> of(List<CornerPage> pages, double metresPerUnit) {
+  public static List<ShortForm> of(
+      List<CornerPage> pages, double metresPerUnit, Function<PageField, String> said) {
     return pages.stream()
-        .map(page -> new ShortForm(page.corner(), words(page, metresPerUnit)))
+        .map(page -> new ShortForm(page.corner(), words(page, metresPerUnit, said)))
         .toList();
   }
 
-  private static String words(CornerPage page, double metresPerUnit) {
+  private static String words(
+      CornerPage page, double metresPerUnit, Function<PageField, String> said) {
     String name = page.name().isBlank() ? "Corner " + page.corner() : page.name();
     String gear = gear(page.gears().corner());
     String think = think(page);
@@ -33,6 +39,9 @@ public record ShortForm(int corner, String words) {
         + ", "
         + gear
         + (think.isEmpty() ? "" : ", " + think)
+        + SpokenMark.ownPoints(page, metresPerUnit, said).stream()
+            .map(words -> ", " + words)
+            .collect(Collectors.joining())
         + ".";
   }
 

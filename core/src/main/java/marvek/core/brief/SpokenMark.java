@@ -1,7 +1,11 @@
 package marvek.core.brief;
 
+import java.util.List;
 import java.util.Locale;
+import java.util.function.Function;
+import marvek.core.page.CornerPage;
 import marvek.core.page.MarkReference;
+import marvek.core.page.PageField;
 
 /** A point as it is said aloud: "40 past the 200 board". */
 final class SpokenMark {
@@ -9,6 +13,21 @@ final class SpokenMark {
   private static final double AT_THE_MARK_M = 2.5;
 
   private SpokenMark() {}
+
+  /**
+   * Places that only a driver gave, each with what it is called and its mark: "look at the oak".
+   *
+   * @param said how such a place is said
+   */
+  static List<String> ownPoints(
+      CornerPage page, double metresPerUnit, Function<PageField, String> said) {
+    return PageField.typed().stream()
+        .filter(page.points()::containsKey)
+        .map(
+            field -> said.apply(field) + " " + of(page.points().get(field).target(), metresPerUnit))
+        .map(String::strip)
+        .toList();
+  }
 
   /**
    * Words for a mark; empty without one.

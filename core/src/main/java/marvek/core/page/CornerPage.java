@@ -12,6 +12,7 @@ import marvek.core.circuit.TrackLimits;
  *
  * @param timeS from the brake point (without one: turn-in) to the next corner's
  * @param confidence 0 (never driven) to 5, as the driver sees it; null if not said
+ * @param points places that the driver gave and the model knows nothing of
  * @param sources where each value comes from, by its name in the book format; the model where
  *     absent
  */
@@ -37,7 +38,8 @@ public record CornerPage(
     Map<String, Source> sources,
     Integer confidence,
     String notes,
-    String wayOut) {
+    String wayOut,
+    Map<PageField, OwnPoint> points) {
 
   /** Where a value comes from. */
   public enum Source {
@@ -158,11 +160,24 @@ public record CornerPage(
     }
   }
 
+  /**
+   * A place that only a driver gives.
+   *
+   * @param target what it is told by, or null
+   * @param choices other marks that it can be told by
+   */
+  public record OwnPoint(double atM, MarkReference target, List<MarkReference> choices) {
+    public OwnPoint {
+      choices = List.copyOf(choices);
+    }
+  }
+
   public record Exit(double trackOutM, double offsetM, double speedMps) {}
 
   public CornerPage {
     apexes = List.copyOf(apexes);
     sources = Map.copyOf(sources);
+    points = Map.copyOf(points);
     notes = notes == null ? "" : notes;
     wayOut = wayOut == null ? "" : wayOut;
   }
@@ -190,6 +205,7 @@ public record CornerPage(
     private Integer confidence;
     private String notes;
     private String wayOut;
+    private Map<PageField, OwnPoint> points;
 
     private Builder(CornerPage page) {
       this.page = page;
@@ -208,6 +224,7 @@ public record CornerPage(
       confidence = page.confidence;
       notes = page.notes;
       wayOut = page.wayOut;
+      points = page.points;
     }
 
     Builder approach(Approach value) {
@@ -285,6 +302,11 @@ public record CornerPage(
       return this;
     }
 
+    Builder points(Map<PageField, OwnPoint> value) {
+      points = value;
+      return this;
+    }
+
     CornerPage build() {
       return new CornerPage(
           page.corner,
@@ -308,7 +330,8 @@ public record CornerPage(
           sources,
           confidence,
           notes,
-          wayOut);
+          wayOut,
+          points);
     }
   }
 }

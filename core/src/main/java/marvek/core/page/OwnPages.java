@@ -1,6 +1,7 @@
 package marvek.core.page;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -104,6 +105,7 @@ final class OwnPages {
         page.but()
             .brake(brake(page, own, marks, sources))
             .turnIn(turnIn(page, own, marks, sources))
+            .points(points(page, own, marks, sources))
             .build();
     for (PageField field : PageField.values()) {
       Object value = own.get(field);
@@ -161,6 +163,29 @@ final class OwnPages {
       target = chosen;
     }
     return new CornerPage.TurnIn(atM, turnIn.speedMps(), target, choices);
+  }
+
+  /** Places that only the driver gives, told by marks as the model's are. */
+  private static Map<PageField, CornerPage.OwnPoint> points(
+      CornerPage page, OwnValues own, MarkChooser marks, Map<String, CornerPage.Source> sources) {
+    Map<PageField, CornerPage.OwnPoint> points = new EnumMap<>(PageField.class);
+    points.putAll(page.points());
+    for (PageField field : PageField.typed()) {
+      Double atM = (Double) own.get(field);
+      if (atM != null) {
+        List<MarkReference> found =
+            marks.choices(atM, page.direction().mirrored(), PageWriter.MARKS_OFFERED);
+        MarkReference best = PageWriter.first(found, null);
+        MarkReference target = chosen(field.markOf(own), field.wordsOf(own), atM, best, marks);
+        List<MarkReference> choices = PageWriter.others(found);
+        if (target != best) {
+          sources.put(field.group() + ".target", own.sourceOf(field.group() + ".target"));
+          choices = withoutChosen(best, target, choices);
+        }
+        points.put(field, new CornerPage.OwnPoint(atM, target, choices));
+      }
+    }
+    return points;
   }
 
   /** The mark and the words that the driver chose, the model's where there are none. */

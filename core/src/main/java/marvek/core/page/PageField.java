@@ -104,6 +104,9 @@ public enum PageField {
       CornerPage::wayOut,
       (p, v) -> p.but().wayOut((String) v).build());
 
+  private static final List<PageField> TYPED =
+      Arrays.stream(values()).filter(PageField::isTyped).toList();
+
   /** Fields that a session changes. */
   private static final List<PageField> OF_SESSIONS =
       Arrays.stream(values()).filter(field -> !Double.isNaN(field.leastChange)).toList();
@@ -114,10 +117,17 @@ public enum PageField {
   private final double leastChange;
   private final Function<CornerPage, Object> read;
   private final BiFunction<CornerPage, Object, CornerPage> write;
+  private final boolean typed;
 
-  /** A field that shows on the page in another one's words. */
+  /** A field that shows on the page in another one's words, or a place that only a driver gives. */
   PageField(String path, Quantity quantity, Heir heir) {
-    this(path, quantity, heir, Double.NaN, page -> null, null);
+    this.path = path;
+    this.quantity = quantity;
+    this.heir = heir;
+    this.leastChange = Double.NaN;
+    this.read = page -> null;
+    this.write = null;
+    this.typed = true;
   }
 
   /** A field that is laid over by what goes with it: its mark. */
@@ -156,6 +166,7 @@ public enum PageField {
     this.leastChange = leastChange;
     this.read = read;
     this.write = write;
+    this.typed = false;
   }
 
   /** Its name in the book format. */
@@ -165,13 +176,44 @@ public enum PageField {
 
   /** Where a page of the book format shows it; of a list the first entry. */
   public String shownAt() {
-    return switch (this) {
+    if (this == APEX_SPEED) {
       // The slowest place need not be the apex.
-      case APEX_SPEED -> "lowest.speed_mps";
-      case BRAKE_MARK, BRAKE_WORDS -> "brake.target";
-      case TURN_IN_MARK, TURN_IN_WORDS -> "turnIn.target";
-      default -> path;
-    };
+      return "lowest.speed_mps";
+    }
+    return quantity == Quantity.WORDS ? group() + ".target" : path;
+  }
+
+  /** The part of the page that it belongs to: {@code brake} of {@code brake.at_m}. */
+  public String group() {
+    int point = path.indexOf('.');
+    return point < 0 ? path : path.substring(0, point);
+  }
+
+  /** A place along the lap that only a driver gives, with a mark that it is told by. */
+  public boolean isTyped() {
+    return isStation() && typed;
+  }
+
+  /** Places that only a driver gives. */
+  public static List<PageField> typed() {
+    return TYPED;
+  }
+
+  /** Label of the mark that the place is told by, as the driver chose it; null for the best one. */
+  String markOf(OwnValues own) {
+    return (String) own.get(ofPath(group() + ".mark"));
+  }
+
+  /** The driver's own wording for it; null for the computed one. */
+  String wordsOf(OwnValues own) {
+    return (String) own.get(ofPath(group() + ".words"));
+  }
+
+  private static PageField ofPath(String path) {
+    return Arrays.stream(values())
+        .filter(field -> field.path.equals(path))
+        .findFirst()
+        .orElseThrow(() -> new IllegalStateException(path + " is missing in the list"));
   }
 
   public Quantity quantity() {
@@ -219,6 +261,9 @@ public enum PageField {
 
   /** The value of a page; null where the page has none. */
   public Object of(CornerPage page) {
+    if (isTyped()) {
+      return page.points().containsKey(this) ? page.points().get(this).atM() : null;
+    }
     return read.apply(page);
   }
 

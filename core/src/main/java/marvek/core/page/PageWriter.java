@@ -135,7 +135,8 @@ public final class PageWriter {
         Map.of(),
         null,
         "",
-        wayOut(at));
+        wayOut(at),
+        Map.of());
   }
 
   private static Side outside(Corner corner) {

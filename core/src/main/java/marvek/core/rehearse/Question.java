@@ -10,6 +10,7 @@ import marvek.core.brief.DayShift;
 import marvek.core.circuit.Kerb;
 import marvek.core.page.CornerPage;
 import marvek.core.page.MarkReference;
+import marvek.core.page.PageField;
 
 /**
  * Something that a page answers.
@@ -33,7 +34,9 @@ public record Question(int corner, Kind kind, String answer) {
     /** What is otherwise on a wet road. */
     IN_THE_WET,
     /** What one does when the brake mark is missed. */
-    WAY_OUT
+    WAY_OUT,
+    /** Where the places are that only the driver gave. */
+    OWN_POINTS
   }
 
   /** Places closer than this are the same for somebody who has to remember them. */
@@ -79,6 +82,7 @@ public record Question(int corner, Kind kind, String answer) {
           page.throttle().firstM() == null ? "" : fromApex(page, page.throttle().firstM());
       case IN_THE_WET -> "";
       case WAY_OUT -> page.wayOut().strip();
+      case OWN_POINTS -> ownPoints(page);
     };
   }
 
@@ -104,6 +108,13 @@ public record Question(int corner, Kind kind, String answer) {
             + shift.apexKerb()
             + " "
             + shift.exitKerb();
+  }
+
+  private static String ownPoints(CornerPage page) {
+    return PageField.typed().stream()
+        .filter(page.points()::containsKey)
+        .map(field -> field.group() + " " + told(page.points().get(field).target()))
+        .collect(Collectors.joining(" "));
   }
 
   private static String told(MarkReference mark) {

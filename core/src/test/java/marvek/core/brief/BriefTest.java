@@ -18,6 +18,7 @@ import marvek.core.page.CornerPage;
 import marvek.core.page.LineChoice;
 import marvek.core.page.MarkReference;
 import marvek.core.page.OwnValues;
+import marvek.core.page.PageField;
 import marvek.core.page.Reference;
 import marvek.core.page.Stakes;
 import marvek.core.vehicle.Aero;
@@ -162,7 +163,7 @@ class BriefTest {
 
   @Test
   void theShortFormIsSaidInAboutTheTimeOfALap() {
-    List<ShortForm> lap = ShortForm.of(BOOK.pages(), 1);
+    List<ShortForm> lap = ShortForm.of(BOOK.pages(), 1, PageField::group);
     assertThat(lap).hasSameSizeAs(BOOK.pages());
     int words = lap.stream().mapToInt(s -> s.words().split(" ").length).sum();
     assertThat(words / CallOuts.WORDS_PER_S).isLessThan(BOOK.lap().timeS());

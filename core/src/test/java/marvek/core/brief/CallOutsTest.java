@@ -11,6 +11,7 @@ import marvek.core.TestVehicles;
 import marvek.core.circuit.Circuit;
 import marvek.core.conditions.Conditions;
 import marvek.core.page.LineChoice;
+import marvek.core.page.PageField;
 import marvek.core.page.Reference;
 import marvek.core.vehicle.Vehicle;
 import org.junit.jupiter.api.Test;
@@ -27,7 +28,7 @@ class CallOutsTest {
 
   private static List<CallOut> calls(Vehicle vehicle, double pace) {
     Reference reference = reference(vehicle);
-    return CallOuts.of(reference.lap(), reference.pages(), pace, 1);
+    return CallOuts.of(reference.lap(), reference.pages(), pace, 1, PageField::group);
   }
 
   @ParameterizedTest
@@ -35,7 +36,8 @@ class CallOutsTest {
   void noTwoAreSaidAtOnceAndEachEndsInTime(double pace) {
     for (Vehicle vehicle : List.of(TestVehicles.clubCar(), TestVehicles.motorcycle())) {
       Reference reference = reference(vehicle);
-      List<CallOut> calls = CallOuts.of(reference.lap(), reference.pages(), pace, 1);
+      List<CallOut> calls =
+          CallOuts.of(reference.lap(), reference.pages(), pace, 1, PageField::group);
       double lapS = reference.lap().timeS() / pace;
       assertThat(calls).hasSizeGreaterThan(5);
       for (int k = 0; k < calls.size(); k++) {
@@ -65,7 +67,7 @@ class CallOutsTest {
   @Test
   void everyBrakingCornerIsCalledWhereThereIsTime() {
     Reference reference = reference(TestVehicles.clubCar());
-    List<CallOut> calls = CallOuts.of(reference.lap(), reference.pages(), 0.7, 1);
+    List<CallOut> calls = CallOuts.of(reference.lap(), reference.pages(), 0.7, 1, PageField::group);
     long braking = reference.pages().stream().filter(p -> p.brake().atM() != null).count();
     assertThat(calls.stream().filter(c -> c.words().contains("Brake")).count()).isEqualTo(braking);
   }

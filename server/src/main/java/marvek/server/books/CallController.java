@@ -7,6 +7,7 @@ import marvek.core.brief.CallOut;
 import marvek.core.brief.CallOuts;
 import marvek.core.page.Reference;
 import marvek.formats.CallOutFiles;
+import marvek.formats.PointCatalogue;
 import marvek.server.contract.InFormat;
 import marvek.server.units.DriverUnits;
 import org.jspecify.annotations.Nullable;
@@ -91,7 +92,8 @@ class CallController {
 
   private static List<CallOut> called(Reference reference, double pace, String length) {
     double metresPerUnit = DriverUnits.of("km/h", length).metresPerUnit();
-    return CallOuts.of(reference.lap(), reference.pages(), pace, metresPerUnit);
+    return CallOuts.of(
+        reference.lap(), reference.pages(), pace, metresPerUnit, PointCatalogue::said);
   }
 
   private static ResponseEntity<byte[]> file(String text, String name, MediaType type) {

@@ -142,7 +142,8 @@ class Contract {
 
   private static void complete(OpenAPI api) {
     api.setInfo(new Info().title("Marvek").version("1"));
-    api.addExtension("x-page-fields", JsonFiles.MAPPER.treeToValue(PointCatalogue.table(), List.class));
+    api.addExtension(
+        "x-page-fields", JsonFiles.MAPPER.treeToValue(PointCatalogue.table(), List.class));
     Components components = api.getComponents();
     components.addSchemas(PROBLEM, problem());
     FormatSchemas.all()

@@ -1,6 +1,8 @@
 package marvek.server.printing;
 
 import java.util.Set;
+import marvek.core.page.PageField;
+import marvek.formats.PointCatalogue;
 import marvek.server.units.DriverUnits;
 import tools.jackson.databind.JsonNode;
 
@@ -33,7 +35,7 @@ record CardLine(
     return new CardLine(
         page.path("corner").asString(),
         page.path("name").asString(),
-        brake(page.path("brake"), units),
+        brake(page.path("brake"), units) + ownPoints(page, units),
         pressure(page.path("brake")),
         gears(page.path("gears")),
         units.speedFigure(page.path("lowest").path("speed_mps").asDouble(0)),
@@ -46,6 +48,19 @@ record CardLine(
       return brake.path("style").asString().equals("none") ? "flat, no brake" : "lift, no brake";
     }
     return place(brake.get("target"), brake.get("at_m").asDouble(0), units);
+  }
+
+  /** Places that only the driver gave, behind the brake: that is where they are looked for. */
+  private static String ownPoints(JsonNode page, DriverUnits units) {
+    StringBuilder words = new StringBuilder();
+    for (PageField field : PageField.typed()) {
+      JsonNode point = page.path(field.group());
+      if (point.has("at_m")) {
+        String where = place(point.get("target"), point.get("at_m").asDouble(0), units);
+        words.append("; ").append(PointCatalogue.said(field)).append(' ').append(where);
+      }
+    }
+    return words.toString();
   }
 
   /** A point by its mark; by its station where nothing is seen in time. */

@@ -19,6 +19,7 @@ import marvek.core.corner.RunOff;
 import marvek.core.light.Light;
 import marvek.core.page.Reference;
 import marvek.core.page.Stakes;
+import marvek.formats.PointCatalogue;
 import marvek.server.books.Books;
 import marvek.server.books.LayoutMoves;
 import org.springframework.stereotype.Service;
@@ -92,7 +93,7 @@ class Briefs {
         WarmUp.of(basis, conditions),
         focus(computed, toCheck),
         Targets.of(basis, conditions, computed.reference(), ownBest(read)),
-        ShortForm.of(computed.reference().pages(), metresPerUnit),
+        ShortForm.of(computed.reference().pages(), metresPerUnit, PointCatalogue::said),
         board.of(bookId, computed),
         hazards(basis),
         light == null
