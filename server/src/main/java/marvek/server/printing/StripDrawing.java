@@ -3,17 +3,24 @@ package marvek.server.printing;
 import static marvek.server.printing.CardContent.text;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
 import java.util.function.IntToDoubleFunction;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Path;
 import marvek.core.circuit.Side;
 import marvek.core.page.CornerPage;
 import marvek.core.page.MarkReference;
+import marvek.core.page.PageField;
 import marvek.core.page.Reference;
 import marvek.core.profile.Lap;
+import marvek.formats.PointCatalogue;
 
 /**
  * The strip of a corner for paper: lines alone, so that it prints well without colour. Left of the
@@ -162,12 +169,12 @@ final class StripDrawing {
   /** Letters at the points, in the order they are driven; moved apart along the road. */
   private String letters() {
     List<Letter> letters = new ArrayList<>();
-    add(letters, "B", page.brake().atM());
-    add(letters, "T", page.turnIn().atM());
-    add(letters, "R", page.trailBrake() == null ? null : page.trailBrake().releaseM());
+    for (PageField field : PageField.values()) {
+      if (field.isStation()) {
+        add(letters, PointCatalogue.letter(field), field.amountOf(page));
+      }
+    }
     page.apexes().forEach(apex -> add(letters, "A", apex.atM()));
-    add(letters, "D", page.throttle().firstM());
-    add(letters, "F", page.throttle().fullM());
     letters.sort((a, b) -> Double.compare(a.d(), b.d()));
     StringBuilder html = new StringBuilder();
     double lowest = Double.POSITIVE_INFINITY;
@@ -192,12 +199,15 @@ final class StripDrawing {
     }
   }
 
-  /** The marks of the brake point and the turn-in, beside the road at their place. */
+  /** The marks of the points, beside the road at their place; each once. */
   private String marks() {
-    MarkReference brake = page.brake().target();
-    MarkReference turnIn = page.turnIn().target();
-    boolean same = brake != null && turnIn != null && brake.mark().equals(turnIn.mark());
-    return mark(brake) + (same ? "" : mark(turnIn));
+    Map<String, MarkReference> marks = new LinkedHashMap<>();
+    Stream.concat(
+            Stream.of(page.brake().target(), page.turnIn().target()),
+            page.points().values().stream().map(CornerPage.OwnPoint::target))
+        .filter(Objects::nonNull)
+        .forEach(mark -> marks.putIfAbsent(mark.mark(), mark));
+    return marks.values().stream().map(this::mark).collect(Collectors.joining());
   }
 
   private String mark(MarkReference mark) {
