@@ -2,7 +2,8 @@ import { PAGE_FIELDS } from '../api/page-fields';
 import type { CornerPage, MarkReference, OwnField, OwnPoint } from '../api/types';
 import { KERB_USE, SCHOOLS } from './words';
 
-export type PlateShape = 'square' | 'diamond' | 'frame' | 'ring' | 'triangle' | 'flag' | 'plain';
+export type PlateShape =
+  'square' | 'diamond' | 'frame' | 'ring' | 'triangle' | 'flag' | 'tag' | 'plain';
 
 /** A value of a page that can be the driver's own, from the one list of them. */
 export interface PageField {

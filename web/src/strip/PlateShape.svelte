@@ -50,6 +50,18 @@
     fill="var(--drive)"
     stroke="var(--color-base-100)"
   />
+{:else if shape === 'tag'}
+  <rect
+    x={-r + 1}
+    y={-r + 1}
+    width={2 * r - 2}
+    height={2 * r - 2}
+    rx={r - 4}
+    fill="var(--color-base-100)"
+    stroke="var(--ink)"
+    stroke-width="1.5"
+    stroke-dasharray="3 2"
+  />
 {:else}
   <path d="M{-r} {r * 0.9} H{r}" stroke="var(--ink)" stroke-width="2" />
 {/if}
@@ -58,7 +70,7 @@
   text-anchor="middle"
   font-size={shape === 'triangle' ? 12 : 14}
   font-weight="700"
-  style:fill={shape === 'frame' || shape === 'ring' || shape === 'plain'
+  style:fill={shape === 'frame' || shape === 'tag' || shape === 'ring' || shape === 'plain'
     ? 'var(--ink)'
     : 'var(--color-base-100)'}
 >
