@@ -2287,6 +2287,12 @@ export interface components {
             "kerbs.exit"?: components["schemas"]["BookKerbUse"];
             /** @description Way through */
             line?: components["schemas"]["BookSchool"];
+            /** @description Where to look */
+            "look.at_m"?: number;
+            /** @description Mark to look at */
+            "look.mark"?: string;
+            /** @description Words for where to look */
+            "look.words"?: string;
             /** @description names of the laps that values were measured in, by field */
             measured?: {
                 [key: string]: string[];
@@ -2365,6 +2371,7 @@ export interface components {
             };
             /** @description that is driven in place of the book's line */
             line?: components["schemas"]["BookSchool"];
+            look?: components["schemas"]["BookOwnPoint"];
             lowest: {
                 at_m: number;
                 speed_mps: number;

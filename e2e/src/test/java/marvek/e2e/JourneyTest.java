@@ -102,8 +102,28 @@ class JourneyTest {
     assertThat(browser.text("main")).contains("brake at").contains("slower").contains("yours");
   }
 
+  /** A place that only the driver knows: with a mark or his own words, on page and strip. */
   @Test
   @Order(3)
+  void whereToLookIsAddedWordedAndTakenBack() {
+    browser.openBook();
+    browser.click("nav[aria-label='Corners'] a[aria-label^='Corner 9 ']");
+    browser.seeText("h1", "Quarry");
+    browser.press("+ Where to look");
+    browser.see("input[aria-label^='Where to look']");
+    browser.seePresent("[data-plate=L]");
+    browser.click("li:has(input[aria-label^='Where to look']) summary");
+    browser.type(
+        "li:has(input[aria-label^='Where to look']) input[maxlength]", "the gap in the hedge");
+    browser.seeText("li:has(input[aria-label^='Where to look']) strong", "the gap in the hedge");
+    browser.press("Undo");
+    browser.press("Undo");
+    browser.seeText("aside", "no changes");
+    browser.seeNoMore("input[aria-label^='Where to look']");
+  }
+
+  @Test
+  @Order(4)
   void aValueThatCannotBeIsRefusedAndTheDraftStaysWhole() {
     browser.openBook();
     browser.click("nav[aria-label='Corners'] a[aria-label^='Corner 1 ']");
@@ -119,7 +139,7 @@ class JourneyTest {
   }
 
   @Test
-  @Order(4)
+  @Order(5)
   void unitsChangeEverywhereAtOnce() {
     browser.openBook();
     browser.prefer("garage", "mph", "ft");
@@ -130,7 +150,7 @@ class JourneyTest {
   }
 
   @Test
-  @Order(5)
+  @Order(6)
   void wetConditionsAreAnswered() {
     browser.openBook();
     String dry = browser.text("[data-lap] strong");
@@ -142,7 +162,7 @@ class JourneyTest {
   }
 
   @Test
-  @Order(6)
+  @Order(7)
   void theKeysAreShown() {
     browser.openBook();
     browser.key("?");
@@ -156,7 +176,7 @@ class JourneyTest {
   }
 
   @Test
-  @Order(7)
+  @Order(8)
   void threeBadFilesAreRefusedWithAdvice() throws Exception {
     byte[] circuit = Scripts.demo("harrowfen-park.circuit.geojson");
     Path cut = folder.resolve("cut.circuit.geojson");
@@ -190,7 +210,7 @@ class JourneyTest {
   }
 
   @Test
-  @Order(8)
+  @Order(9)
   void aPlateIsMovedAlongTheRoadByHandAndByKeyAndAnswered() {
     browser.openBook();
     browser.click("nav[aria-label='Corners'] a[aria-label^='Corner 4 ']");
@@ -220,7 +240,7 @@ class JourneyTest {
   }
 
   @Test
-  @Order(9)
+  @Order(10)
   void aNewBookFromOnesOwnFiles() throws Exception {
     StringBuilder rows = new StringBuilder("x_m,y_m,width_left_m,width_right_m\n");
     for (int i = 0; i < 200; i++) {

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.io.IOException;
+import java.util.List;
+import java.util.Map;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -80,5 +82,35 @@ class CardsTest {
         scripts.get("/api/books/" + other + "/revisions/1/card.pdf" + session);
     assertThat(elsewhere.status().value()).isEqualTo(422);
     assertThat(elsewhere.body().path("detail").asString()).contains("another book");
+  }
+
+  /** What the model knows nothing of is on paper, among the calls and the waypoints, and asked. */
+  @Test
+  void whereToLookGoesWhereverThePageGoes() throws IOException {
+    String book = "/api/books/" + scripts.copyOfTheDemo();
+    double at = scripts.get(book + "/revisions/2").body().at("/pages/3/apexes/0/at_m").asDouble();
+    Map<String, Object> look =
+        Map.of("corner", 4, "look.at_m", at, "look.words", "at the barn's far gable");
+    JsonNode kept =
+        scripts
+            .post(
+                book + "/revisions",
+                Map.of("parent", 2, "reason", "seen on the walk", "ownValues", List.of(look)))
+            .body();
+    String revision = book + "/revisions/" + kept.path("number").asInt();
+    assertThat(scripts.get(revision).body().at("/pages/3/look/target/own").asString())
+        .isEqualTo("at the barn's far gable");
+    try (PDDocument sheet = Loader.loadPDF(scripts.download(revision + "/card.pdf?format=a4"))) {
+      assertThat(new PDFTextStripper().getText(sheet).replaceAll("\\s+", " "))
+          .contains("look at the barn's far gable");
+    }
+    assertThat(new String(scripts.download(revision + "/points.gpx")))
+        .contains("look")
+        .contains("at the barn's far gable");
+    assertThat(scripts.get(book + "/recall").body().path("questions"))
+        .anyMatch(
+            question ->
+                question.path("corner").asInt() == 4
+                    && question.path("kind").asString().equals("own-points"));
   }
 }

@@ -28,6 +28,9 @@ public enum PageField {
       0.5,
       p -> p.gears().corner(),
       (p, v) -> p.but().gears(p.gears().in((Integer) v)).build()),
+  LOOK("look.at_m", Quantity.STATION, Heir.FIRST),
+  LOOK_MARK("look.mark", Quantity.WORDS, Heir.FIRST),
+  LOOK_WORDS("look.words", Quantity.WORDS, Heir.FIRST),
   TURN_IN("turnIn.at_m", Quantity.STATION, Heir.FIRST, p -> p.turnIn().atM()),
   RELEASE(
       "trailBrake.release_m",
