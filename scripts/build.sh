@@ -54,6 +54,24 @@ run_contract() {
   (cd "$home/web" && "$home/scripts/with-node" npm run contract)
 }
 
+# run_mutate PACKAGE: makes the code of a package of the core wrong in many small ways and tells which of them
+# its own tests do not notice. What is known of the last time is kept, so that only what changed runs again.
+run_mutate() {
+  local package=${1:-}
+  if [ ! -d "$home/core/src/main/java/marvek/core/$package" ] || [ -z "$package" ]; then
+    echo "./marvek mutate PACKAGE, one of: $(ls -d "$home"/core/src/main/java/marvek/core/*/ | xargs -n1 basename | tr '\n' ' ')" >&2
+    return 2
+  fi
+  need_build
+  mkdir -p "$tools/mutation"
+  local known=$tools/mutation/$package
+  in_home "${maven[@]}" -q test-compile -Dspotless.check.skip -pl core
+  in_home "${maven[@]}" org.pitest:pitest-maven:mutationCoverage -pl core \
+    -DtargetClasses="marvek.core.$package.*" -DtargetTests="marvek.core.$package.*Test" \
+    -DhistoryInputFile="$known" -DhistoryOutputFile="$known"
+  echo "Line by line: $home/core/target/pit-reports/index.html"
+}
+
 run_bench() {
   need_build
   in_home "${maven[@]}" -q package -DskipTests -Dspotless.check.skip -Dexec.skip -pl core,formats,bench
