@@ -4,7 +4,7 @@ import java.util.List;
 import marvek.core.circuit.Circuit;
 import marvek.core.conditions.Conditions;
 import marvek.core.page.LineChoice;
-import marvek.core.page.Reference;
+import marvek.core.reference.Reference;
 
 /** Books that several tests read. */
 public final class TestBooks {

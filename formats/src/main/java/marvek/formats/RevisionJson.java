@@ -7,16 +7,16 @@ import marvek.core.car.SetupSheet;
 import marvek.core.circuit.Kerb;
 import marvek.core.conditions.Conditions;
 import marvek.core.line.School;
+import marvek.core.mark.MarkReference;
 import marvek.core.page.CornerPage;
 import marvek.core.page.CornerPage.Source;
 import marvek.core.page.Driven;
 import marvek.core.page.Lean;
 import marvek.core.page.LineChoice;
-import marvek.core.page.MarkReference;
 import marvek.core.page.OwnValues;
 import marvek.core.page.PageField;
-import marvek.core.page.Reference;
 import marvek.core.page.Stakes;
+import marvek.core.reference.Reference;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 

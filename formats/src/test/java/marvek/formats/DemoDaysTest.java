@@ -12,7 +12,7 @@ import marvek.core.circuit.Circuit;
 import marvek.core.conditions.Conditions;
 import marvek.core.conditions.Conditions.Surface;
 import marvek.core.page.LineChoice;
-import marvek.core.page.Reference;
+import marvek.core.reference.Reference;
 import marvek.core.vehicle.Vehicle;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;

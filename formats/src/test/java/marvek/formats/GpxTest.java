@@ -25,7 +25,7 @@ import marvek.core.circuit.RoadPosition;
 import marvek.core.circuit.Side;
 import marvek.core.conditions.Conditions;
 import marvek.core.page.LineChoice;
-import marvek.core.page.Reference;
+import marvek.core.reference.Reference;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;

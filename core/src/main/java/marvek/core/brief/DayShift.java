@@ -6,7 +6,7 @@ import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Road;
 import marvek.core.page.CornerPage;
 import marvek.core.page.CornerTime;
-import marvek.core.page.Reference;
+import marvek.core.reference.Reference;
 
 /**
  * What another day does to one corner, model against model: the driver's own values stand on top of

@@ -1,7 +1,7 @@
 package marvek.core.brief;
 
 import marvek.core.circuit.Road;
-import marvek.core.page.Reference;
+import marvek.core.reference.Reference;
 
 /**
  * With less grip nobody is told to brake later. Where the corner before is left slower the model

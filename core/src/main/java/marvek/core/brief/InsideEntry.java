@@ -5,11 +5,11 @@ import java.util.List;
 import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
 import marvek.core.page.CornerPage;
-import marvek.core.page.CornerQuestions;
-import marvek.core.page.Reference;
-import marvek.core.page.SchoolLine;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
+import marvek.core.reference.CornerQuestions;
+import marvek.core.reference.Reference;
+import marvek.core.reference.SchoolLine;
 
 /**
  * One corner taken from the inside, to keep somebody behind or to come past.

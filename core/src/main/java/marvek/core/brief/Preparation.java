@@ -11,7 +11,7 @@ import marvek.core.circuit.Road;
 import marvek.core.page.CornerPage;
 import marvek.core.page.OwnValues;
 import marvek.core.page.PageField;
-import marvek.core.page.Reference;
+import marvek.core.reference.Reference;
 
 /**
  * A book made ready for a session: what the conditions of the session change on each page, for the

@@ -3,8 +3,8 @@ package marvek.core.brief;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Function;
+import marvek.core.mark.MarkReference;
 import marvek.core.page.CornerPage;
-import marvek.core.page.MarkReference;
 import marvek.core.page.PageField;
 
 /** A point as it is said aloud: "40 past the 200 board". */

@@ -5,9 +5,9 @@ import java.util.List;
 import java.util.OptionalDouble;
 import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
-import marvek.core.page.Reference;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
+import marvek.core.reference.Reference;
 
 /**
  * What to drive: the lap and its sectors, by tier and by what oneself has driven.

@@ -7,9 +7,9 @@ import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
 import marvek.core.page.CornerPage;
 import marvek.core.page.CornerTime;
-import marvek.core.page.Reference;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
+import marvek.core.reference.Reference;
 
 /**
  * Where a tenth of a second buys most of the tyres' life. The work into the tyres is taken as force

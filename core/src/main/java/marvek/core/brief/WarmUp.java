@@ -5,7 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import marvek.core.conditions.Conditions;
 import marvek.core.conditions.Conditions.TyreState;
-import marvek.core.page.Reference;
+import marvek.core.reference.Reference;
 
 /**
  * The first laps, until tyres and brakes are as the book has them.

@@ -12,10 +12,10 @@ import marvek.core.circuit.Side;
 import marvek.core.conditions.Conditions;
 import marvek.core.page.CornerPage;
 import marvek.core.page.OwnValues;
-import marvek.core.page.Reference;
 import marvek.core.profile.Lap;
 import marvek.core.profile.ProfileOptions;
 import marvek.core.profile.SpeedProfile;
+import marvek.core.reference.Reference;
 
 /**
  * Drives a book the way a person does: each corner a little early on the brakes, a little slow, a

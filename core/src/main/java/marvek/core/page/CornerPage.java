@@ -5,6 +5,7 @@ import java.util.Map;
 import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Side;
 import marvek.core.circuit.TrackLimits;
+import marvek.core.mark.MarkReference;
 
 /**
  * What a driver does in one corner. Stations in metres, offsets positive to the left, pressures in
@@ -183,12 +184,12 @@ public record CornerPage(
   }
 
   /** The same page with some parts in others' places. */
-  Builder but() {
+  public Builder but() {
     return new Builder(this);
   }
 
   /** Collects parts of a page that become others; the rest stays. */
-  static final class Builder {
+  public static final class Builder {
     private final CornerPage page;
     private Approach approach;
     private Brake brake;
@@ -227,87 +228,87 @@ public record CornerPage(
       points = page.points;
     }
 
-    Builder approach(Approach value) {
+    public Builder approach(Approach value) {
       approach = value;
       return this;
     }
 
-    Builder brake(Brake value) {
+    public Builder brake(Brake value) {
       brake = value;
       return this;
     }
 
-    Builder gears(Gears value) {
+    public Builder gears(Gears value) {
       gears = value;
       return this;
     }
 
-    Builder turnIn(TurnIn value) {
+    public Builder turnIn(TurnIn value) {
       turnIn = value;
       return this;
     }
 
-    Builder trailBrake(TrailBrake value) {
+    public Builder trailBrake(TrailBrake value) {
       trailBrake = value;
       return this;
     }
 
-    Builder apexes(List<Apex> value) {
+    public Builder apexes(List<Apex> value) {
       apexes = value;
       return this;
     }
 
-    Builder kerbs(Kerbs value) {
+    public Builder kerbs(Kerbs value) {
       kerbs = value;
       return this;
     }
 
-    Builder throttle(Throttle value) {
+    public Builder throttle(Throttle value) {
       throttle = value;
       return this;
     }
 
-    Builder exit(Exit value) {
+    public Builder exit(Exit value) {
       exit = value;
       return this;
     }
 
-    Builder timeS(double value) {
+    public Builder timeS(double value) {
       timeS = value;
       return this;
     }
 
-    Builder lowestSpeedMps(double value) {
+    public Builder lowestSpeedMps(double value) {
       lowestSpeedMps = value;
       return this;
     }
 
-    Builder sources(Map<String, Source> value) {
+    public Builder sources(Map<String, Source> value) {
       sources = value;
       return this;
     }
 
-    Builder confidence(Integer value) {
+    public Builder confidence(Integer value) {
       confidence = value;
       return this;
     }
 
-    Builder notes(String value) {
+    public Builder notes(String value) {
       notes = value;
       return this;
     }
 
-    Builder wayOut(String value) {
+    public Builder wayOut(String value) {
       wayOut = value;
       return this;
     }
 
-    Builder points(Map<PageField, OwnPoint> value) {
+    public Builder points(Map<PageField, OwnPoint> value) {
       points = value;
       return this;
     }
 
-    CornerPage build() {
+    public CornerPage build() {
       return new CornerPage(
           page.corner,
           page.name,

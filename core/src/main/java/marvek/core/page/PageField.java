@@ -203,12 +203,12 @@ public enum PageField {
   }
 
   /** Label of the mark that the place is told by, as the driver chose it; null for the best one. */
-  String markOf(OwnValues own) {
+  public String markOf(OwnValues own) {
     return (String) own.get(ofPath(group() + ".mark"));
   }
 
   /** The driver's own wording for it; null for the computed one. */
-  String wordsOf(OwnValues own) {
+  public String wordsOf(OwnValues own) {
     return (String) own.get(ofPath(group() + ".words"));
   }
 
@@ -296,17 +296,17 @@ public enum PageField {
   }
 
   /** Whether an own value shows on a page: without trailing there is no pressure at turn-in. */
-  boolean showsOn(CornerPage page) {
+  public boolean showsOn(CornerPage page) {
     return this == LINE || of(page) != null;
   }
 
   /** Whether the value is laid over the page's own by itself. */
-  boolean isLaidOver() {
+  public boolean isLaidOver() {
     return write != null;
   }
 
   /** The page with the value in its place. */
-  CornerPage laidOver(CornerPage page, Object value) {
+  public CornerPage laidOver(CornerPage page, Object value) {
     return write.apply(page, value);
   }
 }

@@ -18,6 +18,9 @@ import marvek.core.event.BrakingZone;
 import marvek.core.event.CornerEvents;
 import marvek.core.event.LapEvents;
 import marvek.core.line.Corridor;
+import marvek.core.mark.MarkChooser;
+import marvek.core.mark.MarkReference;
+import marvek.core.mark.TimeCount;
 import marvek.core.page.CornerPage.Apex;
 import marvek.core.page.CornerPage.ApexKind;
 import marvek.core.page.CornerPage.BrakeStyle;
@@ -40,7 +43,7 @@ public final class PageWriter {
   private static final double NEAR_APEX_SHARE = 0.85;
 
   /** A target and two more to choose from. */
-  static final int MARKS_OFFERED = 3;
+  public static final int MARKS_OFFERED = 3;
 
   /** Uses of a kerb that reach equally far but for this are the same: the fuller one is told. */
   private static final double SAME_REACH_M = 0.05;
@@ -163,16 +166,17 @@ public final class PageWriter {
   }
 
   /** The best of what was found, else what is counted. */
-  static MarkReference first(List<MarkReference> found, MarkReference otherwise) {
+  public static MarkReference first(List<MarkReference> found, MarkReference otherwise) {
     return found.isEmpty() ? otherwise : found.get(0);
   }
 
-  static List<MarkReference> others(List<MarkReference> found) {
+  public static List<MarkReference> others(List<MarkReference> found) {
     return found.size() < 2 ? List.of() : found.subList(1, found.size());
   }
 
   /** A count of time holds only for the point that it was made for. */
-  static MarkReference stillCounted(MarkReference reference, Double countedForM, double atM) {
+  public static MarkReference stillCounted(
+      MarkReference reference, Double countedForM, double atM) {
     boolean same = countedForM != null && Math.abs(countedForM - atM) < 1;
     return reference != null && reference.weak() && same ? reference : null;
   }

@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Objects;
 import marvek.core.circuit.LayoutChange;
 import marvek.core.circuit.Road;
+import marvek.core.mark.MarkChooser;
+import marvek.core.mark.MarkReference;
 
 /** Which pages a change of the layout touches, and why each has to be checked on track. */
 public final class TouchedPages {

@@ -1,5 +1,5 @@
 /**
- * From a solved lap to the page of each corner: its action points, and the marks that make them
- * words.
+ * A corner's page: what stands on it, the one list of what a driver can own of it, how the model
+ * writes it, and how it is carried to another layout.
  */
 package marvek.core.page;

@@ -8,8 +8,8 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import marvek.core.brief.DayShift;
 import marvek.core.circuit.Kerb;
+import marvek.core.mark.MarkReference;
 import marvek.core.page.CornerPage;
-import marvek.core.page.MarkReference;
 import marvek.core.page.PageField;
 
 /**

@@ -15,8 +15,8 @@ import marvek.core.laps.Middle;
 import marvek.core.page.CornerPage;
 import marvek.core.page.OwnValues;
 import marvek.core.page.PageField;
-import marvek.core.page.Reference;
 import marvek.core.page.Stakes;
+import marvek.core.reference.Reference;
 import marvek.core.review.Proposal.Kind;
 
 /**

@@ -9,7 +9,7 @@ import marvek.core.TestVehicles;
 import marvek.core.circuit.Circuit;
 import marvek.core.conditions.Conditions;
 import marvek.core.page.LineChoice;
-import marvek.core.page.Reference;
+import marvek.core.reference.Reference;
 import marvek.core.vehicle.Aero;
 import marvek.core.vehicle.Vehicle;
 import org.junit.jupiter.api.Test;

@@ -19,7 +19,7 @@ import marvek.core.page.CornerPage;
 import marvek.core.page.LineChoice;
 import marvek.core.page.OwnValues;
 import marvek.core.page.PageField;
-import marvek.core.page.Reference;
+import marvek.core.reference.Reference;
 import org.junit.jupiter.api.Test;
 
 class PreparationTest {

@@ -13,7 +13,7 @@ import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
 import marvek.core.page.CornerPage;
 import marvek.core.page.LineChoice;
-import marvek.core.page.Reference;
+import marvek.core.reference.Reference;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;

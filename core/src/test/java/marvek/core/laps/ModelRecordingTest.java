@@ -11,8 +11,8 @@ import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
 import marvek.core.page.LineChoice;
 import marvek.core.page.OwnValues;
-import marvek.core.page.Reference;
 import marvek.core.profile.Lap;
+import marvek.core.reference.Reference;
 import org.junit.jupiter.api.Test;
 
 /** Laps of known truth: what the model drives is read back within the accuracy that is promised. */

@@ -13,7 +13,7 @@ import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
 import marvek.core.page.LineChoice;
-import marvek.core.page.Reference;
+import marvek.core.reference.Reference;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;

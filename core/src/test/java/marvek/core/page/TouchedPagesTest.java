@@ -13,6 +13,7 @@ import marvek.core.circuit.MarkType;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
 import marvek.core.conditions.Conditions;
+import marvek.core.reference.Reference;
 import org.junit.jupiter.api.Test;
 
 class TouchedPagesTest {

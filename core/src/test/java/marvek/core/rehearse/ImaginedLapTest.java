@@ -7,7 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import marvek.core.InvalidValueException;
 import marvek.core.TestBooks;
-import marvek.core.page.Reference;
+import marvek.core.reference.Reference;
 import marvek.core.rehearse.ImaginedLap.Beat;
 import org.hipparchus.stat.descriptive.moment.StandardDeviation;
 import org.junit.jupiter.api.Test;

@@ -13,7 +13,7 @@ import marvek.core.circuit.Circuit;
 import marvek.core.conditions.Conditions;
 import marvek.core.page.LineChoice;
 import marvek.core.page.OwnValues;
-import marvek.core.page.Reference;
+import marvek.core.reference.Reference;
 import marvek.core.rehearse.Round.Learned;
 import marvek.core.rehearse.Round.Order;
 import org.junit.jupiter.api.Test;

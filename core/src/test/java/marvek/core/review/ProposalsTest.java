@@ -25,8 +25,8 @@ import marvek.core.page.CornerPage;
 import marvek.core.page.LineChoice;
 import marvek.core.page.OwnValues;
 import marvek.core.page.PageField;
-import marvek.core.page.Reference;
 import marvek.core.page.Stakes;
+import marvek.core.reference.Reference;
 import marvek.core.review.Proposal.Kind;
 import org.junit.jupiter.api.Test;
 

@@ -15,7 +15,7 @@ import marvek.core.conditions.Conditions.Surface;
 import marvek.core.corner.Corner;
 import marvek.core.page.CornerPage;
 import marvek.core.page.LineChoice;
-import marvek.core.page.Reference;
+import marvek.core.reference.Reference;
 import org.junit.jupiter.api.Test;
 
 /** The rule of the step plan is common practice: from the safe side, in small steps, over laps. */

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.UUID;
 import marvek.core.brief.CallOut;
 import marvek.core.brief.CallOuts;
-import marvek.core.page.Reference;
+import marvek.core.reference.Reference;
 import marvek.formats.CallOutFiles;
 import marvek.formats.PointCatalogue;
 import marvek.server.contract.InFormat;

@@ -4,10 +4,10 @@ import java.util.List;
 import java.util.UUID;
 import marvek.core.conditions.Conditions;
 import marvek.core.line.LinkSweep;
-import marvek.core.page.CornerGears;
-import marvek.core.page.CornerQuestions;
-import marvek.core.page.Reference;
-import marvek.core.page.SchoolLine;
+import marvek.core.reference.CornerGears;
+import marvek.core.reference.CornerQuestions;
+import marvek.core.reference.Reference;
+import marvek.core.reference.SchoolLine;
 import org.springframework.stereotype.Service;
 
 /** What is asked of one corner of a draft: its schools, its link with the next, its gears. */

@@ -11,7 +11,7 @@ import marvek.core.brief.TyreSaving;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
-import marvek.core.page.Reference;
+import marvek.core.reference.Reference;
 import org.springframework.stereotype.Service;
 
 /** A draft on other days and for other purposes: what each does to every corner. */

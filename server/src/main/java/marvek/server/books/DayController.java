@@ -10,7 +10,7 @@ import marvek.core.brief.TyreSaving;
 import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Path;
 import marvek.core.page.CornerPage;
-import marvek.core.page.Reference;
+import marvek.core.reference.Reference;
 import marvek.formats.Spelled;
 import marvek.server.contract.OneOf;
 import org.jspecify.annotations.Nullable;

@@ -12,9 +12,9 @@ import marvek.core.conditions.Conditions;
 import marvek.core.corner.Corner;
 import marvek.core.light.Light;
 import marvek.core.line.Corridor;
-import marvek.core.page.Reference;
 import marvek.core.page.Remark;
 import marvek.core.profile.Lap;
+import marvek.core.reference.Reference;
 import org.jspecify.annotations.Nullable;
 
 /**

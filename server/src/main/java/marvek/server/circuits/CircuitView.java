@@ -11,7 +11,7 @@ import marvek.core.circuit.GeoPoint;
 import marvek.core.circuit.LayoutChange;
 import marvek.core.circuit.Road;
 import marvek.core.corner.Corner;
-import marvek.core.page.MarkChooser;
+import marvek.core.mark.MarkChooser;
 import marvek.server.contract.Holds;
 import marvek.server.editions.Edited;
 import org.jspecify.annotations.Nullable;

@@ -8,7 +8,7 @@ import marvek.core.circuit.CircuitEdits;
 import marvek.core.circuit.Road;
 import marvek.core.corner.Corner;
 import marvek.core.corner.CornerFinder;
-import marvek.core.page.MarkChooser;
+import marvek.core.mark.MarkChooser;
 import marvek.formats.CentrelineCsvWriter;
 import marvek.formats.CircuitEditsJson;
 import marvek.formats.GpxWriter;

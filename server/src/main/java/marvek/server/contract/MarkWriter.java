@@ -1,6 +1,6 @@
 package marvek.server.contract;
 
-import marvek.core.page.MarkReference;
+import marvek.core.mark.MarkReference;
 import marvek.formats.RevisionJson;
 import org.springframework.boot.jackson.JacksonComponent;
 import tools.jackson.core.JsonGenerator;

@@ -12,7 +12,7 @@ import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
 import marvek.core.page.CornerPage;
 import marvek.core.page.OwnValues;
-import marvek.core.page.Reference;
+import marvek.core.reference.Reference;
 import marvek.core.review.Calibration;
 import marvek.core.review.LapOfSession;
 import marvek.core.review.Proposal;

@@ -15,11 +15,11 @@ import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Path;
 import marvek.core.circuit.Side;
+import marvek.core.mark.MarkReference;
 import marvek.core.page.CornerPage;
-import marvek.core.page.MarkReference;
 import marvek.core.page.PageField;
-import marvek.core.page.Reference;
 import marvek.core.profile.Lap;
+import marvek.core.reference.Reference;
 import marvek.formats.PointCatalogue;
 
 /**

@@ -13,7 +13,7 @@ import marvek.core.InvalidValueException;
 import marvek.core.brief.Day;
 import marvek.core.brief.DayShift;
 import marvek.core.conditions.Conditions;
-import marvek.core.page.Reference;
+import marvek.core.reference.Reference;
 import marvek.core.rehearse.Question;
 import marvek.core.rehearse.Repetition;
 import marvek.core.rehearse.Round;

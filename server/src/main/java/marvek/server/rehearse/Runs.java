@@ -3,7 +3,7 @@ package marvek.server.rehearse;
 import java.util.List;
 import java.util.UUID;
 import marvek.core.Require;
-import marvek.core.page.Reference;
+import marvek.core.reference.Reference;
 import marvek.core.rehearse.Act;
 import marvek.core.rehearse.RunThrough;
 import marvek.server.books.Books;

@@ -14,7 +14,7 @@ import marvek.core.car.SetupSheet;
 import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
 import marvek.core.page.OwnValues;
-import marvek.core.page.Reference;
+import marvek.core.reference.Reference;
 import marvek.core.review.StepPlan;
 import marvek.core.review.StepState;
 import marvek.server.books.Books;

@@ -7,7 +7,7 @@ import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
 import marvek.core.page.CornerPage;
 import marvek.core.page.OwnValues;
-import marvek.core.page.Reference;
+import marvek.core.reference.Reference;
 import marvek.core.review.StepPlan;
 import marvek.core.review.StepState;
 import org.springframework.stereotype.Component;

@@ -11,7 +11,7 @@ import marvek.core.circuit.MarkType;
 import marvek.core.circuit.Road;
 import marvek.core.corner.Corner;
 import marvek.core.corner.CornerFinder;
-import marvek.core.page.MarkChooser;
+import marvek.core.mark.MarkChooser;
 import marvek.server.books.LayoutMoves;
 import tools.jackson.databind.JsonNode;
 

@@ -14,7 +14,7 @@ import marvek.core.conditions.Conditions;
 import marvek.core.line.School;
 import marvek.core.page.LineChoice;
 import marvek.core.page.OwnValues;
-import marvek.core.page.Reference;
+import marvek.core.reference.Reference;
 import marvek.formats.CarJson;
 import marvek.formats.CircuitGeoJson;
 import marvek.formats.JsonFiles;

@@ -1,8 +1,11 @@
-package marvek.core.page;
+package marvek.core.reference;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import marvek.core.page.CornerPage;
+import marvek.core.page.CornerTime;
+import marvek.core.page.Lean;
 
 /**
  * Two references of the same circuit laid side by side, corner by corner: what is a straight for

@@ -1,4 +1,4 @@
-package marvek.core.page;
+package marvek.core.drive;
 
 /**
  * The points of a corner in metres from the beginning of the part that is driven.

@@ -1,4 +1,4 @@
-package marvek.core.page;
+package marvek.core.reference;
 
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -7,8 +7,16 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 import marvek.core.circuit.Road;
+import marvek.core.mark.MarkChooser;
+import marvek.core.mark.MarkReference;
+import marvek.core.page.CornerPage;
 import marvek.core.page.CornerPage.Apex;
 import marvek.core.page.CornerPage.Source;
+import marvek.core.page.CornerTime;
+import marvek.core.page.Driven;
+import marvek.core.page.OwnValues;
+import marvek.core.page.PageField;
+import marvek.core.page.PageWriter;
 import marvek.core.profile.Lap;
 
 /**

@@ -1,4 +1,4 @@
-package marvek.core.page;
+package marvek.core.mark;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -31,7 +31,7 @@ public final class MarkChooser {
   static final double SAFE_LEAST_M = 8;
 
   /** ... and at most so far: one does not brake a board and a half early. */
-  static final double SAFE_REACH_M = 110;
+  public static final double SAFE_REACH_M = 110;
 
   /** A mark has to be seen for this long before it counts (design value). */
   static final double SEEN_FOR_S = 1.5;
@@ -158,7 +158,7 @@ public final class MarkChooser {
    *
    * @param otherM may be null: then there is only the one
    */
-  double earlier(double oneM, Double otherM) {
+  public double earlier(double oneM, Double otherM) {
     return otherM != null && road.offsetBetween(otherM, oneM) > 0 ? otherM : oneM;
   }
 

@@ -1,4 +1,4 @@
-package marvek.core.page;
+package marvek.core.drive;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -10,10 +10,15 @@ import marvek.core.TestVehicles;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
+import marvek.core.page.CornerPage;
+import marvek.core.page.LineChoice;
+import marvek.core.page.OwnValues;
+import marvek.core.page.Stakes;
 import marvek.core.profile.Lap;
 import marvek.core.profile.LocalRun;
 import marvek.core.profile.ProfileOptions;
 import marvek.core.profile.SpeedProfile;
+import marvek.core.reference.Reference;
 import marvek.core.vehicle.Brakes;
 import marvek.core.vehicle.Engine;
 import marvek.core.vehicle.Gearbox;

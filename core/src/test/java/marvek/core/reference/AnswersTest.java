@@ -1,4 +1,4 @@
-package marvek.core.page;
+package marvek.core.reference;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -12,6 +12,10 @@ import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Survey;
 import marvek.core.conditions.Conditions;
 import marvek.core.line.School;
+import marvek.core.page.CornerPage;
+import marvek.core.page.Lean;
+import marvek.core.page.LineChoice;
+import marvek.core.page.OwnValues;
 import marvek.core.vehicle.Engine;
 import marvek.core.vehicle.Vehicle;
 import org.junit.jupiter.api.Test;

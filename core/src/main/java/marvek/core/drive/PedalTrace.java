@@ -1,4 +1,4 @@
-package marvek.core.page;
+package marvek.core.drive;
 
 import marvek.core.circuit.Road;
 import marvek.core.profile.Drive;

@@ -1,4 +1,4 @@
-package marvek.core.page;
+package marvek.core.reference;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -7,8 +7,13 @@ import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
 import marvek.core.corner.Corner;
+import marvek.core.drive.OwnKerbs;
 import marvek.core.line.Corridor;
 import marvek.core.line.LineWish;
+import marvek.core.page.CornerPage;
+import marvek.core.page.LineChoice;
+import marvek.core.page.OwnValues;
+import marvek.core.page.Remark;
 import marvek.core.profile.Lap;
 
 /**

@@ -1,4 +1,4 @@
-package marvek.core.page;
+package marvek.core.mark;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -12,7 +12,7 @@ import marvek.core.profile.Lap;
  * Where no mark is seen: the time at speed from the last thing that the driver feels. Computed from
  * the lap, and always weak.
  */
-final class TimeCount {
+public final class TimeCount {
   /** Longer than this nobody counts at speed (assumed). */
   private static final double LONGEST_S = 4;
 
@@ -27,7 +27,7 @@ final class TimeCount {
   private final List<Counted> found = new ArrayList<>();
 
   /** Something that a driver feels or does before the point. */
-  record Event(double stationM, String words) {}
+  public record Event(double stationM, String words) {}
 
   private record Counted(double seconds, String words) {}
 
@@ -43,7 +43,7 @@ final class TimeCount {
    *
    * @return empty where none of them lies between {@value #SHORTEST_S} and {@value #LONGEST_S} s
    */
-  static Optional<MarkReference> before(Lap lap, double pointM, List<Event> events) {
+  public static Optional<MarkReference> before(Lap lap, double pointM, List<Event> events) {
     TimeCount count = new TimeCount(lap, pointM);
     count.limiter();
     count.lastChange();

@@ -1,4 +1,4 @@
-package marvek.core.page;
+package marvek.core.drive;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -12,7 +12,12 @@ import marvek.core.circuit.Road;
 import marvek.core.circuit.TrackLimits;
 import marvek.core.conditions.Conditions;
 import marvek.core.line.Corridor;
+import marvek.core.page.CornerPage;
+import marvek.core.page.Driven;
+import marvek.core.page.LineChoice;
+import marvek.core.page.OwnValues;
 import marvek.core.profile.Lap;
+import marvek.core.reference.Reference;
 import marvek.core.vehicle.Vehicle;
 import org.junit.jupiter.api.Test;
 

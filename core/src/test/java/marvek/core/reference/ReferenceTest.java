@@ -1,4 +1,4 @@
-package marvek.core.page;
+package marvek.core.reference;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -18,8 +18,13 @@ import marvek.core.circuit.Side;
 import marvek.core.circuit.Survey;
 import marvek.core.circuit.TrackLimits;
 import marvek.core.conditions.Conditions;
+import marvek.core.mark.MarkReference;
+import marvek.core.page.CornerPage;
 import marvek.core.page.CornerPage.BrakeStyle;
 import marvek.core.page.CornerPage.Source;
+import marvek.core.page.LineChoice;
+import marvek.core.page.OwnValues;
+import marvek.core.page.Remark;
 import marvek.core.profile.Lap;
 import marvek.core.vehicle.Vehicle;
 import org.junit.jupiter.api.BeforeAll;

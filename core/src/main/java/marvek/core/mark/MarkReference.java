@@ -1,4 +1,4 @@
-package marvek.core.page;
+package marvek.core.mark;
 
 import java.util.List;
 import marvek.core.circuit.MarkType;
@@ -36,14 +36,14 @@ public record MarkReference(
   }
 
   /** A count of time, in the place of a mark. */
-  static MarkReference count(String words) {
+  public static MarkReference count(String words) {
     String caution = "weak: nothing that stands here can be seen in time";
     return new MarkReference(
         "", null, Side.ROAD, 0, words, words, null, words, true, null, List.of(caution));
   }
 
   /** The same with the driver's own words. */
-  MarkReference worded(String words) {
+  public MarkReference worded(String words) {
     return new MarkReference(
         mark, type, side, offsetM, thing, near, pointM, words, weak, words, cautions);
   }

@@ -1,10 +1,11 @@
-package marvek.core.page;
+package marvek.core.reference;
 
 import java.util.List;
 import marvek.core.MadeRoads;
 import marvek.core.TestVehicles;
 import marvek.core.circuit.Circuit;
 import marvek.core.conditions.Conditions;
+import marvek.core.page.LineChoice;
 import marvek.core.vehicle.Vehicle;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

@@ -1,4 +1,4 @@
-package marvek.core.page;
+package marvek.core.reference;
 
 import java.util.List;
 import marvek.core.InvalidValueException;
@@ -8,6 +8,7 @@ import marvek.core.line.Corridor;
 import marvek.core.line.LinkSweep;
 import marvek.core.line.School;
 import marvek.core.line.Schools;
+import marvek.core.page.CornerPage;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
 

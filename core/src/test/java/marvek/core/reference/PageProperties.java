@@ -1,4 +1,4 @@
-package marvek.core.page;
+package marvek.core.reference;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -9,6 +9,13 @@ import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Zone;
 import marvek.core.conditions.Conditions;
+import marvek.core.drive.PageDrive;
+import marvek.core.drive.StakesRun;
+import marvek.core.page.CornerPage;
+import marvek.core.page.CornerTime;
+import marvek.core.page.Driven;
+import marvek.core.page.OwnValues;
+import marvek.core.page.Stakes;
 import marvek.core.profile.Lap;
 
 /**

@@ -1,4 +1,4 @@
-package marvek.core.page;
+package marvek.core.reference;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -8,7 +8,10 @@ import marvek.core.brief.CallOut;
 import marvek.core.brief.CallOuts;
 import marvek.core.brief.ShortForm;
 import marvek.core.conditions.Conditions;
+import marvek.core.page.CornerPage;
 import marvek.core.page.CornerPage.OwnPoint;
+import marvek.core.page.OwnValues;
+import marvek.core.page.PageField;
 import marvek.core.rehearse.Question;
 import org.junit.jupiter.api.Test;
 

@@ -1,4 +1,4 @@
-package marvek.core.page;
+package marvek.core.drive;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -11,6 +11,11 @@ import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
 import marvek.core.event.BrakingZone;
 import marvek.core.line.Corridor;
+import marvek.core.page.CornerPage;
+import marvek.core.page.CornerTime;
+import marvek.core.page.Driven;
+import marvek.core.page.OwnValues;
+import marvek.core.page.Remark;
 import marvek.core.profile.Drive;
 import marvek.core.profile.Lap;
 import marvek.core.profile.UsedGrip;
@@ -19,7 +24,7 @@ import marvek.core.profile.UsedGrip;
  * Drives the pages of a lap as they are written: whether each corner is made, what it asks of the
  * tyres, and what the driver's own points do to the speeds.
  */
-final class PageDrive {
+public final class PageDrive {
   /** The drive begins so far before the corner's first point. */
   private static final double RUN_UP_M = 40;
 
@@ -77,7 +82,7 @@ final class PageDrive {
    * @param driven one for each page
    * @param remarks what is not made, at the driver's own values that ask for it
    */
-  record Result(Lap lap, List<Driven> driven, List<Remark> remarks) {}
+  public record Result(Lap lap, List<Driven> driven, List<Remark> remarks) {}
 
   /**
    * Drives the pages of a lap.
@@ -85,7 +90,7 @@ final class PageDrive {
    * @param lap the model with those own values that it can follow
    * @param pages the model's pages, whose points the driver's own stand against
    */
-  static Result of(Lap lap, Circuit circuit, List<CornerPage> pages, List<OwnValues> own) {
+  public static Result of(Lap lap, Circuit circuit, List<CornerPage> pages, List<OwnValues> own) {
     PageDrive worker = new PageDrive(lap, OwnKerbs.on(circuit, pages, own), pages);
     boolean changed = false;
     for (int p = 0; p < pages.size(); p++) {
@@ -116,10 +121,10 @@ final class PageDrive {
   }
 
   /** A page driven as the lap itself does, from a sample on. */
-  record AsTheLap(int start, Drive.Result result) {}
+  public record AsTheLap(int start, Drive.Result result) {}
 
   /** Drives a page as the lap itself does; for checks. */
-  static AsTheLap asTheLap(Lap lap, Circuit circuit, List<CornerPage> pages, int number) {
+  public static AsTheLap asTheLap(Lap lap, Circuit circuit, List<CornerPage> pages, int number) {
     PageDrive worker = new PageDrive(lap, circuit, pages);
     Task task = worker.task(number, RUN_UP_M);
     PedalTrace trace = PedalTrace.of(lap, worker.used, task.part, task.points);

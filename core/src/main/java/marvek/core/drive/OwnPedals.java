@@ -1,4 +1,4 @@
-package marvek.core.page;
+package marvek.core.drive;
 
 import java.util.ArrayList;
 import java.util.List;

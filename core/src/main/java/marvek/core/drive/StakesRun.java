@@ -1,4 +1,4 @@
-package marvek.core.page;
+package marvek.core.drive;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -8,6 +8,10 @@ import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
 import marvek.core.circuit.Zone;
+import marvek.core.page.CornerPage;
+import marvek.core.page.CornerTime;
+import marvek.core.page.OwnValues;
+import marvek.core.page.Stakes;
 import marvek.core.profile.Lap;
 import marvek.core.profile.LocalRun;
 import marvek.core.profile.ProfileOptions;
@@ -52,7 +56,7 @@ public final class StakesRun {
   }
 
   /** The same for a share of each slip; for checks. */
-  static List<Stakes> of(Lap lap, List<CornerPage> pages, List<Zone> zones, double share) {
+  public static List<Stakes> of(Lap lap, List<CornerPage> pages, List<Zone> zones, double share) {
     StakesRun worker = new StakesRun(lap, pages, zones, share);
     List<Stakes> stakes = new ArrayList<>();
     for (CornerPage page : pages) {

@@ -1,8 +1,10 @@
-package marvek.core.page;
+package marvek.core.drive;
 
 import java.util.ArrayList;
 import java.util.List;
 import marvek.core.circuit.Road;
+import marvek.core.page.CornerPage;
+import marvek.core.page.OwnValues;
 import marvek.core.profile.Drive;
 import marvek.core.profile.Lap;
 import marvek.core.profile.UsedGrip;

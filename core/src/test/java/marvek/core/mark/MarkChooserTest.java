@@ -1,4 +1,4 @@
-package marvek.core.page;
+package marvek.core.mark;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;

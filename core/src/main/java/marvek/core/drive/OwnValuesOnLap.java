@@ -1,9 +1,12 @@
-package marvek.core.page;
+package marvek.core.drive;
 
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import marvek.core.circuit.Road;
+import marvek.core.page.CornerPage;
+import marvek.core.page.OwnValues;
+import marvek.core.page.Remark;
 import marvek.core.profile.Lap;
 import marvek.core.profile.ProfileOptions;
 
@@ -11,7 +14,7 @@ import marvek.core.profile.ProfileOptions;
  * Turns a driver's own values into limits on the model: what is slower or earlier than the model
  * can be run. What is beyond the model is left to {@link PageDrive}.
  */
-final class OwnValuesOnLap {
+public final class OwnValuesOnLap {
   /** Differences below this are the same place. */
   private static final double SAME_PLACE_M = 0.5;
 
@@ -21,7 +24,7 @@ final class OwnValuesOnLap {
    * @param options limits for the next run of the model
    * @param remarks what could not be put into it, in words
    */
-  record Limits(ProfileOptions options, List<Remark> remarks) {}
+  public record Limits(ProfileOptions options, List<Remark> remarks) {}
 
   private final Lap base;
   private final Road road;
@@ -39,7 +42,7 @@ final class OwnValuesOnLap {
     this.gear = new int[base.size()];
   }
 
-  static Limits of(Lap base, List<CornerPage> pages, List<OwnValues> own) {
+  public static Limits of(Lap base, List<CornerPage> pages, List<OwnValues> own) {
     OwnValuesOnLap worker = new OwnValuesOnLap(base);
     for (OwnValues values : own) {
       for (CornerPage page : pages) {

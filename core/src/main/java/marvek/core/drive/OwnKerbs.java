@@ -1,4 +1,4 @@
-package marvek.core.page;
+package marvek.core.drive;
 
 import java.util.HashMap;
 import java.util.List;
@@ -6,16 +6,18 @@ import java.util.Map;
 import java.util.function.Function;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Kerb;
+import marvek.core.page.CornerPage;
+import marvek.core.page.OwnValues;
 
 /** The kerbs of a circuit as a driver means to use them. */
-final class OwnKerbs {
+public final class OwnKerbs {
   private OwnKerbs() {}
 
   /**
    * The circuit with its kerbs used as the own values say, for the line that follows of it; itself
    * where they say nothing.
    */
-  static Circuit wished(Circuit circuit, List<CornerPage> pages, List<OwnValues> own) {
+  public static Circuit wished(Circuit circuit, List<CornerPage> pages, List<OwnValues> own) {
     return on(circuit, pages, own, OwnValues::kerbApex);
   }
 

@@ -1,9 +1,12 @@
-package marvek.core.page;
+package marvek.core.reference;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import marvek.core.circuit.Road;
+import marvek.core.drive.OwnValuesOnLap;
+import marvek.core.page.CornerPage;
+import marvek.core.page.OwnValues;
 import marvek.core.profile.GearPlan;
 import marvek.core.profile.Lap;
 import marvek.core.profile.ProfileOptions;
