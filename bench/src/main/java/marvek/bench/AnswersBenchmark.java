@@ -81,19 +81,19 @@ public class AnswersBenchmark {
   /** Time-optimal refinement of the whole line. */
   @Benchmark
   public FastestLine.Result fastestLine() {
-    return FastestLine.find(lap, corridor, circuit.zones(), share -> {});
+    return FastestLine.find(lap, corridor, share -> {});
   }
 
   /** All schools of the hairpin. */
   @Benchmark
   public List<Schools.Tried> schoolsOfACorner() {
-    return Schools.of(lap, corridor, circuit.zones(), corners, HAIRPIN);
+    return Schools.of(lap, corridor, corners, HAIRPIN);
   }
 
   /** A link swept over 41 positions. */
   @Benchmark
   public LinkSweep.Result linkSweep() {
-    return LinkSweep.of(lap, corridor, circuit.zones(), corners, LINKED, 41);
+    return LinkSweep.of(lap, corridor, corners, LINKED, 41);
   }
 
   /** The gears of one corner explained. */

@@ -19,10 +19,12 @@ public final class Path {
   private final double[] curvature;
   private final double[] gradeFraction;
   private final double[] verticalCurvature;
+  private final RoadSurface surface;
   private final double[] grip;
   private final double[] damp;
 
-  private Path(Road road, double[] offsets, List<Zone> zones) {
+  private Path(Road road, double[] offsets, RoadSurface surface) {
+    this.surface = surface;
     this.road = road;
     size = road.size();
     offset = offsets.clone();
@@ -33,9 +35,11 @@ public final class Path {
     curvature = new double[size];
     gradeFraction = new double[size];
     verticalCurvature = new double[size];
-    grip = gripAlong(road, offset, zones.stream().filter(z -> !staysDamp(z)).toList());
-    damp = gripAlong(road, offset, zones.stream().filter(Path::staysDamp).toList());
+    grip = new double[size];
+    damp = new double[size];
     for (int i = 0; i < size; i++) {
+      grip[i] = surface.gripAt(i, offset[i]);
+      damp[i] = surface.dampAt(i, offset[i]);
       x[i] = road.xAt(i) + offset[i] * road.normalXAt(i);
       y[i] = road.yAt(i) + offset[i] * road.normalYAt(i);
     }
@@ -45,7 +49,7 @@ public final class Path {
 
   /** The centreline itself. */
   public static Path centreline(Road road, List<Zone> zones) {
-    return new Path(road, new double[road.size()], zones);
+    return at(road, new double[road.size()], zones);
   }
 
   /**
@@ -56,6 +60,11 @@ public final class Path {
    *     bend
    */
   public static Path at(Road road, double[] offsetsM, List<Zone> zones) {
+    return at(road, offsetsM, RoadSurface.of(road, zones));
+  }
+
+  /** The same on a surface that is sampled already. */
+  public static Path at(Road road, double[] offsetsM, RoadSurface surface) {
     if (offsetsM.length != road.size()) {
       throw new InvalidValueException(
           "offsets", "has " + offsetsM.length + " values; the road has " + road.size());
@@ -66,36 +75,12 @@ public final class Path {
             "offsets", i, "(" + offsetsM[i] + " m) lies beyond the centre of the bend");
       }
     }
-    return new Path(road, offsetsM, zones);
+    return new Path(road, offsetsM, surface);
   }
 
-  /** Water and not the road makes the grip there: rain elsewhere does not make it less again. */
-  private static boolean staysDamp(Zone zone) {
-    return zone.type() == Zone.Type.DAMP_SHADE;
-  }
-
-  private static double[] gripAlong(Road road, double[] offset, List<Zone> zones) {
-    double[] factor = new double[road.size()];
-    java.util.Arrays.fill(factor, 1);
-    for (Zone zone : zones) {
-      int from = road.indexOf(zone.fromM());
-      int count = road.samples(road.distance(zone.fromM(), zone.toM()));
-      for (int k = 0; k <= count; k++) {
-        int i = road.wrap(from + k);
-        if (lies(zone.side(), offset[i])) {
-          factor[i] = Math.min(factor[i], zone.gripFactor());
-        }
-      }
-    }
-    return factor;
-  }
-
-  private static boolean lies(Side side, double offset) {
-    return switch (side) {
-      case LEFT -> offset > 0;
-      case RIGHT -> offset < 0;
-      default -> true;
-    };
+  /** The surface that it leads over, for another path on the same road. */
+  public RoadSurface surface() {
+    return surface;
   }
 
   /** Curvature of the circle through three neighbours: exact on arcs at any spacing. */

@@ -29,6 +29,11 @@ public final class Road {
   private final double largestMove;
   private final double largestMoveStation;
 
+  /** Station of the first sample on the road that was surveyed, and that road's length. */
+  private final double surveyedStart;
+
+  private final double surveyedLength;
+
   private Road(CentrelineFit fit, double wantedStep) {
     Survey survey = fit.survey();
     closed = survey.closed();
@@ -51,6 +56,8 @@ public final class Road {
     noise = fit.noiseM();
     largestMove = fit.largestMoveM();
     largestMoveStation = fit.arcLength(0, fit.parameterOf(fit.largestMoveIndex()));
+    surveyedStart = 0;
+    surveyedLength = length;
   }
 
   /** A part of another road, as an open road of its own. */
@@ -73,6 +80,8 @@ public final class Road {
     noise = whole.noise;
     largestMove = whole.largestMove;
     largestMoveStation = 0;
+    surveyedStart = whole.surveyedStationAt(first);
+    surveyedLength = whole.surveyedLength;
   }
 
   private double[] taken(Road whole, double[] values, int first) {
@@ -199,6 +208,13 @@ public final class Road {
   /** Station of sample i [m]. */
   public double stationAt(int i) {
     return i * step;
+  }
+
+  /** Station of sample i on the road that was surveyed, also where this is a part of it [m]. */
+  public double surveyedStationAt(int i) {
+    double station = surveyedStart + i * step;
+    // The last sample of an open road lies on its end, which is no other lap's beginning.
+    return station > surveyedLength + step / 2 ? station - surveyedLength : station;
   }
 
   /** Nearest sample to a station; wraps or clamps. */

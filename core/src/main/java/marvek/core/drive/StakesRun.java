@@ -7,7 +7,6 @@ import java.util.concurrent.CancellationException;
 import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
-import marvek.core.circuit.Zone;
 import marvek.core.page.CornerPage;
 import marvek.core.page.CornerTime;
 import marvek.core.page.OwnValues;
@@ -32,15 +31,13 @@ public final class StakesRun {
 
   private final Lap lap;
   private final List<CornerPage> pages;
-  private final List<Zone> zones;
   private final Road road;
   private final double share;
 
-  private StakesRun(Lap lap, List<CornerPage> pages, List<Zone> zones, double share) {
+  private StakesRun(Lap lap, List<CornerPage> pages, double share) {
     this.share = share;
     this.lap = lap;
     this.pages = pages;
-    this.zones = zones;
     this.road = lap.path().road();
   }
 
@@ -49,15 +46,14 @@ public final class StakesRun {
    *
    * @param lap the model's own lap
    * @param pages the pages written of it
-   * @param zones what lies on the road, for the line that misses the apex
    */
-  public static List<Stakes> of(Lap lap, List<CornerPage> pages, List<Zone> zones) {
-    return of(lap, pages, zones, 1);
+  public static List<Stakes> of(Lap lap, List<CornerPage> pages) {
+    return of(lap, pages, 1);
   }
 
   /** The same for a share of each slip; for checks. */
-  public static List<Stakes> of(Lap lap, List<CornerPage> pages, List<Zone> zones, double share) {
-    StakesRun worker = new StakesRun(lap, pages, zones, share);
+  public static List<Stakes> of(Lap lap, List<CornerPage> pages, double share) {
+    StakesRun worker = new StakesRun(lap, pages, share);
     List<Stakes> stakes = new ArrayList<>();
     for (CornerPage page : pages) {
       if (Thread.currentThread().isInterrupted()) {
@@ -144,7 +140,7 @@ public final class StakesRun {
       moved[n] = sign * share * OFF_APEX_M * 0.5 * (1 + Math.cos(Math.PI * Math.min(1, way)));
     }
     acrossThePath(apex + first, moved, offsets);
-    Path path = Path.at(road, offsets, zones);
+    Path path = Path.at(road, offsets, lap.path().surface());
     // Grip along the changed line decides earlier than it: braking moves with it.
     double lost =
         lost(

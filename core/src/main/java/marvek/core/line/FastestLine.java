@@ -1,13 +1,12 @@
 package marvek.core.line;
 
 import java.util.Arrays;
-import java.util.List;
 import java.util.concurrent.CancellationException;
 import java.util.function.DoubleConsumer;
 import java.util.function.IntToDoubleFunction;
 import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
-import marvek.core.circuit.Zone;
+import marvek.core.circuit.RoadSurface;
 import marvek.core.conditions.Conditions;
 import marvek.core.profile.Lap;
 import marvek.core.profile.LapGradient;
@@ -62,7 +61,6 @@ public final class FastestLine {
 
   private final Stretch stretch;
   private final Bounds bounds;
-  private final List<Zone> zones;
   private final Vehicle vehicle;
   private final Conditions conditions;
   private final LapParts parts;
@@ -70,10 +68,12 @@ public final class FastestLine {
   private double[] offsets;
   private Lap lap;
 
-  private FastestLine(Stretch stretch, Bounds bounds, List<Zone> zones, Lap start) {
+  private final RoadSurface surface;
+
+  private FastestLine(Stretch stretch, Bounds bounds, Lap start) {
+    this.surface = start.path().surface();
     this.stretch = stretch;
     this.bounds = bounds;
-    this.zones = zones;
     this.vehicle = start.vehicle();
     this.conditions = start.conditions();
     this.offsets = start.path().offsets();
@@ -103,23 +103,17 @@ public final class FastestLine {
    * @param start lap of the model on the line to begin from, within the corridor
    * @param progress told the share done after each round, 0 to 1
    */
-  public static Result find(
-      Lap start, Corridor corridor, List<Zone> zones, DoubleConsumer progress) {
+  public static Result find(Lap start, Corridor corridor, DoubleConsumer progress) {
     Road road = start.path().road();
     Stretch whole = Stretch.whole(road);
     Bounds bounds = Bounds.of(whole, corridor, start.path().offsets());
-    return refine(start, whole, bounds, zones, MAX_ROUNDS, progress);
+    return refine(start, whole, bounds, MAX_ROUNDS, progress);
   }
 
   /** Refines the line along a stretch within bounds; the rest of the line stays. */
   static Result refine(
-      Lap start,
-      Stretch stretch,
-      Bounds bounds,
-      List<Zone> zones,
-      int mostRounds,
-      DoubleConsumer progress) {
-    FastestLine search = new FastestLine(stretch, bounds, zones, start);
+      Lap start, Stretch stretch, Bounds bounds, int mostRounds, DoubleConsumer progress) {
+    FastestLine search = new FastestLine(stretch, bounds, start);
     int rounds = search.run(mostRounds, progress);
     return new Result(search.lap, start.timeS() - search.lap.timeS(), rounds);
   }
@@ -186,7 +180,7 @@ public final class FastestLine {
   }
 
   private Lap solved(double[] along) {
-    Path path = Path.at(stretch.road(), stretch.put(offsets, along), zones);
+    Path path = Path.at(stretch.road(), stretch.put(offsets, along), surface);
     return SpeedProfile.solve(path, vehicle, conditions);
   }
 

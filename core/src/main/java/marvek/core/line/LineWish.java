@@ -2,7 +2,6 @@ package marvek.core.line;
 
 import java.util.List;
 import marvek.core.circuit.Road;
-import marvek.core.circuit.Zone;
 import marvek.core.corner.Corner;
 import marvek.core.profile.Lap;
 
@@ -28,14 +27,9 @@ public record LineWish(double apexAtM, Double apexOffsetM) {
    * @param leastTime whether the line is to be brought to its least time
    */
   public double[] on(
-      Lap present,
-      Corridor corridor,
-      List<Zone> zones,
-      List<Corner> corners,
-      int index,
-      boolean leastTime) {
+      Lap present, Corridor corridor, List<Corner> corners, int index, boolean leastTime) {
     Turn turn = Turn.of(corners, index, present);
-    Section section = Section.around(present, corridor, zones, turn.stretch());
+    Section section = Section.around(present, corridor, turn.stretch());
     Stretch stretch = turn.on(section).stretch();
     double[] offsets = section.present().path().offsets();
     Bounds bounds = Bounds.of(stretch, section.corridor(), offsets);
@@ -50,19 +44,19 @@ public record LineWish(double apexAtM, Double apexOffsetM) {
     }
     Lap lap = section.driven(stretch.put(offsets, SmoothLine.along(stretch, bounds, null, start)));
     if (leastTime) {
-      lap = refined(lap, stretch, bounds, section.zones());
+      lap = refined(lap, stretch, bounds);
       if (bounds.hold(start)) {
         // More road never costs: the present line is one of those that may be driven.
         Lap kept = section.driven(stretch.put(offsets, start));
-        Lap other = refined(kept, stretch, bounds, section.zones());
+        Lap other = refined(kept, stretch, bounds);
         lap = other.timeS() < lap.timeS() ? other : lap;
       }
     }
     return section.put(lap);
   }
 
-  private static Lap refined(Lap lap, Stretch stretch, Bounds bounds, List<Zone> zones) {
-    return FastestLine.refine(lap, stretch, bounds, zones, ROUNDS, share -> {}).lap();
+  private static Lap refined(Lap lap, Stretch stretch, Bounds bounds) {
+    return FastestLine.refine(lap, stretch, bounds, ROUNDS, share -> {}).lap();
   }
 
   /** The bounds opened beside the place by as much as it lies beyond them. */

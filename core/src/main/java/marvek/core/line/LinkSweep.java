@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.stream.IntStream;
 import marvek.core.Require;
 import marvek.core.circuit.Road;
-import marvek.core.circuit.Zone;
 import marvek.core.corner.Corner;
 import marvek.core.profile.Lap;
 
@@ -22,14 +21,14 @@ public final class LinkSweep {
   private final int secondBegins;
   private final int link;
 
-  private LinkSweep(Lap present, Corridor corridor, List<Zone> zones, List<Corner> corners, int i) {
+  private LinkSweep(Lap present, Corridor corridor, List<Corner> corners, int i) {
     Turn a = Turn.of(corners, i, present);
     Turn b = Turn.of(corners, (i + 1) % corners.size(), present);
     Road on = present.path().road();
     int begin = a.stretch().at(0);
     int length = on.ahead(begin, b.stretch().at(b.stretch().size() - 1));
     Stretch both = Stretch.between(on, begin, begin + length);
-    section = Section.around(present, corridor, zones, both);
+    section = Section.around(present, corridor, both);
     stretch = section.here(both);
     road = Bounds.of(stretch, section.corridor(), section.present().path().offsets());
     first = a;
@@ -92,14 +91,9 @@ public final class LinkSweep {
    * @param positions number of positions across the road, 3 to 201
    */
   public static Result of(
-      Lap present,
-      Corridor corridor,
-      List<Zone> zones,
-      List<Corner> corners,
-      int index,
-      int positions) {
+      Lap present, Corridor corridor, List<Corner> corners, int index, int positions) {
     Require.within("positions", positions, 3, 201);
-    return new LinkSweep(present, corridor, zones, corners, index).sweep(positions);
+    return new LinkSweep(present, corridor, corners, index).sweep(positions);
   }
 
   private Result sweep(int positions) {

@@ -6,7 +6,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import marvek.core.InvalidValueException;
-import marvek.core.circuit.Zone;
 import marvek.core.corner.Corner;
 import marvek.core.profile.Lap;
 
@@ -58,10 +57,9 @@ public final class Schools {
     this.road = Bounds.of(turn.stretch(), section.corridor(), section.present().path().offsets());
   }
 
-  private static Schools around(
-      Lap present, Corridor corridor, List<Zone> zones, List<Corner> corners, int index) {
+  private static Schools around(Lap present, Corridor corridor, List<Corner> corners, int index) {
     Turn turn = Turn.of(corners, index, present);
-    Section section = Section.around(present, corridor, zones, turn.stretch());
+    Section section = Section.around(present, corridor, turn.stretch());
     return new Schools(section, turn.on(section));
   }
 
@@ -90,9 +88,8 @@ public final class Schools {
    * @param present lap of the model on the present line
    * @param index of the corner among the circuit's
    */
-  public static List<Tried> of(
-      Lap present, Corridor corridor, List<Zone> zones, List<Corner> corners, int index) {
-    Schools worker = around(present, corridor, zones, corners, index);
+  public static List<Tried> of(Lap present, Corridor corridor, List<Corner> corners, int index) {
+    Schools worker = around(present, corridor, corners, index);
     List<Tried> tried =
         new ArrayList<>(
             Arrays.stream(School.values())
@@ -107,13 +104,8 @@ public final class Schools {
 
   /** One school of a corner, empty where it does not apply; not for {@link School#FASTEST}. */
   public static Optional<Tried> one(
-      Lap present,
-      Corridor corridor,
-      List<Zone> zones,
-      List<Corner> corners,
-      int index,
-      School school) {
-    Schools worker = around(present, corridor, zones, corners, index);
+      Lap present, Corridor corridor, List<Corner> corners, int index, School school) {
+    Schools worker = around(present, corridor, corners, index);
     return worker.applies(school)
         ? Optional.of(worker.tried(school, worker.shaped(school)))
         : Optional.empty();
@@ -121,20 +113,15 @@ public final class Schools {
 
   /** Offsets of the whole lap with the line of one school in its place, as {@link #of} finds it. */
   public static double[] line(
-      Lap present,
-      Corridor corridor,
-      List<Zone> zones,
-      List<Corner> corners,
-      int index,
-      School school) {
+      Lap present, Corridor corridor, List<Corner> corners, int index, School school) {
     if (school == School.FASTEST) {
-      return of(present, corridor, zones, corners, index).stream()
+      return of(present, corridor, corners, index).stream()
           .filter(t -> t.school() == school)
           .findFirst()
           .orElseThrow()
           .offsetsM();
     }
-    Schools worker = around(present, corridor, zones, corners, index);
+    Schools worker = around(present, corridor, corners, index);
     if (!worker.applies(school)) {
       throw new InvalidValueException(
           "line",
@@ -170,8 +157,7 @@ public final class Schools {
   }
 
   private Lap refined(Lap lap, Bounds open, int rounds) {
-    return FastestLine.refine(lap, turn.stretch(), open, section.zones(), rounds, share -> {})
-        .lap();
+    return FastestLine.refine(lap, turn.stretch(), open, rounds, share -> {}).lap();
   }
 
   private Bounds bounds(School school) {

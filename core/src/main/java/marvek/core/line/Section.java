@@ -1,12 +1,8 @@
 package marvek.core.line;
 
-import java.util.ArrayList;
-import java.util.List;
 import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
-import marvek.core.circuit.Zone;
-import marvek.core.conditions.Conditions;
-import marvek.core.conditions.SurfacePart;
+import marvek.core.circuit.RoadSurface;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
 
@@ -26,44 +22,34 @@ final class Section {
   private final int first;
   private final Lap present;
   private final Corridor corridor;
-  private final List<Zone> zones;
-  private final Conditions conditions;
 
-  private Section(
-      Lap whole,
-      int first,
-      Lap present,
-      Corridor corridor,
-      List<Zone> zones,
-      Conditions conditions) {
+  private Section(Lap whole, int first, Lap present, Corridor corridor) {
     this.whole = whole;
     this.first = first;
     this.present = present;
     this.corridor = corridor;
-    this.zones = zones;
-    this.conditions = conditions;
   }
 
   /** The section around a stretch of the whole lap's road. */
-  static Section around(Lap whole, Corridor corridor, List<Zone> zones, Stretch stretch) {
+  static Section around(Lap whole, Corridor corridor, Stretch stretch) {
     Road road = whole.path().road();
     int begin = stretch.at(0);
     int before = decided(whole, begin, -1);
     int after = decided(whole, stretch.at(stretch.size() - 1), 1);
     int count = before + stretch.size() + after;
     if (count >= road.size()) {
-      return new Section(whole, 0, whole, corridor, zones, whole.conditions());
+      return new Section(whole, 0, whole, corridor);
     }
     int first = road.wrap(begin - before);
     Road part = road.part(first, count);
-    List<Zone> zonesThere = zonesOn(road, road.stationAt(first), part.lengthM(), zones);
+    RoadSurface surface = whole.path().surface().part(first, count);
     double[] offsets = new double[count];
     for (int k = 0; k < count; k++) {
       offsets[k] = whole.path().offsetAt(road.wrap(first + k));
     }
-    Conditions there = conditionsOn(road, road.stationAt(first), part.lengthM(), whole);
-    Lap present = SpeedProfile.solve(Path.at(part, offsets, zonesThere), whole.vehicle(), there);
-    return new Section(whole, first, present, corridor.part(road, first, count), zonesThere, there);
+    Lap present =
+        SpeedProfile.solve(Path.at(part, offsets, surface), whole.vehicle(), whole.conditions());
+    return new Section(whole, first, present, corridor.part(road, first, count));
   }
 
   /** Samples from one on to a place where grip decides; all there are at most. */
@@ -81,51 +67,6 @@ final class Section {
     return most;
   }
 
-  /** Zones with stations that count from a start; what reaches beyond the part is cut off. */
-  private static List<Zone> zonesOn(Road road, double startM, double lengthM, List<Zone> zones) {
-    List<Zone> on = new ArrayList<>();
-    for (Zone zone : zones) {
-      for (double[] there : spansOn(road, startM, lengthM, zone.fromM(), zone.toM())) {
-        on.add(
-            new Zone(zone.type(), zone.side(), there[0], there[1], zone.gripFactor(), zone.note()));
-      }
-    }
-    return on;
-  }
-
-  /** The day with the surfaces of the lap's parts at their stations from a start on. */
-  private static Conditions conditionsOn(Road road, double startM, double lengthM, Lap whole) {
-    List<SurfacePart> on = new ArrayList<>();
-    for (SurfacePart part : whole.conditions().parts()) {
-      for (double[] there : spansOn(road, startM, lengthM, part.fromM(), part.toM())) {
-        on.add(new SurfacePart(there[0], there[1], part.surface()));
-      }
-    }
-    return whole.conditions().but().parts(on).build();
-  }
-
-  /**
-   * Where a span of the whole road lies on a part of it that begins at a station: nowhere, once, or
-   * at both ends of a part that is nearly the whole.
-   */
-  private static List<double[]> spansOn(
-      Road road, double startM, double lengthM, double fromM, double toM) {
-    double spanM = Math.max(0, road.distance(fromM, toM));
-    double beginM = road.distance(startM, fromM);
-    List<double[]> spans = new ArrayList<>();
-    for (double from : new double[] {beginM - road.lengthM(), beginM}) {
-      if (!road.closed() && from < beginM) {
-        continue;
-      }
-      double low = Math.max(0, from);
-      double high = Math.min(lengthM, from + spanM);
-      if (low <= high) {
-        spans.add(new double[] {low, high});
-      }
-    }
-    return spans;
-  }
-
   /** The lap of the present line on the section alone. */
   Lap present() {
     return present;
@@ -133,10 +74,6 @@ final class Section {
 
   Corridor corridor() {
     return corridor;
-  }
-
-  List<Zone> zones() {
-    return zones;
   }
 
   /** A stretch of the whole road as one of the section's. */
@@ -161,8 +98,8 @@ final class Section {
 
   /** Drives other offsets on the section. */
   Lap driven(double[] offsets) {
-    Path path = Path.at(present.path().road(), offsets, zones);
-    return SpeedProfile.solve(path, whole.vehicle(), conditions);
+    Path path = Path.at(present.path().road(), offsets, present.path().surface());
+    return SpeedProfile.solve(path, whole.vehicle(), whole.conditions());
   }
 
   /** The offsets of the whole line with those of a lap on the section in their places. */

@@ -133,7 +133,7 @@ public final class ForceModel {
     weightAcross[i] = mass * G0 * cosTheta * sinPhi;
     normalPerW[i] = mass * (path.verticalCurvatureAt(i) * cosPhi + kappa * sinPhi);
     lateralPerW[i] = mass * kappa * cosPhi;
-    double station = path.road().stationAt(i);
+    double station = path.road().surveyedStationAt(i);
     double surface = Math.min(conditions.surfaceAt(station).gripFactor(), path.dampFactorAt(i));
     grip[i] = path.gripFactorAt(i) * surface / conditions.surface().gripFactor();
     if (conditions.windSpeedMps() > 0) {

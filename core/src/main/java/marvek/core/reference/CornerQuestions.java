@@ -22,8 +22,7 @@ public final class CornerQuestions {
     Road road = basis.path().road();
     Lap lap = SpeedProfile.solve(basis.path(), basis.vehicle(), conditions);
     Corridor corridor = Reference.corridor(basis.circuit(), road, basis.vehicle(), conditions);
-    List<Schools.Tried> tried =
-        Schools.of(lap, corridor, basis.circuit().zones(), basis.corners(), index);
+    List<Schools.Tried> tried = Schools.of(lap, corridor, basis.corners(), index);
     return SchoolLine.of(tried, road, basis.corners().get(index));
   }
 
@@ -33,8 +32,7 @@ public final class CornerQuestions {
     Road road = basis.path().road();
     Corridor corridor =
         Reference.corridor(basis.circuit(), road, basis.vehicle(), present.conditions());
-    return Schools.one(
-            present, corridor, basis.circuit().zones(), basis.corners(), index, School.DEFEND)
+    return Schools.one(present, corridor, basis.corners(), index, School.DEFEND)
         .map(t -> SchoolLine.of(List.of(t), road, basis.corners().get(index)).get(0))
         .orElseThrow();
   }
@@ -56,8 +54,7 @@ public final class CornerQuestions {
     Lap lap = SpeedProfile.solve(basis.path(), basis.vehicle(), conditions);
     Corridor corridor =
         Reference.corridor(basis.circuit(), basis.path().road(), basis.vehicle(), conditions);
-    return LinkSweep.of(
-        lap, corridor, basis.circuit().zones(), basis.corners(), index, LINK_POSITIONS);
+    return LinkSweep.of(lap, corridor, basis.corners(), index, LINK_POSITIONS);
   }
 
   /** The gears of one corner of the model's own lap explained. */

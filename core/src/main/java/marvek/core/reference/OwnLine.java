@@ -64,7 +64,7 @@ final class OwnLine {
         }
       }
     }
-    Path path = changed ? Path.at(worker.road, offsets, circuit.zones()) : lap.path();
+    Path path = changed ? Path.at(worker.road, offsets, lap.path().surface()) : lap.path();
     return new Result(path, worker.remarks);
   }
 
@@ -81,7 +81,7 @@ final class OwnLine {
     }
     double[] wished =
         new LineWish(apex.atM(), offset)
-            .on(lap, corridor, basis.circuit().zones(), basis.corners(), indexOf(page), leastTime);
+            .on(lap, corridor, basis.corners(), indexOf(page), leastTime);
     boolean moved = false;
     for (int i = 0; i < offsets.length; i++) {
       double change = wished[i] - lap.path().offsetAt(i);

@@ -171,7 +171,7 @@ public record Reference(
     DoubleConsumer then = share -> progress.accept(SMOOTH_PART + (1 - SMOOTH_PART) * share);
     SmoothLine.Result smooth = SmoothLine.find(road, corridor, circuit.zones(), first);
     Lap lap = SpeedProfile.solve(smooth.path(), vehicle, conditions);
-    Path fastest = FastestLine.find(lap, corridor, circuit.zones(), then).path();
+    Path fastest = FastestLine.find(lap, corridor, then).path();
     return new FoundLine(fastest, smooth.stoodStill());
   }
 
@@ -205,11 +205,10 @@ public record Reference(
           Schools.line(
               lap,
               corridor,
-              basis.circuit().zones(),
               basis.corners(),
               indexOf(basis.corners(), entry.getKey()),
               entry.getValue());
-      path = Path.at(path.road(), offsets, basis.circuit().zones());
+      path = Path.at(path.road(), offsets, path.surface());
     }
     return new Basis(
         basis.circuit(),
@@ -306,7 +305,7 @@ public record Reference(
   public static List<Stakes> stakes(Basis basis, Conditions conditions) {
     Lap lap = SpeedProfile.solve(basis.path(), basis.vehicle(), conditions);
     List<CornerPage> pages = written(basis, conditions, lap, marks(basis, conditions, lap));
-    return StakesRun.of(lap, pages, basis.circuit().zones());
+    return StakesRun.of(lap, pages);
   }
 
   /** The marks of a circuit as they are seen on a lap, in the light of the conditions' hour. */

@@ -29,8 +29,7 @@ class FastestLineTest {
 
   private static FastestLine.Result fastest(Circuit circuit, Lap smooth) {
     Road road = smooth.path().road();
-    return FastestLine.find(
-        smooth, corridor(circuit, road, smooth.vehicle()), List.of(), share -> {});
+    return FastestLine.find(smooth, corridor(circuit, road, smooth.vehicle()), share -> {});
   }
 
   @Test

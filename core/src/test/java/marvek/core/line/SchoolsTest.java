@@ -42,7 +42,7 @@ class SchoolsTest {
     corridor = Corridor.of(CIRCUIT, road, TestVehicles.clubCar(), Conditions.DEFAULT, 0.15);
     corners = CornerFinder.find(CIRCUIT, road);
     present = solved(SmoothLine.find(road, corridor, List.of()).path());
-    tried = Schools.of(present, corridor, List.of(), corners, LONG_ONE);
+    tried = Schools.of(present, corridor, corners, LONG_ONE);
   }
 
   private static Lap solved(Path path) {
@@ -56,7 +56,7 @@ class SchoolsTest {
   @Test
   void noSchoolIsQuickerThanTheFastest() {
     for (int c = 0; c < corners.size(); c += 3) {
-      List<Schools.Tried> all = Schools.of(present, corridor, List.of(), corners, c);
+      List<Schools.Tried> all = Schools.of(present, corridor, corners, c);
       assertThat(all.get(0).school()).isEqualTo(School.FASTEST);
       assertThat(all.get(0).lostS()).isLessThanOrEqualTo(1e-9);
       assertThat(all).isSortedAccordingTo((a, b) -> Double.compare(a.lostS(), b.lostS()));
@@ -75,7 +75,7 @@ class SchoolsTest {
             new SurfacePart(corner.toM() - 30, 40, Conditions.Surface.DAMP))) {
       Conditions day = Conditions.DEFAULT.but().parts(List.of(part)).build();
       Lap wet = SpeedProfile.solve(present.path(), TestVehicles.clubCar(), day);
-      for (Schools.Tried t : Schools.of(wet, corridor, List.of(), corners, LONG_ONE)) {
+      for (Schools.Tried t : Schools.of(wet, corridor, corners, LONG_ONE)) {
         Path path = Path.at(road, t.offsetsM(), List.of());
         double whole = SpeedProfile.solve(path, TestVehicles.clubCar(), day).timeS() - wet.timeS();
         assertThat(t.lostS()).as("%s on %s", t.school(), part).isCloseTo(whole, within(0.012));
@@ -173,19 +173,17 @@ class SchoolsTest {
 
   @Test
   void aLineAloneIsTheSameAsAmongTheOthers() {
-    double[] alone =
-        Schools.line(present, corridor, List.of(), corners, LONG_ONE, School.LATE_APEX);
+    double[] alone = Schools.line(present, corridor, corners, LONG_ONE, School.LATE_APEX);
     assertThat(alone).containsExactly(one(School.LATE_APEX).offsetsM());
   }
 
   @Test
   void twoApexesNeedALongCorner() {
     int kink = 3;
-    assertThat(Schools.of(present, corridor, List.of(), corners, kink))
+    assertThat(Schools.of(present, corridor, corners, kink))
         .extracting(Schools.Tried::school)
         .doesNotContain(School.DOUBLE_APEX);
-    assertThatThrownBy(
-            () -> Schools.line(present, corridor, List.of(), corners, kink, School.DOUBLE_APEX))
+    assertThatThrownBy(() -> Schools.line(present, corridor, corners, kink, School.DOUBLE_APEX))
         .isInstanceOf(InvalidValueException.class)
         .hasMessageContaining("double-apex");
   }
@@ -193,7 +191,7 @@ class SchoolsTest {
   /** A link swept: every place across the road, the present one costs nothing, and both ends do. */
   @Test
   void aLinkIsSweptFromEdgeToEdge() {
-    LinkSweep.Result sweep = LinkSweep.of(present, corridor, List.of(), corners, 1, 21);
+    LinkSweep.Result sweep = LinkSweep.of(present, corridor, corners, 1, 21);
     assertThat(sweep.ways()).hasSize(21);
     assertThat(sweep.ways())
         .isSortedAccordingTo((a, b) -> Double.compare(a.offsetM(), b.offsetM()));
@@ -222,7 +220,7 @@ class SchoolsTest {
 
   @Test
   void aSweepOfTwoPlacesIsNone() {
-    assertThatThrownBy(() -> LinkSweep.of(present, corridor, List.of(), corners, 1, 2))
+    assertThatThrownBy(() -> LinkSweep.of(present, corridor, corners, 1, 2))
         .isInstanceOf(InvalidValueException.class)
         .hasMessageContaining("positions");
   }
@@ -239,7 +237,7 @@ class SchoolsTest {
     Path path = Path.at(road, present.path().offsets(), zones);
     Lap slippery = solved(path);
     assertThat(slippery.timeS()).isGreaterThan(present.timeS() + 0.1);
-    for (Schools.Tried t : Schools.of(slippery, corridor, zones, corners, LONG_ONE)) {
+    for (Schools.Tried t : Schools.of(slippery, corridor, corners, LONG_ONE)) {
       double whole = solved(Path.at(road, t.offsetsM(), zones)).timeS() - slippery.timeS();
       assertThat(t.lostS()).as("%s", t.school()).isCloseTo(whole, within(0.015));
     }
@@ -252,11 +250,11 @@ class SchoolsTest {
     int apex = road.indexOf(corner.tightestM());
     double wanted = present.path().offsetAt(apex) - corner.sign() * 1.5;
     LineWish wish = new LineWish(corner.tightestM(), wanted);
-    double[] offsets = wish.on(present, corridor, List.of(), corners, LONG_ONE, false);
+    double[] offsets = wish.on(present, corridor, corners, LONG_ONE, false);
     assertThat(offsets[apex]).isCloseTo(wanted, within(0.01));
     int elsewhere = road.indexOf(road.wrapStation(corner.tightestM() + 1200));
     assertThat(offsets[elsewhere]).isEqualTo(present.path().offsetAt(elsewhere));
-    double[] sooner = wish.on(present, corridor, List.of(), corners, LONG_ONE, true);
+    double[] sooner = wish.on(present, corridor, corners, LONG_ONE, true);
     assertThat(solved(Path.at(road, sooner, List.of())).timeS())
         .isLessThanOrEqualTo(solved(Path.at(road, offsets, List.of())).timeS() + 0.01);
   }

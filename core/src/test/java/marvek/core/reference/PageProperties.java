@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.function.UnaryOperator;
 import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Road;
-import marvek.core.circuit.Zone;
 import marvek.core.conditions.Conditions;
 import marvek.core.drive.PageDrive;
 import marvek.core.drive.StakesRun;
@@ -237,9 +236,8 @@ public final class PageProperties {
    * a slip that begins in what a corner leaves to spare.
    */
   public void stakesAreInProportion() {
-    List<Zone> zones = basis.circuit().zones();
-    List<Stakes> whole = StakesRun.of(model.modelLap(), model.modelPages(), zones);
-    List<Stakes> tenth = StakesRun.of(model.modelLap(), model.modelPages(), zones, 0.1);
+    List<Stakes> whole = StakesRun.of(model.modelLap(), model.modelPages());
+    List<Stakes> tenth = StakesRun.of(model.modelLap(), model.modelPages(), 0.1);
     for (int p = 0; p < whole.size(); p++) {
       Stakes all = whole.get(p);
       Stakes part = tenth.get(p);
