@@ -2,6 +2,7 @@ package marvek.core.event;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.IntPredicate;
 import marvek.core.circuit.Road;
 import marvek.core.profile.Lap;
 
@@ -35,24 +36,30 @@ public record BrakingZone(int begin, int end, double speedLossMps) {
   public static List<BrakingZone> of(Lap lap) {
     Road road = lap.path().road();
     int origin = offBrakes(lap);
-    List<int[]> runs = new ArrayList<>();
-    int begin = -1;
-    for (int k = 0; k <= lap.size(); k++) {
-      boolean on = k < lap.size() && lap.brakeGAt(road.wrap(origin + k)) > LEAST_G;
-      if (on && begin < 0) {
-        begin = k;
-      } else if (!on && begin >= 0) {
-        addRun(runs, begin, k, road.stepM());
-        begin = -1;
-      }
-    }
+    IntPredicate onBrakes = k -> lap.brakeGAt(road.wrap(origin + k)) > LEAST_G;
     List<BrakingZone> zones = new ArrayList<>();
-    for (int[] run : runs) {
+    for (int[] run : runs(onBrakes, lap.size(), road.stepM())) {
       int from = road.wrap(origin + run[0]);
       int to = road.wrap(origin + run[1]);
       zones.add(new BrakingZone(from, to, lap.speedAt(from) - lap.speedAt(to)));
     }
     return zones;
+  }
+
+  /** Begins and ends of the runs of samples on the brakes, with short lifts bridged. */
+  static List<int[]> runs(IntPredicate onBrakes, int size, double stepM) {
+    List<int[]> runs = new ArrayList<>();
+    int begin = -1;
+    for (int k = 0; k <= size; k++) {
+      boolean on = k < size && onBrakes.test(k);
+      if (on && begin < 0) {
+        begin = k;
+      } else if (!on && begin >= 0) {
+        addRun(runs, begin, k, stepM);
+        begin = -1;
+      }
+    }
+    return runs;
   }
 
   private static void addRun(List<int[]> runs, int begin, int end, double step) {

@@ -18,6 +18,7 @@ import marvek.core.page.LineChoice;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
 import marvek.core.reference.Reference;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -133,5 +134,22 @@ class LapEventsTest {
         assertThat(zones[i]).as("braking at " + road.stationAt(i) + " m").isEqualTo(1);
       }
     }
+  }
+
+  /** Samples on the brakes by their number, two metres each. */
+  private static List<List<Integer>> zonesOf(String samples) {
+    return BrakingZone.runs(i -> samples.charAt(i) == 'b', samples.length(), 2).stream()
+        .map(run -> List.of(run[0], run[1]))
+        .toList();
+  }
+
+  @Test
+  void aDabIsNoZoneAndAShortLiftEndsNone() {
+    assertThat(zonesOf("..b..")).isEmpty();
+    assertThat(zonesOf("..bb..")).containsExactly(List.of(2, 4));
+    assertThat(zonesOf(".bbb...bbb.")).containsExactly(List.of(1, 10));
+    assertThat(zonesOf(".bbb....bbb.")).containsExactly(List.of(1, 4), List.of(8, 11));
+    assertThat(zonesOf(".bbb...b...")).containsExactly(List.of(1, 8));
+    assertThat(zonesOf("bbb")).containsExactly(List.of(0, 3));
   }
 }

@@ -4,10 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import marvek.core.TestRoads;
+import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
 import marvek.core.corner.Corner;
+import marvek.core.line.School;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class CarriedOverTest {
   private static final Road ROAD = Road.through(TestRoads.circle(200, 5));
@@ -82,6 +86,58 @@ class CarriedOverTest {
     assertThat(second.throttleFirstM()).isEqualTo(480);
     assertThat(second.apexSpeedMps()).isEqualTo(20.0);
     assertThat(first.notes()).isEqualTo("two bends").isEqualTo(second.notes());
+  }
+
+  /**
+   * The guide: the brake goes to the first part, the throttle and the kerb outside to the last one,
+   * what belongs to the tightest place to the part that has it.
+   */
+  @ParameterizedTest
+  @CsvSource({
+    "BRAKE,first",
+    "BRAKE_INITIAL,first",
+    "BRAKE_MARK,first",
+    "BRAKE_WORDS,first",
+    "TURN_IN,first",
+    "TURN_IN_PRESSURE,first",
+    "TURN_IN_MARK,first",
+    "TURN_IN_WORDS,first",
+    "LOOK,first",
+    "LINE,second",
+    "GEAR,second",
+    "RELEASE,second",
+    "APEX_SPEED,second",
+    "APEX_OFFSET,second",
+    "APEX_KERB,second",
+    "EXIT_KERB,third",
+    "THROTTLE_FIRST,third",
+    "THROTTLE_FULL,third",
+    "CONFIDENCE,all",
+    "NOTES,all",
+    "WAY_OUT,all"
+  })
+  void eachFieldHasItsHeir(PageField field, String part) {
+    Object value =
+        switch (field.quantity()) {
+          case STATION -> 410.0;
+          case GEAR, OF_FIVE -> 3;
+          case KERB_USE -> Kerb.Use.TYRE;
+          case SCHOOL -> School.V;
+          case WORDS, NOTE -> "words";
+          case PERCENT, PRESS, SPEED, OFFSET -> 30.0;
+        };
+    List<OwnValues> carried =
+        carried(
+            List.of(OwnValues.in(1).put(field, value).build()),
+            List.of(corner(1, 300, 600, 450)),
+            List.of(corner(1, 300, 400, 350), corner(2, 400, 500, 450), corner(3, 500, 600, 550)));
+    List<Integer> heirs =
+        carried.stream().filter(o -> value.equals(o.get(field))).map(OwnValues::corner).toList();
+    List<Integer> expected =
+        part.equals("all")
+            ? List.of(1, 2, 3)
+            : List.of(List.of("first", "second", "third").indexOf(part) + 1);
+    assertThat(heirs).isEqualTo(expected);
   }
 
   @Test
