@@ -67,6 +67,7 @@ describe('the list of what a page can hold', () => {
     const page: CornerPage = { ...testPage(), look: { at_m: 300, target } };
     expect(TYPED).toEqual(['look.at_m']);
     expect(marksOf('look.at_m')).toEqual(['look.mark', 'look.words']);
+    expect(marksOf('brake.at_m')).toEqual(['brake.mark', 'brake.words']);
     expect(pointAt(page, 'look.at_m')?.at_m).toBe(300);
     expect(targetAt(page, 'look.at_m')).toEqual(target);
     expect(pointAt(testPage(), 'look.at_m')).toBeUndefined();
