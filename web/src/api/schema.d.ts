@@ -12,8 +12,8 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * All books with their revisions, newest first.
-         * @description All books with their revisions, newest first.
+         * All books with their revisions, in the order they were made.
+         * @description All books with their revisions, in the order they were made.
          */
         get: operations["listBooks"];
         put?: never;

@@ -15,14 +15,14 @@ public final class Spelled {
   }
 
   /**
-   * The constant that is spelled so.
+   * The constant that is spelled so, in small letters or large ones.
    *
    * @param field that it is read from, told where there is none
    * @throws InvalidValueException with the known ones
    */
   public static <E extends Enum<E>> E read(Class<E> type, String field, String text) {
     return Arrays.stream(type.getEnumConstants())
-        .filter(constant -> of(constant).equals(text))
+        .filter(constant -> of(constant).equalsIgnoreCase(text))
         .findFirst()
         .orElseThrow(
             () -> new InvalidValueException(field, "(" + text + ") must be " + known(type)));

@@ -120,17 +120,10 @@ public enum PageField {
   private final double leastChange;
   private final Function<CornerPage, Object> read;
   private final BiFunction<CornerPage, Object, CornerPage> write;
-  private final boolean typed;
 
   /** A field that shows on the page in another one's words, or a place that only a driver gives. */
   PageField(String path, Quantity quantity, Heir heir) {
-    this.path = path;
-    this.quantity = quantity;
-    this.heir = heir;
-    this.leastChange = Double.NaN;
-    this.read = page -> null;
-    this.write = null;
-    this.typed = true;
+    this(path, quantity, heir, Double.NaN, null, null);
   }
 
   /** A field that is laid over by what goes with it: its mark. */
@@ -169,7 +162,6 @@ public enum PageField {
     this.leastChange = leastChange;
     this.read = read;
     this.write = write;
-    this.typed = false;
   }
 
   /** Its name in the book format. */
@@ -194,7 +186,7 @@ public enum PageField {
 
   /** A place along the lap that only a driver gives, with a mark that it is told by. */
   public boolean isTyped() {
-    return isStation() && typed;
+    return isStation() && read == null;
   }
 
   /** Places that only a driver gives. */
@@ -267,7 +259,7 @@ public enum PageField {
     if (isTyped()) {
       return page.points().containsKey(this) ? page.points().get(this).atM() : null;
     }
-    return read.apply(page);
+    return read == null ? null : read.apply(page);
   }
 
   /** The value of a page as a number; null where the page has none. */

@@ -84,7 +84,7 @@ class BookController {
 
   record Imported(UUID id) {}
 
-  /** All books with their revisions, newest first. */
+  /** All books with their revisions, in the order they were made. */
   @GetMapping("/api/books")
   List<Books.BookView> listBooks() {
     return books.list();
