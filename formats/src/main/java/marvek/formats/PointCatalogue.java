@@ -35,6 +35,11 @@ public final class PointCatalogue {
     return WORDS.path(field.path()).path("said").asString("");
   }
 
+  /** Word on its plate: "drive" of the first throttle. */
+  public static String plate(PageField field) {
+    return WORDS.path(field.path()).path("plate").asString("");
+  }
+
   /** Letter on its plate; empty without one. */
   public static String letter(PageField field) {
     return WORDS.path(field.path()).path("letter").asString("");

@@ -4,8 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -100,10 +103,13 @@ class CardsTest {
     String revision = book + "/revisions/" + kept.path("number").asInt();
     assertThat(scripts.get(revision).body().at("/pages/3/look/target/own").asString())
         .isEqualTo("at the barn's far gable");
-    try (PDDocument sheet = Loader.loadPDF(scripts.download(revision + "/card.pdf?format=a4"))) {
-      assertThat(new PDFTextStripper().getText(sheet).replaceAll("\\s+", " "))
-          .contains("look at the barn's far gable");
+    for (String format : List.of("a4", "a5")) {
+      String text = printedText(revision + "/card.pdf?format=" + format);
+      assertThat(text).as(format).contains("look at the barn's far gable");
     }
+    assertThat(printedText(revision + "/card.pdf?format=a4"))
+        .contains("B brake, L look, T turn in, R release, A apex, D drive, F");
+    assertThat(printedText(card + "?format=a4")).contains("B brake, T turn in");
     assertThat(new String(scripts.download(revision + "/points.gpx")))
         .contains("look")
         .contains("at the barn's far gable");
@@ -112,5 +118,52 @@ class CardsTest {
             question ->
                 question.path("corner").asInt() == 4
                     && question.path("kind").asString().equals("own-points"));
+  }
+
+  private String printedText(String path) {
+    return printedText(path, 1);
+  }
+
+  /** Without its breaks of lines; on at most so many pages. */
+  private String printedText(String path, int pages) {
+    try (PDDocument sheet = Loader.loadPDF(scripts.download(path))) {
+      assertThat(sheet.getNumberOfPages()).as(path).isLessThanOrEqualTo(pages);
+      return new PDFTextStripper().getText(sheet).replaceAll("\\s+", " ");
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /**
+   * The sheet holds words at each of the demo's corners; the small card may turn over, with all of
+   * them.
+   */
+  @Test
+  void wordsForEveryCornerArePrinted() throws IOException {
+    String book = "/api/books/" + scripts.copyOfTheDemo();
+    String words = "over the hedge at the barn's far gable";
+    List<Map<String, Object>> looks = new ArrayList<>();
+    for (JsonNode page : scripts.get(book + "/revisions/2").body().path("pages")) {
+      looks.add(
+          Map.of(
+              "corner", page.path("corner").asInt(),
+              "look.at_m", page.at("/apexes/0/at_m").asDouble(),
+              "look.words", words));
+    }
+    JsonNode kept =
+        scripts
+            .post(
+                book + "/revisions",
+                Map.of("parent", 2, "reason", "seen on the walk", "ownValues", looks))
+            .body();
+    String revision = book + "/revisions/" + kept.path("number").asInt();
+    Map.of("a4", 1, "a5", 2)
+        .forEach(
+            (format, pages) ->
+                assertThat(
+                        printedText(revision + "/card.pdf?format=" + format, pages)
+                            .split(Pattern.quote("look " + words), -1))
+                    .as(format)
+                    .hasSize(looks.size() + 1));
   }
 }

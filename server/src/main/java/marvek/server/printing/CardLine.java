@@ -1,6 +1,7 @@
 package marvek.server.printing;
 
 import java.util.Set;
+import java.util.stream.Collectors;
 import marvek.core.page.PageField;
 import marvek.formats.PointCatalogue;
 import marvek.server.units.DriverUnits;
@@ -18,6 +19,7 @@ record CardLine(
     String number,
     String name,
     String brake,
+    String own,
     String pressure,
     String gears,
     String apex,
@@ -35,7 +37,8 @@ record CardLine(
     return new CardLine(
         page.path("corner").asString(),
         page.path("name").asString(),
-        brake(page.path("brake"), units) + ownPoints(page, units),
+        brake(page.path("brake"), units),
+        ownPoints(page, units),
         pressure(page.path("brake")),
         gears(page.path("gears")),
         units.speedFigure(page.path("lowest").path("speed_mps").asDouble(0)),
@@ -50,17 +53,17 @@ record CardLine(
     return place(brake.get("target"), brake.get("at_m").asDouble(0), units);
   }
 
-  /** Places that only the driver gave, behind the brake: that is where they are looked for. */
+  /** Places that only the driver gave, one after the other; empty without one. */
   private static String ownPoints(JsonNode page, DriverUnits units) {
-    StringBuilder words = new StringBuilder();
-    for (PageField field : PageField.typed()) {
-      JsonNode point = page.path(field.group());
-      if (point.has("at_m")) {
-        String where = place(point.get("target"), point.get("at_m").asDouble(0), units);
-        words.append("; ").append(PointCatalogue.said(field)).append(' ').append(where);
-      }
-    }
-    return words.toString();
+    return PageField.typed().stream()
+        .filter(field -> page.path(field.group()).has("at_m"))
+        .map(
+            field -> {
+              JsonNode point = page.path(field.group());
+              String where = place(point.get("target"), point.get("at_m").asDouble(0), units);
+              return PointCatalogue.said(field) + " " + where;
+            })
+        .collect(Collectors.joining("; "));
   }
 
   /** A point by its mark; by its station where nothing is seen in time. */

@@ -3,10 +3,16 @@ package marvek.server.printing;
 import static marvek.server.printing.CardContent.text;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import marvek.core.page.CornerPage;
+import marvek.core.page.PageField;
+import marvek.formats.PointCatalogue;
 import marvek.server.books.Books;
 import marvek.server.sessions.OnCard;
+import tools.jackson.databind.JsonNode;
 
 /** The whole lap on a sheet of A4, each corner with its strip. */
 final class LapSheet {
@@ -24,13 +30,14 @@ final class LapSheet {
       td { width: 39.6mm; padding: 0 0.4mm 1.2mm 0.4mm; vertical-align: top; border-top: 0.35mm solid #14171e; border-right: 0.15mm solid #b9b3a5; }
       td.none { border: none; }
       h2 { font-size: 13pt; font-weight: 600; margin: 0.6mm 0 0.4mm 0; white-space: nowrap; overflow: hidden; }
-      .strip { position: relative; width: 39mm; height: 68mm; }
+      .strip { position: relative; width: 39mm; height: 66mm; }
       .plate { position: absolute; width: 3.2mm; height: 3.2mm; background: #fff; border: 0.2mm solid #14171e; font-size: 7.5pt; font-weight: 600; line-height: 3.2mm; text-align: center; }
       .mark { position: absolute; width: 9mm; font-size: 7pt; line-height: 2.5mm; }
       .mark.left { left: 0; } .mark.right { right: 0; text-align: right; }
-      .brake { font-weight: 600; height: 8mm; }
+      .brake { font-weight: 600; min-height: 9.5mm; }
       .figures { font-size: 11pt; font-weight: 600; }
       .step { font-weight: 400; }
+      .own { font-size: 7.5pt; font-weight: 400; line-height: 1; }
       .foot { font-size: 8pt; margin: 1mm 0 0 0; }
       """;
 
@@ -69,9 +76,8 @@ final class LapSheet {
     OnCard added = card.added();
     return """
         <p class="head%s"><b>%s · %s</b> %s · %s%s<br/>%s</p><table>%s</table>
-        <p class="foot">From the bottom up as it is driven; along the road to scale, across widened. B brake, T turn in, R off
-        the brake, A apex, D drive, F flat. Estimates of a model: begin at the safe marks. Flags, officials, rules and your
-        instructor come first. Not to be read while driving.</p>
+        <p class="foot">From the bottom up as it is driven; along the road to scale, across widened. %s.
+        Estimates of a model: begin at the safe marks. Flags, officials, rules and your instructor come first. Not to be read while driving.</p>
         """
         .formatted(
             next ? " next" : "",
@@ -81,7 +87,27 @@ final class LapSheet {
             text(card.place()),
             added.title().isEmpty() ? "" : " · " + text(added.title()),
             text(card.conditions()),
-            rows);
+            rows,
+            legend(card.revision()));
+  }
+
+  /** "B brake, T turn in": what the letters on the strips stand for, as far as a page has them. */
+  private static String legend(JsonNode revision) {
+    Map<Boolean, String> places =
+        Arrays.stream(PageField.values())
+            .filter(field -> field.isStation() && isOnAny(revision.path("pages"), field))
+            .collect(
+                Collectors.partitioningBy(
+                    field -> field.group().equals("throttle"),
+                    Collectors.mapping(
+                        field -> PointCatalogue.letter(field) + " " + PointCatalogue.plate(field),
+                        Collectors.joining(", "))));
+    return text(places.get(false) + ", A apex, " + places.get(true));
+  }
+
+  private static boolean isOnAny(JsonNode pages, PageField field) {
+    String pointer = "/" + field.shownAt().replace('.', '/');
+    return pages.valueStream().anyMatch(page -> !page.at(pointer).isMissingNode());
   }
 
   private static String cell(
@@ -94,7 +120,7 @@ final class LapSheet {
                 + text(CardLine.place(step.mark(), step.atM(), card.units()))
                 + "</span>";
     return """
-        <td><h2>%s%s %s%s</h2>%s<div class="brake">%s%s</div>
+        <td><h2>%s%s %s%s</h2>%s<div class="brake">%s%s%s</div>
         <div class="figures">%s · %s %s</div></td>
         """
         .formatted(
@@ -105,6 +131,7 @@ final class LapSheet {
             StripDrawing.of(computed.reference(), computed.circuit(), page),
             text(line.brake()),
             now,
+            line.own().isEmpty() ? "" : "<div class=\"own\">" + text(line.own()) + "</div>",
             text(line.gears()),
             text(line.apex()),
             text(card.units().speed()));

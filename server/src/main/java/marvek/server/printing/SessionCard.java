@@ -24,7 +24,7 @@ final class SessionCard {
       .name { width: 20mm; }
       .pct { width: 11mm; font-weight: 600; font-size: 12pt; white-space: nowrap; }
       th.pct { font-size: 9.5pt; font-weight: 400; }
-      .many { font-size: 10pt; } .many .strong { font-size: 10.5pt; } .many td { padding: 0.6mm 1mm 0.6mm 0; }
+      .many { font-size: 10pt; } .many .strong { font-size: 10.5pt; } .many td { padding: 0.6mm 1mm 0.6mm 0; } .many .step { font-size: 8.5pt; line-height: 1; }
       .strong { font-weight: 600; font-size: 12pt; }
       .gear { width: 13mm; font-weight: 600; font-size: 13pt; white-space: nowrap; }
       .apex { width: 12mm; font-weight: 600; font-size: 15pt; text-align: right; padding-right: 3mm; }
@@ -70,14 +70,15 @@ final class SessionCard {
             text(card.revision().path("reason").asText()),
             text(card.conditions()),
             targets(card.added()),
-            isLong(card, lines.size()) ? "many" : "",
+            isLong(card, lines) ? "many" : "",
             card.units().speed(),
             rows);
   }
 
-  private static boolean isLong(CardContent card, int corners) {
+  private static boolean isLong(CardContent card, List<CardLine> lines) {
     OnCard added = card.added();
-    return corners + added.steps().size() + (added.title().isEmpty() ? 0 : 2) > MANY;
+    long own = lines.stream().filter(line -> !line.own().isEmpty()).count();
+    return lines.size() + own + added.steps().size() + (added.title().isEmpty() ? 0 : 2) > MANY;
   }
 
   private static String targets(OnCard added) {
@@ -92,7 +93,7 @@ final class SessionCard {
   private static String row(CardLine line, CardContent card) {
     int corner = Integer.parseInt(line.number());
     return """
-        <tr class="%s"><td class="n">%s</td><td class="name">%s</td><td class="strong">%s%s</td>\
+        <tr class="%s"><td class="n">%s</td><td class="name">%s</td><td class="strong">%s%s%s</td>\
         <td class="pct">%s</td><td class="gear">%s</td><td class="apex">%s</td><td class="drive">%s</td></tr>
         """
         .formatted(
@@ -101,6 +102,7 @@ final class SessionCard {
             text(line.name()) + (line.toCheck() ? "<br/><b>check first</b>" : ""),
             text(line.brake()),
             step(card.added().steps().get(corner), card),
+            line.own().isEmpty() ? "" : "<div class=\"step\">" + text(line.own()) + "</div>",
             text(line.pressure()),
             text(line.gears()),
             text(line.apex()),

@@ -13,7 +13,7 @@ import marvek.core.page.CornerPage;
  */
 record StripScale(Road road, double fromM, double lengthM, double mmPerMAcross) {
   static final double WIDTH_MM = 39;
-  static final double HEIGHT_MM = 68;
+  static final double HEIGHT_MM = 66;
 
   /** Room for the names of marks at both sides. */
   private static final double SIDE_MM = 10;
