@@ -1,6 +1,9 @@
 package marvek.core;
 
-/** NaN-safe argument checks: a comparison is written so that NaN fails it. */
+/**
+ * NaN-safe argument checks: a comparison is written so that NaN fails it. Bounds of what is typed
+ * or read are wide: they refuse a slip of the unit or of the finger, not an unusual vehicle or day.
+ */
 public final class Require {
   private Require() {}
 

@@ -34,6 +34,7 @@ public final class CallOuts {
   /** A call may come so much earlier than it has to, where another one stands in its way. */
   private static final double EARLIEST_S = 3.5;
 
+  /** Finer than this nobody hears when a call begins. */
   private static final double STEP_S = 0.1;
 
   private final Lap lap;

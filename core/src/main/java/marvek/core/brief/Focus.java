@@ -27,6 +27,7 @@ public record Focus(int corner, double stakesS, double doubt, Slip why, double s
   /** Corners that one can think of in a session (common practice: two or three). */
   public static final int CORNERS = 3;
 
+  /** Confidence is given from 1 to 5. */
   private static final double MOST_CONFIDENCE = 5;
 
   /** Even a proven corner is worth a little thought, so that stakes decide between such. */

@@ -36,6 +36,7 @@ public record InsideEntry(
   /** Only corners with a hard stop before them are places to pass (own assumption) [m/s]. */
   private static final double LEAST_SPEED_LOSS_MPS = 8;
 
+  /** So far behind the corner the line is still a matter of it (own assumption). */
   private static final double AFTER_EXIT_M = 20;
 
   /** Lines nearer than this are the same to a driver. */

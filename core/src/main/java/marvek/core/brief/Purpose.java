@@ -25,14 +25,18 @@ public enum Purpose {
   /** Close behind another car: less air over the wing. */
   FOLLOW;
 
+  /** Shares of the grip between a lap that counts alone and one among others (own assumptions). */
   private static final double QUALIFYING_MORE_GRIP = 0.02;
+
   private static final double RACE_LESS_GRIP = 0.02;
   private static final double FIRST_LAP_LESS_GRIP = 0.03;
 
   /** Grip left unused to save tyres; the middle of 2 to 8 %. */
   public static final double SAVING_LESS_GRIP = 0.04;
 
+  /** Room left to the edges so that a mistake stays on the road (own assumptions). */
   private static final double RACE_MARGIN_M = 0.35;
+
   private static final double FIRST_LAP_MARGIN_M = 0.6;
 
   /**
@@ -41,6 +45,7 @@ public enum Purpose {
    */
   private static final double AIR_BEHIND = 0.75;
 
+  /** Least share that {@link Conditions} take. */
   private static final double LEAST_GRIP = 0.3;
 
   /** The conditions of a session with this purpose. */

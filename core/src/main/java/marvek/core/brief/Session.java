@@ -46,7 +46,9 @@ public record Session(
     SIMULATOR
   }
 
+  /** Bounds of what is typed: what fits a line, and a day of a meeting in minutes. */
   private static final int LONGEST_EVENT = 120;
+
   private static final int LONGEST_MIN = 1500;
   private static final int MOST_POINTS = 60;
   private static final int LONGEST_WORDS = 500;
@@ -91,7 +93,9 @@ public record Session(
    * @param learned in the driver's words
    */
   public record Result(int laps, Double bestLapS, String learned) {
+    /** Longer than any endurance race, slower than any circuit. */
     private static final int MOST_LAPS = 2000;
+
     private static final double LONGEST_LAP_S = 7200;
     private static final int LONGEST_LEARNED = 4000;
 

@@ -38,6 +38,7 @@ public record TyreSaving(int corner, double workShare, List<Cut> cuts) {
     }
   }
 
+  /** 2 to 8 %: a car two to eight per cent off its limit (own assumption). */
   private static final double[] CUTS = {0.02, 0.04, 0.06, 0.08};
 
   /** The cut that corners are ranked by, see {@link Purpose#SAVING_LESS_GRIP}. */

@@ -16,7 +16,10 @@ import marvek.core.Require;
  */
 public record TyreSet(String name, int laps, int goodLaps, LocalDate inUseSince) {
   private static final int LONGEST_NAME = 120;
+
+  /** More than any set is driven. */
   private static final int MOST_LAPS = 2000;
+
   private static final double SECONDS_A_DAY = 86_400;
 
   public TyreSet {

@@ -28,6 +28,7 @@ public record WarmUp(
   /** On a cold road it takes a lap more, on a hot one a lap less (own assumption). */
   private static final double COLD_ROAD_C = 15;
 
+  /** Hot asphalt in summer, see above. */
   private static final double HOT_ROAD_C = 35;
 
   /** Number of laps to warm the tyres in some conditions. */

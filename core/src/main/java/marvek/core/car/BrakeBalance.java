@@ -22,6 +22,7 @@ public final class BrakeBalance {
   /** Shorter zones are too short to choose a share for. */
   private static final double LEAST_LENGTH_M = 15;
 
+  /** A step of the balance bar as drivers count it: one point. */
   private static final double ONE_PER_CENT = 0.01;
 
   /** Shares nearer than this are the same: both lock together. */

@@ -27,6 +27,7 @@ public record Figures(
     double wheelieG,
     double stoppieG,
     double leanLimitDeg) {
+  /** Torque is given every few hundred revolutions; finer does not move the peak. */
   private static final double STEP_RPM = 50;
 
   /** The figures of a lap's vehicle; wheelie and stoppie without downforce: b/h and a/h. */

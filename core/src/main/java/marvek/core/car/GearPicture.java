@@ -10,6 +10,7 @@ import marvek.core.vehicle.Gearbox;
 
 /** A car's gears on a circuit: what each is used for, and what another final drive would give. */
 public final class GearPicture {
+  /** A tooth or two on the usual pairs is about 5 % a step. */
   private static final double[] FINAL_DRIVES = {0.85, 0.90, 0.95, 1, 1.05, 1.10, 1.15};
 
   /** Above this share of full drive the car is on the throttle on a straight. */
@@ -67,8 +68,7 @@ public final class GearPicture {
   }
 
   private static boolean flat(Lap lap, int i) {
-    boolean limiter = lap.speedAt(i) >= 0.998 * lap.driveline().limiterSpeedMps(lap.gearAt(i));
-    return lap.throttleShareAt(i) >= ON_THROTTLE || lap.shiftingAt(i) || limiter;
+    return lap.throttleShareAt(i) >= ON_THROTTLE || lap.shiftingAt(i) || lap.onLimiterAt(i);
   }
 
   private static Straight longest(Lap lap) {
@@ -97,8 +97,7 @@ public final class GearPicture {
     for (int k = 0; k < count; k++) {
       int i = road.wrap(from + k);
       top = lap.speedAt(i) > lap.speedAt(top) ? i : top;
-      boolean on =
-          lap.speedAt(i) >= 0.998 * lap.driveline().limiterSpeedMps(lap.driveline().gears());
+      boolean on = lap.gearAt(i) == lap.driveline().gears() && lap.onLimiterAt(i);
       limiter += on ? road.stepM() / lap.speedAt(i) : 0;
     }
     return new Straight(

@@ -11,6 +11,7 @@ import marvek.core.profile.Lap;
  * drag included, at the flattest place of a lap and with the grip that its conditions give.
  */
 public final class GripPicture {
+  /** Enough for a smooth outline of an ellipse. */
   private static final int POINTS = 25;
 
   private GripPicture() {}

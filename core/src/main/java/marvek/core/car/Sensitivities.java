@@ -13,7 +13,11 @@ import marvek.core.vehicle.Vehicle;
 
 /** What a change of the car does to a lap on the same line, each from a run of the model. */
 public final class Sensitivities {
+  /**
+   * Sizes of change that a driver can picture: five per cent, a tenth, a passenger, a slow hand.
+   */
   private static final double GRIP = 0.95;
+
   private static final double POWER = 0.95;
   private static final double TENTH_MORE = 1.1;
   private static final double MASS_KG = 50;

@@ -41,7 +41,9 @@ public record SetupSheet(
     Double wing,
     String tyres,
     String notes) {
+  /** What fits a line, and a page of notes. */
   private static final int LONGEST_NAME = 120;
+
   private static final int LONGEST_NOTE = 2000;
 
   public SetupSheet {

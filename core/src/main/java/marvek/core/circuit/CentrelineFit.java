@@ -34,9 +34,14 @@ public final class CentrelineFit {
   /** Below this a survey counts as clean, and is not moved by more than {@link #CLEAN_MOVE_M}. */
   private static final double CLEAN_SIGMA_M = 0.03;
 
+  /** A clean survey may be moved by 5 cm at most: this and what resampling adds. */
   private static final double CLEAN_MOVE_M = 0.045;
+
+  /** Bounds of iterations (own choices); how far points were moved is told with the result. */
   private static final int REWEIGHTINGS = 3;
+
   private static final int FOOT_POINT_PASSES = 3;
+
   private static final int MAX_RELAXATIONS = 12;
 
   private final Survey survey;

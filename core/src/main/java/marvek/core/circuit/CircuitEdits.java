@@ -149,5 +149,6 @@ public record CircuitEdits(
     return survey;
   }
 
+  /** The smoothed road runs so near to where the chords count to, and more. */
   private static final double NEAR_M = 40;
 }

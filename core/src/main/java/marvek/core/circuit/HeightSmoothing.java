@@ -82,6 +82,7 @@ final class HeightSmoothing {
     return Double.isFinite(step) && isGridOf(step, heightM) ? Math.max(scatter, step) : scatter;
   }
 
+  /** Whether all heights are whole steps, but for a fiftieth: rounded in the file, not measured. */
   private static boolean isGridOf(double step, double[] heightM) {
     for (double z : heightM) {
       double steps = (z - heightM[0]) / step;

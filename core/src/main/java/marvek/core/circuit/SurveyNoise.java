@@ -12,7 +12,10 @@ import java.util.Arrays;
  * Sroka and Jennen-Steinmetz, <i>Biometrika</i> 73 (1986), from memory.
  */
 final class SurveyNoise {
+  /** Points of a window. */
   private static final int WINDOW = 5;
+
+  /** MAD of a standard normal deviate: its third quartile. */
   private static final double MAD_TO_SIGMA = 0.6745;
 
   private SurveyNoise() {}

@@ -8,6 +8,7 @@ public final class Air {
   /** Ratio of the molar masses of water and dry air. */
   private static final double WATER_TO_AIR = 0.62198;
 
+  /** Ice point [K]. */
   private static final double KELVIN = 273.15;
 
   private Air() {}

@@ -84,6 +84,7 @@ public record Conditions(
   /** Distance that a careful driver leaves to a white line (own assumption). */
   public static final double DEFAULT_MARGIN_M = 0.15;
 
+  /** More parts than anybody types for a lap. */
   private static final int MOST_PARTS = 40;
 
   /** A dry day at sea level, warm tyres, an expert on the right foot. */

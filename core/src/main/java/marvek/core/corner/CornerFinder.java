@@ -269,6 +269,7 @@ public final class CornerFinder {
     return List.copyOf(result);
   }
 
+  /** Left and right in one move: neither turns far or takes long (own choice). */
   private static boolean partOfChicane(Corner c, List<Corner> corners, int i) {
     Corner next = corners.get((i + 1) % corners.size());
     return c.linkWithNext() && partOfChicane(next, c);
@@ -283,6 +284,7 @@ public final class CornerFinder {
         && Math.max(before.lengthM(), c.lengthM()) < 90;
   }
 
+  /** What drivers call such corners; the bounds between the words are own choices. */
   private static Corner.Kind kind(Corner c, boolean inChicane) {
     if (c.angleDeg() > 135 && c.tightestRadiusM() < 35) {
       return Corner.Kind.HAIRPIN;

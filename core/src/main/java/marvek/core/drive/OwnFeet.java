@@ -18,9 +18,15 @@ final class OwnFeet {
   /** A brake point is looked for so far before the lap's and after it. */
   private static final double EARLIER_M = 150;
 
+  /** Later than so much no car is slowed in time. */
   private static final double LATER_M = 40;
+
+  /** Pressure is scaled between this and full in so many halvings: to a thousandth. */
   private static final double LEAST_FACTOR = 0.3;
+
+  /** Coarse steps find the side on which a solution lies, halvings the place to a millimetre. */
   private static final double STEP_M = 5;
+
   private static final int HALVINGS = 12;
 
   /** A speed that is reached is within this share of what was wanted. */

@@ -18,6 +18,7 @@ public final class OwnValuesOnLap {
   /** Differences below this are the same place. */
   private static final double SAME_PLACE_M = 0.5;
 
+  /** Shown to 1 km/h, typed to 0.1: a fifth of a km/h is no change. */
   private static final double SAME_SPEED_MPS = 0.05;
 
   /**

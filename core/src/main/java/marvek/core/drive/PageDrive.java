@@ -43,11 +43,13 @@ public final class PageDrive {
   /** Beyond the road by less than this is a matter of the survey, not of the driver. */
   private static final double LEAST_BEYOND_M = 0.25;
 
+  /** Wide by less than this is rounding of the forward drive. */
   private static final double LEAST_WIDE_M = 0.05;
 
   /** More than this of the grip that the page uses is a slide. */
   private static final double SLIDING = 1.02;
 
+  /** Slower than its page by less than about 1 km/h a driver does not notice. */
   private static final double NOT_REACHED_MPS = 0.3;
 
   private final Lap lap;

@@ -15,6 +15,7 @@ final class PedalTrace implements Pedals {
   /** The lap's speed is met again after so long on the brake, or this share of the braking. */
   private static final double FITTED_S = 0.7;
 
+  /** A short touch of the brake is met again before its end. */
   private static final double FITTED_SHARE = 0.6;
 
   /** From the brake point on the lap's pressure is read so far into its zone. */
@@ -23,9 +24,12 @@ final class PedalTrace implements Pedals {
   /** Where less than no brake is needed the foot stays on a part of the throttle. */
   private static final double LEAST_FACTOR = -1;
 
+  /** No more than all of the brake. */
   private static final double MOST_FACTOR = 1;
 
+  /** Full pressure but for rounding; the factor is found to a hundredth of a per cent. */
   private static final double ALL_BUT = 0.999;
+
   private static final int HALVINGS = 14;
 
   private final double stepM;

@@ -17,7 +17,9 @@ import marvek.core.profile.ProfileOptions;
 
 /** Works out the stakes of each corner by running the model again with one slip at a time. */
 public final class StakesRun {
+  /** What stakes are told for, see {@link Stakes}: what a driver is off by on a usual lap. */
   private static final double BRAKE_EARLY_M = 5;
+
   private static final double APEX_SLOWER_MPS = 2 / 3.6;
   private static final double THROTTLE_LATE_M = 10;
   private static final double OFF_APEX_M = 0.5;

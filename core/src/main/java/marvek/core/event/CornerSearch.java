@@ -17,7 +17,11 @@ final class CornerSearch {
   /** The slowest place may lie a little behind a corner. */
   private static final double SLOWEST_AFTER_M = 10;
 
+  /**
+   * Bounds of searches on open ground; the spans of the neighbours bound them first (own choices).
+   */
   private static final double LONGEST_CORNER_M = 1000;
+
   private static final double TURN_IN_SEARCH_M = 180;
   private static final double TRACK_OUT_SEARCH_M = 140;
 

@@ -18,12 +18,15 @@ public record ThrottlePhase(int first, int full, boolean flat) {
   /** Throttle above this share stays open: what is missing is rounding of the solver. */
   private static final double OPEN_SHARE = 0.97;
 
+  /** Flat is full throttle but for rounding of the solver, for 10 m as where laps are read. */
   private static final double FLAT_SHARE = 0.985;
+
   private static final double FLAT_FOR_M = 10;
 
   /** First throttle and full throttle are not looked for beyond these. */
   private static final double FARTHEST_FIRST_M = 600;
 
+  /** A heavy car uphill may take a long straight to be flat in its traction. */
   private static final double FARTHEST_FULL_M = 1500;
 
   static ThrottlePhase of(CornerSearch corner) {
@@ -91,7 +94,7 @@ public record ThrottlePhase(int first, int full, boolean flat) {
       int count = untilNextBraking();
       for (int k = 0; k <= count; k++) {
         int i = road.wrap(corner.turnIn + k);
-        if (lap.throttleShareAt(i) < OPEN_SHARE && !lap.shiftingAt(i) && !atTopSpeed(i)) {
+        if (lap.throttleShareAt(i) < OPEN_SHARE && !lap.shiftingAt(i) && !lap.onLimiterAt(i)) {
           return false;
         }
       }
@@ -109,11 +112,6 @@ public record ThrottlePhase(int first, int full, boolean flat) {
         }
       }
       return count;
-    }
-
-    private boolean atTopSpeed(int i) {
-      int gear = lap.gearAt(i);
-      return lap.speedAt(i) >= 0.995 * lap.driveline().limiterSpeedMps(gear);
     }
   }
 }

@@ -10,8 +10,12 @@ public final class BrakeZero {
   /** More than this is no zero but a foot on both pedals. */
   private static final double LARGEST_PCT = 8;
 
+  /** Of fewer samples a median is chance. */
   private static final int LEAST_SAMPLES = 20;
+
+  /** Told apart in ranges of 10 m/s, to 470 km/h: pressure at speed is more than at rest. */
   private static final double RANGE_MPS = 10;
+
   private static final int RANGES = 13;
 
   private final double[] zeroPct;

@@ -1,18 +1,19 @@
 package marvek.core.laps;
 
+import static marvek.core.profile.Constants.G0;
+
 import java.util.ArrayList;
 import java.util.List;
 
 /** Finds where a lap was braked, by its pressure or else by its deceleration. */
 final class BrakingReader {
-  private static final double G0 = 9.80665;
-
   /** Deceleration is taken over so long, or the noise of a speed would brake. */
   private static final double SLOPE_S = 0.25;
 
   /** A wheel that spins up by so much under pressure had stood or nearly so. */
   private static final double SPUN_UP_MPS = 1.5;
 
+  /** Below so much pressure no wheel stands still (own assumption). */
   private static final double PRESSED_PCT = 15;
 
   private final LapTrace trace;

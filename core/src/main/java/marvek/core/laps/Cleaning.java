@@ -17,16 +17,19 @@ public final class Cleaning {
   /** A spike is no longer than this. */
   private static final double SPIKE_S = 0.12;
 
+  /** No vehicle brakes or is driven so hard. */
   private static final double LARGEST_G = 8;
 
   /** A gap is longer than so many samples, and than {@link #GAP_S}. */
   private static final double GAP_SAMPLES = 5;
 
+  /** Within a third of a second a car covers no event. */
   private static final double GAP_S = 0.3;
 
   /** A speed that is off by less is as good as the positions. */
   private static final double LEAST_OFF = 0.015;
 
+  /** Off by more it is not the calibration of the sensor but another thing. */
   private static final double MOST_OFF = 0.12;
 
   private final Recording before;
@@ -74,7 +77,7 @@ public final class Cleaning {
   private double interval() {
     double[] steps = new double[before.size() - 1];
     Arrays.setAll(steps, i -> before.timeAt(i + 1) - before.timeAt(i));
-    return Middle.of(steps);
+    return Median.of(steps);
   }
 
   private void gaps() {

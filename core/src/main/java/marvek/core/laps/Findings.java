@@ -14,7 +14,7 @@ import marvek.core.page.Stakes;
 
 /**
  * What laps did otherwise than the page, corner by corner: the page's own lap is read the same way,
- * so that like is laid beside like. A rule speaks where the middle of the laps is beyond its
+ * so that like is laid beside like. A rule speaks where the median of the laps is beyond its
  * threshold and at least half of them are.
  */
 public final class Findings {
@@ -115,12 +115,12 @@ public final class Findings {
     if (known.length < LEAST_LAPS) {
       return;
     }
-    double middle = Middle.of(known);
+    double median = Median.of(known);
     List<Integer> beyond = indicesFrom(values, rule.least());
-    if (middle >= rule.least() && 2 * beyond.size() >= known.length) {
+    if (median >= rule.least() && 2 * beyond.size() >= known.length) {
       Double per = RuleMeasures.costPerUnit(rule, stakes.get(p));
-      Double cost = per == null ? null : per * middle;
-      findings.add(finding(p, rule, middle, beyond, known.length, cost));
+      Double cost = per == null ? null : per * median;
+      findings.add(finding(p, rule, median, beyond, known.length, cost));
     }
   }
 
@@ -130,12 +130,12 @@ public final class Findings {
     if (known.length < LEAST_LAPS) {
       return;
     }
-    double middle = Middle.of(known);
-    double spread = Middle.of(Middle.distances(known));
+    double median = Median.of(known);
+    double spread = Median.of(Median.deviations(known));
     if (spread >= Rule.INCONSISTENT.least()) {
       double[] away = new double[values.length];
       for (int k = 0; k < away.length; k++) {
-        away[k] = Math.abs(values[k] - middle);
+        away[k] = Math.abs(values[k] - median);
       }
       List<Integer> beyond = indicesFrom(away, Rule.INCONSISTENT.least());
       findings.add(finding(p, Rule.INCONSISTENT, spread, beyond, known.length, null));
@@ -159,7 +159,7 @@ public final class Findings {
             .map(lap -> lap.get(p))
             .mapToDouble(loss -> loss.chargedS() - (loss.lostS() - loss.broughtS()))
             .toArray();
-    double inNext = known(next).length == 0 ? 0 : Middle.of(known(next));
+    double inNext = known(next).length == 0 ? 0 : Median.of(known(next));
     SizedBy by = cost == null ? null : SizedBy.MODEL;
     return new Finding(page.get(p).corner(), rule, amount, beyond, of, cost, by, inNext);
   }
@@ -176,8 +176,8 @@ public final class Findings {
 
   /** Whether most of a corner's loss is the fault of the one before. */
   private boolean isBrought(int p) {
-    double lost = Middle.of(known(losses(p, Charges.Loss::lostS)));
-    double brought = Middle.of(known(losses(p, Charges.Loss::broughtS)));
+    double lost = Median.of(known(losses(p, Charges.Loss::lostS)));
+    double brought = Median.of(known(losses(p, Charges.Loss::broughtS)));
     return brought >= LEAST_LEFT_S && brought >= lost / 2;
   }
 
@@ -190,7 +190,7 @@ public final class Findings {
    * model has more than was lost, or less than half of it, the laps are believed.
    */
   private List<Finding> sized(List<Finding> here, int p) {
-    double charged = Middle.of(known(losses(p, Charges.Loss::chargedS)));
+    double charged = Median.of(known(losses(p, Charges.Loss::chargedS)));
     double byModel = here.stream().filter(f -> f.costS() != null).mapToDouble(Finding::costS).sum();
     long open = here.stream().filter(f -> f.costS() == null).count();
     double left = charged - byModel;

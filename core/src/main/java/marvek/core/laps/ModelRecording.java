@@ -1,5 +1,7 @@
 package marvek.core.laps;
 
+import static marvek.core.profile.Constants.G0;
+
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -15,8 +17,6 @@ import marvek.core.profile.Lap;
  * way measured ones are seen.
  */
 public final class ModelRecording {
-  private static final double G0 = 9.80665;
-
   /** Recorded before the first line and after the last, as a share of the lap. */
   private static final double RUN_IN = 0.12;
 

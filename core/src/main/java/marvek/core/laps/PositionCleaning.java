@@ -10,6 +10,7 @@ final class PositionCleaning {
   /** A position that does not change for so long while the car moves is frozen. */
   private static final double FROZEN_S = 0.4;
 
+  /** Slower than this a car stands for the receiver. */
   private static final double MOVING_MPS = 5;
 
   /** A position farther off its neighbours than the speed allows by so much has jumped. */

@@ -25,8 +25,10 @@ public final class Stations {
   /** A sample that lies so near to the road, next to the one before, is looked for no farther. */
   private static final double CLOSE_M = 5;
 
+  /** Wider than a road with its run-off: farther off the whole stretch ahead is searched. */
   private static final double CLOSE_BY_M = 15;
 
+  /** No car is faster; positions may not run ahead of it. */
   private static final double STILL_MPS = 90;
 
   /** Half of the time over which positions are taken together. */

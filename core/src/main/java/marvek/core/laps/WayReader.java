@@ -1,13 +1,13 @@
 package marvek.core.laps;
 
+import static marvek.core.profile.Constants.G0;
+
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
 import marvek.core.page.CornerPage;
 
 /** Where a lap turned in, and how near to the edges it came. */
 final class WayReader {
-  private static final double G0 = 9.80665;
-
   /** A heading is taken over so long on each side: less is the noise of positions. */
   private static final double HEADING_S = 0.4;
 

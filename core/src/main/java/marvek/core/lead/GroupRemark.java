@@ -22,6 +22,7 @@ public record GroupRemark(
     State state,
     Integer closedOnLap,
     By by) {
+  /** A remark is said in a breath. */
   private static final int LONGEST = 200;
 
   /** Who says a remark. */

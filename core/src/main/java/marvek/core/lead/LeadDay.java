@@ -32,7 +32,9 @@ public record LeadDay(
     List<Cone> cones,
     List<Item> safetyBrief,
     Map<String, Set<UUID>> files) {
+  /** Bounds of a day: a group that one can lead, words that fit a telephone. */
   private static final int MOST_DRIVERS = 12;
+
   private static final int MOST_WORDS = 20;
   private static final int MOST_CONES = 200;
   private static final int LONGEST = 200;

@@ -11,6 +11,7 @@ import marvek.core.Require;
  * @param goneFromLap first lap that he is not there any more; null while he is
  */
 public record Member(String key, String name, String vehicle, int fromLap, Integer goneFromLap) {
+  /** A name fits a line. */
   private static final int LONGEST = 80;
 
   public Member {

@@ -15,6 +15,7 @@ import marvek.core.Require;
  * where he says, never by overtaking in corners).
  */
 public final class Rotation {
+  /** A day on a circuit has no more. */
   private static final int MOST_LAPS = 200;
 
   private final int lapsEach;

@@ -171,6 +171,7 @@ public final class Light {
     return place.offsetM() < road.widthLeftAt(i) && place.offsetM() > -road.widthRightAt(i);
   }
 
+  /** Shadows of things farther up or down the road are too long to be sharp. */
   private static final double SEARCH_M = 150;
 
   /** Whether a fixed mark stands in the shadow of something else that is known here. */

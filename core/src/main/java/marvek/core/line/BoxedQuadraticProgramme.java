@@ -8,7 +8,10 @@ import marvek.core.numeric.CyclicBandedSolver;
  * Wright, <i>Numerical Optimization</i>, 2nd ed., ch. 16.6, from memory).
  */
 final class BoxedQuadraticProgramme {
+  /** Interior points usually need 10 to 30 (Nocedal &amp; Wright, as above). */
   private static final int MAX_ITERATIONS = 60;
+
+  /** Fraction to the boundary, the book's usual value. */
   private static final double TO_THE_BOUNDARY = 0.995;
 
   /** Diagonals of H: main, first and second above; entry i couples i with i, i+1, i+2. */

@@ -23,6 +23,7 @@ import marvek.core.vehicle.Vehicle;
  * gives, so that each round is a quadratic programme like those of {@link SmoothLine}.
  */
 public final class FastestLine {
+  /** Bound of the search, between its time and what it gains (own choice). */
   private static final int MAX_ROUNDS = 56;
 
   /** Less than this gained in twice all modes is the end of the search. */
@@ -34,8 +35,10 @@ public final class FastestLine {
   /** A part that was quicker moves by so much more the next time, a slower one by so much less. */
   private static final double BOLDER = 1.6;
 
+  /** By trial, as the modes below. */
   private static final double SHYER = 0.4;
 
+  /** Smaller moves gain less than the search ends at. */
   private static final double LEAST_SHARE = 0.02;
 
   /** Shares of neighbouring parts pass into each other over so much road to each side. */

@@ -17,7 +17,10 @@ public record LineWish(double apexAtM, Double apexOffsetM) {
   /** A place beyond the corridor opens it over so much to both sides: nobody turns at one spot. */
   private static final double OPENED_M = 30;
 
+  /** Bound of the search around one corner (own choice). */
   private static final int ROUNDS = 12;
+
+  /** Half of the length over which the line moves across to the wish and back. */
   private static final double BUMP_M = 50;
 
   /**

@@ -19,12 +19,16 @@ public final class Schools {
   /** A late apex lies at 60 to 75 % of the turn (common practice): closed until here. */
   private static final double LATE_SHARE = 0.68;
 
+  /** So much of the road is closed at the inside before a late apex (own assumption). */
   private static final double KEPT_OFF = 0.4;
 
   /** Where in the turn a V is turned, and what a bend counts there. */
   private static final double V_FROM = 0.35;
 
+  /** To here the V is straightened out again. */
   private static final double V_TO = 0.80;
+
+  /** Half as dear as elsewhere: the turn is concentrated there. */
   private static final double V_WEIGHT = 0.5;
 
   /** Share of the road that the shortest way and the defender leave outside. */
@@ -33,6 +37,7 @@ public final class Schools {
   /** Long enough for two apexes: turned by so much over so many metres. */
   private static final double DOUBLE_ANGLE_DEG = 100;
 
+  /** Shorter than this two apexes are one. */
   private static final double DOUBLE_LENGTH_M = 80;
 
   /** Between two apexes the inside is left by this share of the road. */
@@ -41,8 +46,10 @@ public final class Schools {
   /** Rounds in which a school's own line is brought to its least time, and the fastest one. */
   private static final int SCHOOL_ROUNDS = 6;
 
+  /** A V stays one: more rounds would bring it to the fastest line. */
   private static final int V_ROUNDS = 4;
 
+  /** Enough for one corner; the whole lap takes more. */
   private static final int FASTEST_ROUNDS = 16;
 
   private final Section section;

@@ -18,6 +18,7 @@ import marvek.core.circuit.Zone;
  * heading.
  */
 public final class SmoothLine {
+  /** Bound of the iteration; the result tells how many it took. */
   private static final int MAX_ROUNDS = 25;
 
   /** The line stands still when no offset moves by more than this. */

@@ -8,7 +8,10 @@ import marvek.core.circuit.Road;
  * samples stay where they are, so that direction and curvature go on without a break.
  */
 final class Stretch {
+  /** Two held samples fix place and direction at each end. */
   private static final int HELD = 2;
+
+  /** Stiff against any bend, small enough for double precision. */
   private static final double TIE = 1e6;
 
   private final Road road;

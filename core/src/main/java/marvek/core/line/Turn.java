@@ -14,6 +14,7 @@ final class Turn {
   /** A line may begin to differ this far before the corner, or before braking for it. */
   private static final double BEFORE_M = 120;
 
+  /** Longer than any braking zone of a road car and its approach. */
   private static final double LONGEST_APPROACH_M = 320;
 
   /** ... and is the same again so far after it. */

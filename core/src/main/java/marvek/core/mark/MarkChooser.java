@@ -42,7 +42,11 @@ public final class MarkChooser {
   /** Nearer than this counts as at the mark. */
   private static final double AT_THE_MARK_M = 2.5;
 
+  /**
+   * How much nearer a mark that moves, or on the inside, has to be to be chosen all the same (own).
+   */
   private static final double METRES_PER_PERMANENCE_STEP = 9;
+
   private static final double METRES_FOR_WRONG_SIDE = 6;
 
   /** Of a thing longer than this the middle can be told by eye (assumed). */

@@ -19,8 +19,6 @@ public final class TimeCount {
   /** Shorter than this there is nothing to count. */
   private static final double SHORTEST_S = 0.3;
 
-  private static final double AT_LIMITER = 0.997;
-
   private final Lap lap;
   private final Road road;
   private final int point;
@@ -67,7 +65,7 @@ public final class TimeCount {
 
   private void limiter() {
     int i = point;
-    while (atLimiter(i) && withinReach(i)) {
+    while (lap.onLimiterAt(i) && withinReach(i)) {
       i = road.wrap(i - 1);
     }
     add(i, "on the limiter");
@@ -87,9 +85,5 @@ public final class TimeCount {
 
   private boolean withinReach(int i) {
     return lap.timeBetween(i, point) <= LONGEST_S && road.wrap(i - 1) != i;
-  }
-
-  private boolean atLimiter(int i) {
-    return lap.speedAt(i) >= AT_LIMITER * lap.driveline().limiterSpeedMps(lap.gearAt(i));
   }
 }

@@ -36,7 +36,9 @@ public final class PageWriter {
   /** Bounds between styles of braking, in per cent of full (common practice). */
   private static final double HARD_PCT = 60;
 
+  /** A dab: light and short (common practice: 5 to 25 %, a tenth or two). */
   private static final double DAB_PCT = 25;
+
   private static final double DAB_S = 0.5;
 
   /** "Near the apex" is this share of the way from turn-in. */
@@ -48,7 +50,12 @@ public final class PageWriter {
   /** Uses of a kerb that reach equally far but for this are the same: the fuller one is told. */
   private static final double SAME_REACH_M = 0.05;
 
+  /**
+   * Share of the turn at which an apex is called early or late (common practice: late at 60 to 75
+   * %).
+   */
   private static final double EARLY_SHARE = 0.42;
+
   private static final double LATE_SHARE = 0.60;
 
   private final Circuit circuit;

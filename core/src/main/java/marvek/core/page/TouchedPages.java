@@ -15,6 +15,7 @@ public final class TouchedPages {
    */
   private static final double BEFORE_M = MarkChooser.SAFE_REACH_M;
 
+  /** What lies behind the track-out by less than this still meets the car beside the road. */
   private static final double AFTER_M = 20;
 
   private TouchedPages() {}

@@ -50,6 +50,7 @@ public final class Drive {
   /** A bend that takes less than this of the side grip is next to straight (own assumption). */
   private static final double STRAIGHT_SHARE = 0.1;
 
+  /** Half a road: beyond it there is no longer way round, only run-off. */
   private static final double FARTHEST_ROUND_M = 5;
 
   private final Lap lap;
@@ -164,7 +165,7 @@ public final class Drive {
     // Where the surface changes within the element the two ends differ: their mean is asked for.
     note(k, (here.asked + there.asked) / 2, brakeN, driveN, ds);
     leaveTheLine(k, i, here, 2 * ds / (Math.sqrt(w[k]) + Math.sqrt(next)));
-    w[k + 1] = heldForAnother(k + 1, to) ? Math.min(next, square(lap.speedAt(to))) : next;
+    w[k + 1] = belongsToAnotherCorner(k + 1, to) ? Math.min(next, square(lap.speedAt(to))) : next;
   }
 
   /** Whether the car moves farther away from its line. */
@@ -176,7 +177,7 @@ public final class Drive {
     return a * a;
   }
 
-  private boolean heldForAnother(int k, int i) {
+  private boolean belongsToAnotherCorner(int k, int i) {
     double at = k * road.stepM();
     boolean brakes = lap.plan().brakingAt(i);
     return at < part.fromM - road.stepM() && brakes

@@ -10,7 +10,9 @@ import marvek.core.vehicle.Vehicle;
  * the table cells that hold a point.
  */
 public final class Driveline {
+  /** 5 cm/s a cell: finer than any kink of a torque curve shows in a lap. */
   private static final double CELLS_PER_MPS = 20;
+
   private static final double CELL_MPS = 1 / CELLS_PER_MPS;
 
   private final int gears;

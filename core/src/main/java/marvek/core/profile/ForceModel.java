@@ -18,7 +18,12 @@ public final class ForceModel {
   /** More than this above what cornering takes is not told apart. */
   private static final double MOST_NEEDED = 2;
 
+  /**
+   * All but so much is sought, so that the answer lies inside the bracket; halved to 2/2^16 of the
+   * grip.
+   */
   private static final double ALL_BUT = 0.999;
+
   private static final int NEEDED_HALVINGS = 16;
 
   private final int size;

@@ -6,6 +6,9 @@ import java.util.List;
  * Gears along a lap, the changes between them and what each costs. Chosen by {@link GearSearch}.
  */
 public final class GearPlan {
+  /** Tyres that slow the car by more than this share of its weight brake; less is a lift. */
+  static final double BRAKING_SHARE = 0.02;
+
   private final int[] gear;
   private final double[] driveShare;
   private final boolean[] braking;

@@ -42,6 +42,9 @@ final class GearSearch {
    */
   private static final double CLEARLY_BELOW = 0.98;
 
+  /** Step of a difference quotient, as a share of the speed's square. */
+  private static final double LESS_SPEED = 1e-3;
+
   /** Price of a node that was not reached. */
   private static final double NEVER = 1e9;
 
@@ -160,13 +163,12 @@ final class GearSearch {
     for (int i = 0; i < path.elements(); i++) {
       double a = (w[next(i)] - w[i]) / (2 * path.elementAt(i));
       double tyre = mass * a + resistance[i];
-      braking[i] = tyre < -0.02 * mass * Constants.G0;
+      braking[i] = tyre < -GearPlan.BRAKING_SHARE * mass * Constants.G0;
     }
   }
 
   /** Seconds gained for a unit more of the speed's square at each sample. */
   private void priceSpeed() {
-    double mass = forces.massKg();
     int rounds = path.road().closed() && !capped[start] ? 2 : 1;
     double downstream = 0;
     for (int k = rounds * n - 1; k >= 0; k--) {
@@ -180,16 +182,32 @@ final class GearSearch {
       double ds = path.elementAt(i);
       int before = path.road().wrap(i - 1);
       double own = ds / square(v[i] + v[to]) + path.elementAt(before) / square(v[before] + v[i]);
-      double dw = 1e-3 * w[i];
-      double net = bestDrive[i] - resistance[i];
-      double slope = (drive(i, w[i] + dw) - net) / (dw * mass);
-      worth[i] = own / v[i] + Math.max(0, 1 + 2 * ds * slope) * downstream;
+      worth[i] = own / v[i] + passed(i, to, ds) * downstream;
       downstream = worth[i];
     }
   }
 
-  private double drive(int i, double w2) {
-    double engine = driveline.bestForceN(Math.sqrt(w2));
+  /**
+   * How much of a change of the speed's square at one end of an element comes to the other. Where
+   * the best gear changes within it at the limiter, the drive falls at once: what comes earlier to
+   * that place passes on in the ratio of the two (saltation matrix of a piecewise smooth system; di
+   * Bernardo et al., <i>Piecewise-smooth Dynamical Systems</i>, ch. 2, from memory).
+   */
+  private double passed(int i, int to, double ds) {
+    int gear = driveline.bestGear(v[i]);
+    double less = LESS_SPEED * w[i];
+    double slope = (drive(i, w[i], gear) - drive(i, w[i] - less, gear)) / less;
+    double smooth = Math.max(0, 1 + 2 * ds * slope / forces.massKg());
+    int next = driveline.bestGear(v[to]);
+    double ends = square(Math.min(v[to], driveline.limiterSpeedMps(gear)));
+    double before = drive(i, ends, gear);
+    return next == gear || !(before > 0)
+        ? smooth
+        : smooth * Math.max(0, drive(i, ends, next)) / before;
+  }
+
+  private double drive(int i, double w2, int gear) {
+    double engine = driveline.forceN(gear, Math.sqrt(w2));
     return engineLimited[i] ? engine - forces.resistanceN(i, w2) : forces.netDriveN(i, w2, engine);
   }
 

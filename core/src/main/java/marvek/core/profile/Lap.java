@@ -10,6 +10,9 @@ public final class Lap {
   /** Above this share of the limit (of its square) the limit is what holds the speed. */
   private static final double AT_LIMIT = 0.995;
 
+  /** An engine at its limiter swings by about so much (own assumption). */
+  private static final double ON_LIMITER = 0.995;
+
   /** No change of gear takes more samples than this. */
   private static final int LONGEST_CHANGE = 60;
 
@@ -199,6 +202,11 @@ public final class Lap {
     int to = path.road().wrap(from + 1);
     double engine = (engineForce[from] + engineForce[to]) / 2;
     return force > 0 ? engine > 0 ? Math.min(1, force / engine) : 1 : 0;
+  }
+
+  /** Whether the engine turns at its limiter here. */
+  public boolean onLimiterAt(int i) {
+    return v[i] >= ON_LIMITER * driveline.limiterSpeedMps(gearAt(i));
   }
 
   /** Whether the drive is cut at a sample or next to it because a gear is being changed. */

@@ -13,12 +13,10 @@ public final class LapGradient {
   /** Nearer to the limit than this share the speed is the limit's. */
   private static final double AT_LIMIT = 1 - 1e-4;
 
-  /** Tyre braking above this share of the weight is a braking element. */
-  private static final double BRAKING_SHARE = 0.02;
-
   /** Steps of the difference quotients; toward less load, where the ellipse has a slope. */
   private static final double LESS_BEND = 1e-4;
 
+  /** As small for the speed's square: half of the digits are left. */
   private static final double LESS_SPEED = 1e-4;
 
   private enum Decided {
@@ -39,7 +37,7 @@ public final class LapGradient {
   private final double[] w;
   private final boolean[] brakedElement;
   private final Decided[] decided;
-  private final double[] price;
+  private final double[] adjoint;
   private final double[] perCurvature;
   private final double[] perMetre;
 
@@ -57,7 +55,7 @@ public final class LapGradient {
     w = new double[n];
     brakedElement = new boolean[n];
     decided = new Decided[n];
-    price = new double[n];
+    adjoint = new double[n];
     perCurvature = new double[n];
     perMetre = new double[n];
   }
@@ -83,12 +81,12 @@ public final class LapGradient {
     for (int i = 0; i < n; i++) {
       w[i] = lap.speedAt(i) * lap.speedAt(i);
     }
-    tellElements();
-    tellSamples();
+    findBrakedElements();
+    findWhatDecides();
     for (int i = 0; i < n; i++) {
-      price[i] = ownPrice(i);
+      adjoint[i] = ownAdjoint(i);
     }
-    carryPrices();
+    solveAdjoint();
     chargeLimits();
     chargeElements();
   }
@@ -101,16 +99,16 @@ public final class LapGradient {
     return path.road().wrap(i - 1);
   }
 
-  private void tellElements() {
+  private void findBrakedElements() {
     double mass = forces.massKg();
     for (int i = 0; i < path.elements(); i++) {
       double a = (w[next(i)] - w[i]) / (2 * path.elementAt(i));
       double tyre = mass * a + forces.resistanceN(i, w[i]);
-      brakedElement[i] = tyre < -BRAKING_SHARE * mass * Constants.G0;
+      brakedElement[i] = tyre < -GearPlan.BRAKING_SHARE * mass * Constants.G0;
     }
   }
 
-  private void tellSamples() {
+  private void findWhatDecides() {
     for (int i = 0; i < n; i++) {
       double limit = lap.limitSpeedAt(i) * lap.limitSpeedAt(i);
       boolean valley = before(i) != i && brakedElement[before(i)] && !brakedElement[i];
@@ -126,7 +124,7 @@ public final class LapGradient {
   }
 
   /** By the two elements that end at the sample [s³/m²]. */
-  private double ownPrice(int i) {
+  private double ownAdjoint(int i) {
     double v = lap.speedAt(i);
     double sum = 0;
     if (next(i) != i) {
@@ -141,22 +139,22 @@ public final class LapGradient {
   }
 
   /** Twice round, so that a chain across the start line is whole. */
-  private void carryPrices() {
+  private void solveAdjoint() {
     int rounds = path.road().closed() ? 2 : 1;
     for (int k = rounds * n - 1; k > 0; k--) {
       int i = (k - 1) % n;
       int to = next(i);
       if (to != i && decided[to] == Decided.BY_DRIVE && decided[i] != Decided.BY_BRAKES) {
-        price[i] = ownPrice(i) + passed(drive, i, i, to) * price[to];
+        adjoint[i] = ownAdjoint(i) + passed(drive, i, i, to) * adjoint[to];
       }
     }
-    double[] ahead = price.clone();
+    double[] ahead = adjoint.clone();
     for (int k = 1; k < rounds * n; k++) {
       int i = k % n;
       int from = before(i);
       if (from != i && decided[from] == Decided.BY_BRAKES && decided[i] != Decided.BY_DRIVE) {
-        double own = decided[i] == Decided.BY_BRAKES ? ownPrice(i) : ahead[i];
-        price[i] = own + passed(brakes, from, i, from) * price[from];
+        double own = decided[i] == Decided.BY_BRAKES ? ownAdjoint(i) : ahead[i];
+        adjoint[i] = own + passed(brakes, from, i, from) * adjoint[from];
       }
     }
   }
@@ -180,7 +178,7 @@ public final class LapGradient {
       double limit = forces.limitW(i);
       boolean gripDecides = decided[i] == Decided.BY_LIMIT && limit < 1.02 * w[i];
       if (gripDecides && kappa > 1e-6) {
-        perCurvature[i] += price[i] * (limit - eased.limitW(i)) / (LESS_BEND * kappa);
+        perCurvature[i] += adjoint[i] * (limit - eased.limitW(i)) / (LESS_BEND * kappa);
       }
     }
   }
@@ -202,7 +200,7 @@ public final class LapGradient {
     double ds = path.elementAt(element);
     double aFrom = a.at(from, w[from]);
     double aTo = a.at(to, w[to]);
-    double held = price[to] / (1 - ds * slope(a, to));
+    double held = adjoint[to] / (1 - ds * slope(a, to));
     perMetre[element] += held * (aFrom + aTo);
     chargeBend(from, held * ds * (aFrom - easedA.at(from, w[from])));
     chargeBend(to, held * ds * (aTo - easedA.at(to, w[to])));

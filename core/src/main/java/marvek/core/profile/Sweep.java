@@ -20,6 +20,7 @@ final class Sweep {
    */
   private static final double CLEARLY_ABOVE_MPS2 = 3;
 
+  /** Bound of the regula falsi (Illinois); from a bracket it meets the tolerance in a few. */
   private static final int IMPLICIT_ITERATIONS = 40;
 
   /** Residual of the implicit step that is small enough, as a share of the speed's square. */

@@ -171,12 +171,11 @@ public record CornerGears(
         }
       }
       int gear = lap.gearAt(brakes);
-      boolean onLimiter = lap.speedAt(brakes) >= 0.99 * limiter(gear);
-      if (!onLimiter || gear == lap.driveline().gears()) {
+      if (!lap.onLimiterAt(brakes) || gear == lap.driveline().gears()) {
         return Optional.empty();
       }
       int k = 1;
-      while (k < most && lap.speedAt(road.wrap(brakes - k)) >= 0.99 * limiter(gear)) {
+      while (k < most && lap.onLimiterAt(road.wrap(brakes - k))) {
         k++;
       }
       return Optional.of(question(road.wrap(brakes - k + 1), brakes, gear, false));

@@ -37,13 +37,18 @@ public record SchoolLine(
   /** Differences up to this are a driver's choice. */
   public static final double TIE_S = 0.03;
 
+  /** So far behind the corner the lines may still differ (own assumption). */
   private static final double AFTER_EXIT_M = 20;
 
   /** Braking may end a little after the slowest place, and some way before it. */
   private static final double END_TOLERANCE_M = 15;
 
+  /** Braking that ends earlier before the slowest place is another corner's. */
   private static final double LONGEST_TRAIL_M = 120;
+
+  /** Cut of the picture: braking and exit of a usual corner. */
   private static final double SHOWN_BEFORE_M = 160;
+
   private static final double SHOWN_AFTER_M = 170;
 
   public SchoolLine {

@@ -17,11 +17,15 @@ public record Repetition(double easiness, int inARow, int intervalDays, LocalDat
   /** Below this the intervals would hardly grow. */
   public static final double LEAST_EASINESS = 1.3;
 
+  /** Values of the published algorithm, see above. */
   private static final double FIRST_EASINESS = 2.5;
+
   private static final int FIRST_DAYS = 1;
   private static final int SECOND_DAYS = 6;
   private static final int RIGHT = 3;
   private static final int BEST = 5;
+
+  /** Ten years. */
   private static final int LONGEST_DAYS = 3650;
 
   public Repetition {

@@ -23,6 +23,7 @@ public record RunThrough(double untilS, List<Hit> hits, int extra) {
   /** A press farther away than this belongs to no act of its kind (own assumption) [s]. */
   public static final double FARTHEST_S = 2.5;
 
+  /** A press a second for the longest lap. */
   private static final int MOST_PRESSES = 3000;
 
   public RunThrough {

@@ -1,5 +1,7 @@
 package marvek.core.review;
 
+import static marvek.core.profile.Constants.G0;
+
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -7,7 +9,7 @@ import marvek.core.Require;
 import marvek.core.circuit.Path;
 import marvek.core.conditions.Conditions;
 import marvek.core.laps.AlongLap;
-import marvek.core.laps.Middle;
+import marvek.core.laps.Median;
 import marvek.core.profile.SpeedProfile;
 import marvek.core.vehicle.Aero;
 import marvek.core.vehicle.Vehicle;
@@ -33,8 +35,6 @@ public record Calibration(
     double topMps,
     double topPageMps,
     Double cdAM2) {
-  private static final double G0 = 9.80665;
-
   /** A knock of a sensor is not a tyre's peak; the percentile is an own assumption. */
   private static final double PERCENTILE = 0.95;
 
@@ -44,12 +44,16 @@ public record Calibration(
   /** Differences of less are not worth another book. */
   private static final double LEAST_CHANGE = 0.012;
 
+  /** Who uses less than half is not at the limit anywhere: no measure of it. */
   private static final double LEAST_GRIP_USED = 0.5;
 
   /** No driver uses all of it; more than this is the car's (expert: 0.97, common practice). */
   private static final double MOST_GRIP_USED = 0.97;
 
+  /** A median of fewer is chance. */
   private static final int LEAST_LAPS = 3;
+
+  /** Halvings: a drag area to a millionth. */
   private static final int ROUNDS = 24;
 
   /**
@@ -66,7 +70,7 @@ public record Calibration(
       return Optional.empty();
     }
     double peakPage = peakG(path, page);
-    double peak = Middle.of(laps.stream().mapToDouble(lap -> peakG(path, lap)).toArray());
+    double peak = Median.of(laps.stream().mapToDouble(lap -> peakG(path, lap)).toArray());
     double ratio = peak / peakPage;
     double shared = conditions.gripUsed() * ratio;
     double used =
@@ -74,7 +78,7 @@ public record Calibration(
             LEAST_GRIP_USED, Math.min(Math.max(MOST_GRIP_USED, conditions.gripUsed()), shared));
     double factor = Math.max(1, shared / used);
     double topPage = top(page);
-    double top = Middle.of(laps.stream().mapToDouble(Calibration::top).toArray());
+    double top = Median.of(laps.stream().mapToDouble(Calibration::top).toArray());
     Double drag =
         Math.abs(top / topPage - 1) < LEAST_CHANGE ? null : dragFor(path, car, conditions, top);
     boolean sameGrip = Math.abs(ratio - 1) < LEAST_CHANGE;

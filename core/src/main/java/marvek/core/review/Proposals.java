@@ -11,7 +11,7 @@ import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
 import marvek.core.laps.CornerReading;
 import marvek.core.laps.Finding;
-import marvek.core.laps.Middle;
+import marvek.core.laps.Median;
 import marvek.core.page.CornerPage;
 import marvek.core.page.OwnValues;
 import marvek.core.page.PageField;
@@ -25,7 +25,9 @@ import marvek.core.review.Proposal.Kind;
  * amounts are own assumptions of the method.
  */
 public final class Proposals {
+  /** What a driver can tell apart: a car length, and 2.5 km/h. */
   private static final double LEAST_MARKER_M = 5;
+
   private static final double LEAST_PEDAL_M = 6;
   private static final double LEAST_SPEED_MPS = 0.7;
 
@@ -35,7 +37,9 @@ public final class Proposals {
   /** A page that is driven within this is proven. */
   private static final double PROVEN_S = 0.12;
 
+  /** Confidence from 1 to 5: proven, and neither way. */
   private static final int SURE = 5;
+
   private static final int UNDECIDED = 3;
 
   /** A gear may cost so much by the model and still be the driver's. */
@@ -135,7 +139,7 @@ public final class Proposals {
   }
 
   private static double middle(double[] values, List<Integer> row) {
-    return Middle.of(row.stream().mapToDouble(k -> values[k]).toArray());
+    return Median.of(row.stream().mapToDouble(k -> values[k]).toArray());
   }
 
   private Optional<Proposal> marker(int p) {

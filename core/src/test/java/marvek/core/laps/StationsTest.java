@@ -72,7 +72,7 @@ class StationsTest {
     double[] away = new double[n];
     Arrays.setAll(away, i -> Math.abs(stations.stationAt(i) - expected[i]));
     // A polyline of 1 m steps is no curve: the library's own answer is good to some decimetres.
-    assertThat(Middle.of(away)).isLessThan(0.3);
+    assertThat(Median.of(away)).isLessThan(0.3);
     assertThat(Arrays.stream(away).max().orElseThrow()).isLessThan(2.0);
   }
 

@@ -99,4 +99,122 @@ class PageFieldTest {
     assertThatThrownBy(() -> OwnValues.in(1).put(PageField.BRAKE, Double.NaN).build())
         .isInstanceOf(InvalidValueException.class);
   }
+
+  /** Every value goes in by its field or by its name, and comes out as it went in. */
+  @ParameterizedTest
+  @EnumSource(PageField.class)
+  void whatIsPutInComesOut(PageField field) {
+    Object value = field == PageField.LINE ? School.V : sample(field);
+    OwnValues own = OwnValues.in(7).put(field, value).build();
+    assertThat(own.corner()).isEqualTo(7);
+    assertThat(own.get(field)).isEqualTo(value);
+    for (PageField other : PageField.values()) {
+      if (other != field) {
+        assertThat(own.get(other)).as(other.path()).isNull();
+      }
+    }
+    OwnValues copied = own.but().put(field, null).build();
+    assertThat(copied.get(field)).isNull();
+    assertThat(own.get(field)).isEqualTo(value);
+    if (value instanceof Number || value instanceof Kerb.Use) {
+      OwnValues.Builder again = OwnValues.in(7);
+      field.put(again, field.amountOf(own));
+      assertThat(again.build().get(field)).isEqualTo(value);
+    }
+  }
+
+  private static Object sample(PageField field) {
+    return switch (field.quantity()) {
+      case STATION, PERCENT, PRESS, SPEED, OFFSET -> 42.5;
+      case GEAR, OF_FIVE -> 4;
+      case KERB_USE -> Kerb.Use.HALF_CAR;
+      case SCHOOL -> School.LATE_APEX;
+      case WORDS, NOTE -> "by the gate";
+    };
+  }
+
+  /** The accessors in the words of the trade are those fields. */
+  @Test
+  void theAccessorsAreTheFields() {
+    OwnValues own =
+        OwnValues.in(3)
+            .line(School.V)
+            .brakeAtM(11.0)
+            .initialPct(12.0)
+            .cornerGear(3)
+            .turnInM(14.0)
+            .turnInPct(15.0)
+            .releaseM(16.0)
+            .apexOffsetM(1.5)
+            .kerbApex(Kerb.Use.TYRE)
+            .kerbExit(Kerb.Use.FULL)
+            .apexSpeedMps(19.0)
+            .throttleFirstM(18.0)
+            .throttleFullM(20.0)
+            .confidence(4)
+            .notes("a note")
+            .wayOut("straight on")
+            .brakeMark("post", "at the post")
+            .turnInMark("gate", "at the gate")
+            .build();
+    assertThat(own.line()).isEqualTo(School.V);
+    assertThat(own.brakeAtM()).isEqualTo(11.0);
+    assertThat(own.initialPct()).isEqualTo(12.0);
+    assertThat(own.cornerGear()).isEqualTo(3);
+    assertThat(own.turnInM()).isEqualTo(14.0);
+    assertThat(own.turnInPct()).isEqualTo(15.0);
+    assertThat(own.releaseM()).isEqualTo(16.0);
+    assertThat(own.apexOffsetM()).isEqualTo(1.5);
+    assertThat(own.kerbApex()).isEqualTo(Kerb.Use.TYRE);
+    assertThat(own.kerbExit()).isEqualTo(Kerb.Use.FULL);
+    assertThat(own.apexSpeedMps()).isEqualTo(19.0);
+    assertThat(own.throttleFirstM()).isEqualTo(18.0);
+    assertThat(own.throttleFullM()).isEqualTo(20.0);
+    assertThat(own.confidence()).isEqualTo(4);
+    assertThat(own.notes()).isEqualTo("a note");
+    assertThat(own.wayOut()).isEqualTo("straight on");
+    assertThat(own.brakeMark()).isEqualTo("post");
+    assertThat(own.brakeWords()).isEqualTo("at the post");
+    assertThat(own.turnInMark()).isEqualTo("gate");
+    assertThat(own.turnInWords()).isEqualTo("at the gate");
+    assertThat(PageField.BRAKE.markOf(own)).isEqualTo("post");
+    assertThat(PageField.TURN_IN.wordsOf(own)).isEqualTo("at the gate");
+  }
+
+  @Test
+  void aSessionChangesTheFieldsOfItsList() {
+    assertThat(PageField.ofSessions()).contains(PageField.BRAKE, PageField.GEAR);
+    for (PageField field : PageField.ofSessions()) {
+      assertThat(PageField.ofSession(field.path())).isEqualTo(field);
+      assertThat(field.leastChange()).isPositive();
+    }
+    assertThatThrownBy(() -> PageField.ofSession("notes"))
+        .hasMessageContaining("(notes) is not one that a session changes");
+  }
+
+  @Test
+  void aFieldShowsWhereTheFormatSaysAndOnlyWhereThePageHasIt() {
+    assertThat(PageField.APEX_SPEED.shownAt()).isEqualTo("lowest.speed_mps");
+    assertThat(PageField.BRAKE.shownAt()).isEqualTo("brake.at_m");
+    CornerPage flat =
+        TestBooks.VARIED.pages().stream()
+            .filter(page -> page.brake().atM() == null)
+            .findFirst()
+            .orElse(MODEL);
+    for (PageField field : PageField.values()) {
+      if (field != PageField.LINE) {
+        assertThat(field.isOn(flat)).as(field.path()).isEqualTo(field.of(flat) != null);
+        assertThat(field.showsOn(flat)).as(field.path()).isEqualTo(field.of(flat) != null);
+      }
+      boolean number = field.quantity() != Quantity.WORDS && field.quantity() != Quantity.NOTE;
+      assertThat(field.hasSource()).isEqualTo(number && field != PageField.CONFIDENCE);
+    }
+    assertThat(PageField.LINE.isOn(MODEL)).isFalse();
+    assertThat(PageField.LINE.showsOn(MODEL)).isTrue();
+    assertThat(Quantity.PERCENT.low()).isZero();
+    assertThat(Quantity.PERCENT.high()).isEqualTo(100);
+    assertThat(Quantity.GEAR.isText()).isFalse();
+    assertThat(Quantity.NOTE.isText()).isTrue();
+    assertThat(Quantity.SPEED.value(null)).isNull();
+  }
 }

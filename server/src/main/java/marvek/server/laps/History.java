@@ -12,7 +12,7 @@ import marvek.core.brief.Targets;
 import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
 import marvek.core.laps.CornerReading;
-import marvek.core.laps.Middle;
+import marvek.core.laps.Median;
 import marvek.core.page.CornerPage;
 import marvek.formats.Spelled;
 import marvek.server.books.Books;
@@ -136,8 +136,8 @@ class History {
         read.counted().size(),
         at == null || later.length == 0
             ? null
-            : Double.valueOf(road.wrapStation(at + Middle.of(later))),
-        later.length == 0 ? null : Middle.of(Middle.distances(later)),
+            : Double.valueOf(road.wrapStation(at + Median.of(later))),
+        later.length == 0 ? null : Median.of(Median.deviations(later)),
         at,
         middle(values(read, p, r -> r.slowest().speedMps())),
         time,
@@ -157,6 +157,6 @@ class History {
   }
 
   private static Double middle(double[] values) {
-    return values.length == 0 ? null : Middle.of(values);
+    return values.length == 0 ? null : Median.of(values);
   }
 }

@@ -3,8 +3,8 @@ package marvek.core.laps;
 import java.util.Arrays;
 
 /** Median and scatter of values of several laps: a single odd lap moves neither. */
-public final class Middle {
-  private Middle() {}
+public final class Median {
+  private Median() {}
 
   /** The median; of an even number the mean of the two in the middle. NaN without values. */
   public static double of(double[] values) {
@@ -17,9 +17,9 @@ public final class Middle {
     return sorted.length % 2 == 1 ? sorted[half] : (sorted[half - 1] + sorted[half]) / 2;
   }
 
-  /** Distances from the median; their median is the scatter (MAD). */
-  public static double[] distances(double[] values) {
-    double middle = of(values);
-    return Arrays.stream(values).map(v -> Math.abs(v - middle)).toArray();
+  /** Absolute deviations from the median; the median of these is the scatter (MAD). */
+  public static double[] deviations(double[] values) {
+    double median = of(values);
+    return Arrays.stream(values).map(v -> Math.abs(v - median)).toArray();
   }
 }
