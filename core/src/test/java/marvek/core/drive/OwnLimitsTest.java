@@ -1,0 +1,307 @@
+package marvek.core.drive;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.Arrays;
+import java.util.List;
+import marvek.core.TestRoads;
+import marvek.core.TestVehicles;
+import marvek.core.circuit.Circuit;
+import marvek.core.circuit.Path;
+import marvek.core.circuit.Road;
+import marvek.core.circuit.Side;
+import marvek.core.conditions.Conditions;
+import marvek.core.page.CornerPage;
+import marvek.core.page.LineChoice;
+import marvek.core.page.OwnValues;
+import marvek.core.page.Remark;
+import marvek.core.page.Stakes;
+import marvek.core.profile.Lap;
+import marvek.core.profile.ProfileOptions;
+import marvek.core.profile.SpeedProfile;
+import marvek.core.reference.Reference;
+import marvek.core.vehicle.Brakes;
+import marvek.core.vehicle.Gearbox;
+import marvek.core.vehicle.Vehicle;
+import org.junit.jupiter.api.Test;
+
+/**
+ * Slips and wishes as limits of the model: read off the lap that comes of them, and their cost
+ * against the whole lap solved again. One gear, so that no other choice comes in.
+ */
+class OwnLimitsTest {
+  private static final Vehicle ONE_GEAR =
+      TestVehicles.bare(
+          Vehicle.Drive.REAR,
+          0.4,
+          0.48,
+          1.2,
+          new Brakes(15_000, 0.6),
+          TestVehicles.engine(),
+          new Gearbox(new double[] {1.3}, 3.9, 0.92, 0, 0),
+          0.8);
+  private static final Circuit VARIED = Circuit.bare("varied", TestRoads.varied(5));
+  private static final Reference.Basis BASIS =
+      Reference.basis(VARIED, ONE_GEAR, Conditions.DEFAULT, LineChoice.SMOOTH);
+  private static final Reference MODEL = Reference.on(BASIS, Conditions.DEFAULT, List.of());
+  private static final Lap LAP = MODEL.modelLap();
+  private static final List<CornerPage> PAGES = MODEL.modelPages();
+  private static final Road ROAD = LAP.path().road();
+
+  private static Lap with(OwnValues own) {
+    return SpeedProfile.solve(LAP.path(), ONE_GEAR, Conditions.DEFAULT, limits(own).options());
+  }
+
+  private static OwnValuesOnLap.Limits limits(OwnValues own) {
+    return OwnValuesOnLap.of(LAP, PAGES, List.of(own));
+  }
+
+  private static CornerPage braked() {
+    return PAGES.stream()
+        .filter(p -> p.brake().atM() != null)
+        .filter(p -> ROAD.offsetBetween(p.brake().atM(), p.lowestSpeedAtM()) > 30)
+        .findFirst()
+        .orElseThrow();
+  }
+
+  /** Seven metres earlier: the speed of seven metres later, until the lowest is reached. */
+  @Test
+  void earlierOnTheBrakesIsTheCurveMoved() {
+    CornerPage page = braked();
+    double atM = page.brake().atM();
+    Lap early = with(OwnValues.in(page.corner()).brakeAtM(ROAD.wrapStation(atM - 7)).build());
+    int acting = ROAD.indexOf(atM);
+    int way = ROAD.ahead(acting, ROAD.indexOf(page.lowestSpeedAtM()));
+    int seven = ROAD.samples(7);
+    for (int k = -seven; k + seven <= way; k++) {
+      int there = ROAD.wrap(acting + k);
+      double moved = LAP.speedAt(ROAD.wrap(there + seven));
+      assertThat(early.speedAt(there)).as("%d", k).isLessThanOrEqualTo(moved + 0.02);
+      assertThat(early.speedAt(there)).isCloseTo(moved, within(0.35));
+    }
+    int lowest = ROAD.indexOf(page.lowestSpeedAtM());
+    assertThat(early.speedAt(ROAD.wrap(lowest - 3))).isCloseTo(LAP.speedAt(lowest), within(0.05));
+    assertThat(early.timeS()).isGreaterThan(LAP.timeS() + 0.02);
+    // Less than half a metre is the same place; later is not the model's to follow.
+    for (double by : new double[] {-0.4, 12}) {
+      OwnValues same = OwnValues.in(page.corner()).brakeAtM(ROAD.wrapStation(atM + by)).build();
+      assertThat(with(same).timeS()).isCloseTo(LAP.timeS(), within(1e-9));
+    }
+  }
+
+  /** Slower at the apex: that speed there, the corner's limits in proportion, none other. */
+  @Test
+  void aLowerApexSpeedIsTheLowest() {
+    CornerPage page = braked();
+    double wanted = page.lowestSpeedMps() - 2;
+    Lap slow = with(OwnValues.in(page.corner()).apexSpeedMps(wanted).build());
+    int from = ROAD.indexOf(page.turnIn().atM());
+    int span = ROAD.ahead(from, ROAD.indexOf(page.exit().trackOutM()));
+    double lowest = 999;
+    double share = wanted / page.lowestSpeedMps();
+    for (int k = 0; k <= span; k++) {
+      int i = ROAD.wrap(from + k);
+      lowest = Math.min(lowest, slow.speedAt(i));
+      assertThat(slow.speedAt(i))
+          .isLessThanOrEqualTo(Math.max(wanted, share * LAP.limitSpeedAt(i)) + 1e-6);
+    }
+    assertThat(lowest).isCloseTo(wanted, within(1e-6));
+    assertThat(slow.speedAt(ROAD.indexOf(page.lowestSpeedAtM()))).isCloseTo(wanted, within(1e-6));
+    for (double same : new double[] {page.lowestSpeedMps() - 0.04, page.lowestSpeedMps() + 3}) {
+      OwnValues own = OwnValues.in(page.corner()).apexSpeedMps(same).build();
+      assertThat(with(own).timeS()).isCloseTo(LAP.timeS(), within(1e-9));
+    }
+  }
+
+  /** Nothing drives between the model's first throttle and the driver's own. */
+  @Test
+  void aLaterThrottleCoastsUntilThere() {
+    CornerPage page = braked();
+    double firstM = page.throttle().firstM();
+    OwnValues own =
+        OwnValues.in(page.corner()).throttleFirstM(ROAD.wrapStation(firstM + 12)).build();
+    Lap late = with(own);
+    int first = ROAD.indexOf(firstM);
+    for (int k = 1; k < ROAD.samples(12) - 2; k++) {
+      int i = ROAD.wrap(first + k);
+      assertThat(late.tyreForceAt(i)).as("%d m", k).isCloseTo(0, within(20.0));
+    }
+    assertThat(late.tyreForceAt(ROAD.wrap(first + ROAD.samples(12) + 2))).isGreaterThan(1000);
+    OwnValues same =
+        OwnValues.in(page.corner()).throttleFirstM(ROAD.wrapStation(firstM + 0.4)).build();
+    assertThat(with(same).timeS()).isCloseTo(LAP.timeS(), within(1e-9));
+  }
+
+  /** A gear of one's own is held from before the slowest place until well behind it. */
+  @Test
+  void aGearOfOnesOwnIsHeldThroughTheCorner() {
+    Vehicle car = TestVehicles.clubCar();
+    Reference.Basis basis = Reference.basis(VARIED, car, Conditions.DEFAULT, LineChoice.SMOOTH);
+    Reference model = Reference.on(basis, Conditions.DEFAULT, List.of());
+    CornerPage page = model.modelPages().get(1);
+    int wanted = page.gears().corner() + 1;
+    OwnValues own = OwnValues.in(page.corner()).cornerGear(wanted).build();
+    OwnValuesOnLap.Limits limits =
+        OwnValuesOnLap.of(model.modelLap(), model.modelPages(), List.of(own));
+    Lap held =
+        SpeedProfile.solve(model.modelLap().path(), car, Conditions.DEFAULT, limits.options());
+    int slowest = ROAD.indexOf(page.lowestSpeedAtM());
+    for (int k = -7; k <= 15; k++) {
+      assertThat(held.gearAt(ROAD.wrap(slowest + k))).as("%d m", k).isEqualTo(wanted);
+    }
+    assertThat(limits.remarks()).isEmpty();
+    assertThat(remarks(model, OwnValues.in(page.corner()).cornerGear(7).build()))
+        .containsExactly(new Remark(page.corner(), "gears.corner", "The car has no gear 7."));
+    CornerPage fast =
+        model.modelPages().stream()
+            .max(java.util.Comparator.comparingDouble(CornerPage::lowestSpeedMps))
+            .orElseThrow();
+    assertThat(remarks(model, OwnValues.in(fast.corner()).cornerGear(1).build()))
+        .containsExactly(
+            new Remark(
+                fast.corner(), "gears.corner", "Gear 1 is beyond the limiter at this speed."));
+  }
+
+  private static List<Remark> remarks(Reference model, OwnValues own) {
+    return OwnValuesOnLap.of(model.modelLap(), model.modelPages(), List.of(own)).remarks();
+  }
+
+  /** Where the model has no such point the driver's own is kept and that is said. */
+  @Test
+  void whatTheModelDoesNotDoIsSaid() {
+    Circuit gentle =
+        Circuit.bare(
+            "gentle",
+            TestRoads.every(5)
+                .straight(200)
+                .corner(300, 40, 60)
+                .straight(300)
+                .survey(false, 6, 0, 0));
+    Vehicle weak = ONE_GEAR;
+    Reference model =
+        Reference.on(
+            Reference.basis(gentle, weak, Conditions.DEFAULT, LineChoice.SMOOTH),
+            Conditions.DEFAULT,
+            List.of());
+    CornerPage flat = model.modelPages().get(0);
+    assertThat(flat.brake().atM()).isNull();
+    assertThat(flat.throttle().firstM()).isNull();
+    OwnValues own = OwnValues.in(flat.corner()).brakeAtM(150.0).throttleFirstM(260.0).build();
+    assertThat(remarks(model, own))
+        .extracting(Remark::field)
+        .containsExactly("brake.at_m", "throttle.first_m");
+  }
+
+  private static double whole(ProfileOptions options) {
+    return SpeedProfile.solve(LAP.path(), ONE_GEAR, Conditions.DEFAULT, options).timeS()
+        - LAP.timeS();
+  }
+
+  /** Each stake is what the whole lap loses by the slip that it is told for. */
+  @Test
+  void aStakeIsWhatTheWholeLapLoses() {
+    List<Stakes> all = StakesRun.of(LAP, PAGES);
+    int braked = 0;
+    for (int p = 0; p < PAGES.size(); p++) {
+      CornerPage page = PAGES.get(p);
+      Stakes stakes = all.get(p);
+      if (page.brake().atM() != null) {
+        braked++;
+        OwnValues early =
+            OwnValues.in(page.corner()).brakeAtM(ROAD.wrapStation(page.brake().atM() - 5)).build();
+        assertThat(stakes.brake5mEarlyS()).isCloseTo(whole(limits(early).options()), within(5e-5));
+      }
+      OwnValues slow =
+          OwnValues.in(page.corner()).apexSpeedMps(page.lowestSpeedMps() - 2 / 3.6).build();
+      assertThat(stakes.apex2kmhSlowerS()).isCloseTo(whole(limits(slow).options()), within(5e-5));
+      if (page.throttle().firstM() == null) {
+        assertThat(stakes.throttle10mLateS()).isNull();
+      } else {
+        OwnValues late =
+            OwnValues.in(page.corner())
+                .throttleFirstM(ROAD.wrapStation(page.throttle().firstM() + 10))
+                .build();
+        assertThat(stakes.throttle10mLateS())
+            .isCloseTo(whole(limits(late).options()), within(5e-5));
+      }
+      // Both draw the path between points a metre apart; its curvature tells that by some per cent.
+      double off = halfAMetreOff(page);
+      assertThat(stakes.apexHalfMetreOffS()).isCloseTo(off, within(2e-3 + 0.1 * off));
+    }
+    assertThat(braked).isGreaterThan(4);
+  }
+
+  /**
+   * The path half a metre away from the inside, by a raised cosine from turn-in to track-out: each
+   * point of it moved along the path's own normal, brought back to the road's samples.
+   */
+  private static double halfAMetreOff(CornerPage page) {
+    double apexM = page.apexes().get(0).atM();
+    double before = Math.max(25, ROAD.distance(page.turnIn().atM(), apexM));
+    double after = Math.max(25, ROAD.distance(apexM, page.exit().trackOutM()));
+    int away = page.direction() == Side.LEFT ? -1 : 1;
+    Path path = LAP.path();
+    double[] offsets = path.offsets();
+    int apex = ROAD.indexOf(apexM);
+    double[] moved = new double[offsets.length];
+    double[][] points = new double[offsets.length][];
+    for (int i = 0; i < offsets.length; i++) {
+      double way = ROAD.offsetBetween(ROAD.stationAt(apex), ROAD.stationAt(i));
+      double share = way < 0 ? -way / before : way / after;
+      moved[i] = away * 0.25 * (1 + Math.cos(Math.PI * Math.min(1, share)));
+      int last = ROAD.wrap(i - 1);
+      int next = ROAD.wrap(i + 1);
+      double tx = path.xAt(next) - path.xAt(last);
+      double ty = path.yAt(next) - path.yAt(last);
+      double length = Math.hypot(tx, ty);
+      points[i] =
+          new double[] {path.xAt(i) - moved[i] * ty / length, path.yAt(i) + moved[i] * tx / length};
+    }
+    for (int i = 0; i < offsets.length; i++) {
+      if (moved[i] != 0) {
+        offsets[i] = offsetOf(points, i);
+      }
+    }
+    double lost =
+        SpeedProfile.solve(Path.at(ROAD, offsets, List.of()), ONE_GEAR, Conditions.DEFAULT).timeS()
+            - LAP.timeS();
+    return Math.max(0, lost);
+  }
+
+  /** Where the moved points cross a sample's own normal. */
+  private static double offsetOf(double[][] points, int i) {
+    double nx = ROAD.normalXAt(i);
+    double ny = ROAD.normalYAt(i);
+    for (int k = -4; k < 4; k++) {
+      double[] a = points[ROAD.wrap(i + k)];
+      double[] b = points[ROAD.wrap(i + k + 1)];
+      // Along the road: the tangent is the normal turned to the right.
+      double ta = (a[0] - ROAD.xAt(i)) * ny - (a[1] - ROAD.yAt(i)) * nx;
+      double tb = (b[0] - ROAD.xAt(i)) * ny - (b[1] - ROAD.yAt(i)) * nx;
+      if (ta <= 0 && tb > 0) {
+        double f = -ta / (tb - ta);
+        double x = a[0] + f * (b[0] - a[0]) - ROAD.xAt(i);
+        double y = a[1] + f * (b[1] - a[1]) - ROAD.yAt(i);
+        return x * nx + y * ny;
+      }
+    }
+    throw new AssertionError("no crossing at " + i);
+  }
+
+  /** A corner that goes nearly all round, and one that is driven at a walk, have no such slips. */
+  @Test
+  void aSlipThatCannotBeMadeIsNone() {
+    Lap walk = LAP.withSpeeds(constant(1.1));
+    Stakes stakes = StakesRun.of(walk, PAGES).get(0);
+    assertThat(stakes.exit1kmhSlowerS()).isNull();
+    assertThat(stakes.apexHalfMetreOffS()).isNotNull();
+    assertThat(StakesRun.of(LAP, PAGES).get(0).exit1kmhSlowerS()).isNotNull();
+  }
+
+  private static double[] constant(double speed) {
+    double[] all = new double[LAP.size()];
+    Arrays.fill(all, speed);
+    return all;
+  }
+}
