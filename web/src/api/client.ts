@@ -20,8 +20,8 @@ export const api = {
     ),
   revision: (id: string, number: number) =>
     answer(http.GET('/api/books/{id}/revisions/{number}', { params: { path: { id, number } } })),
-  tryOut: (id: string, draft: Draft) =>
-    answer(http.POST('/api/books/{id}/try', { params: { path: { id } }, body: draft })),
+  tryOut: (id: string, draft: Draft, signal?: AbortSignal) =>
+    answer(http.POST('/api/books/{id}/try', { params: { path: { id } }, body: draft, signal })),
   keep: (id: string, draft: Draft, reason: string) =>
     answer(
       http.POST('/api/books/{id}/revisions', {
@@ -33,31 +33,36 @@ export const api = {
     answer(http.POST('/api/books', { body: { circuitId, carId, name, line } })),
   searchLine: (id: string, draft: Draft) =>
     answer(http.POST('/api/books/{id}/line', { params: { path: { id } }, body: draft })),
-  schools: (id: string, corner: number, draft: Draft) =>
+  schools: (id: string, corner: number, draft: Draft, signal?: AbortSignal) =>
     answer(
       http.POST('/api/books/{id}/corners/{corner}/schools', {
         params: { path: { id, corner } },
         body: draft,
+        signal,
       }),
     ),
-  link: (id: string, corner: number, draft: Draft) =>
+  link: (id: string, corner: number, draft: Draft, signal?: AbortSignal) =>
     answer(
       http.POST('/api/books/{id}/corners/{corner}/link', {
         params: { path: { id, corner } },
         body: draft,
+        signal,
       }),
     ),
-  gears: (id: string, corner: number, draft: Draft) =>
+  gears: (id: string, corner: number, draft: Draft, signal?: AbortSignal) =>
     answer(
       http.POST('/api/books/{id}/corners/{corner}/gears', {
         params: { path: { id, corner } },
         body: draft,
+        signal,
       }),
     ),
-  days: (id: string, draft: Draft) =>
-    answer(http.POST('/api/books/{id}/days', { params: { path: { id } }, body: draft })),
-  purposes: (id: string, draft: Draft) =>
-    answer(http.POST('/api/books/{id}/purposes', { params: { path: { id } }, body: draft })),
+  days: (id: string, draft: Draft, signal?: AbortSignal) =>
+    answer(http.POST('/api/books/{id}/days', { params: { path: { id } }, body: draft, signal })),
+  purposes: (id: string, draft: Draft, signal?: AbortSignal) =>
+    answer(
+      http.POST('/api/books/{id}/purposes', { params: { path: { id } }, body: draft, signal }),
+    ),
   allSessions: () => answer(http.GET('/api/sessions')),
   sessions: (book: string) =>
     answer(http.GET('/api/books/{id}/sessions', { params: { path: { id: book } } })),
@@ -134,15 +139,17 @@ export const api = {
     { conditions, line, ownValues, setup }: Draft,
     pace: number,
     length: string,
+    signal?: AbortSignal,
   ) =>
     answer(
       http.POST('/api/books/{id}/calls', {
         params: { path: { id } },
         body: { conditions, line, ownValues, setup, pace, length },
+        signal,
       }),
     ),
-  carOnCircuit: (id: string, draft: Draft) =>
-    answer(http.POST('/api/books/{id}/car', { params: { path: { id } }, body: draft })),
+  carOnCircuit: (id: string, draft: Draft, signal?: AbortSignal) =>
+    answer(http.POST('/api/books/{id}/car', { params: { path: { id } }, body: draft, signal })),
   compareSheets: (
     id: string,
     { conditions, line, ownValues }: Draft,

@@ -1,5 +1,6 @@
 import { getContext, setContext } from 'svelte';
 import type { SetupSheet } from '../api/answers';
+import { Asking } from '../api/asking.svelte';
 import { api, Failed } from '../api/client';
 import { waitForJob, type Waiting } from '../api/jobs';
 import type {
@@ -30,6 +31,9 @@ import { openWindows, windowId } from '../ui/window-id';
 
 const KEY = Symbol('book');
 
+/** The driver stopped the search for a draft's line: no fault, and the draft is as it was before. */
+const STOPPED: Problem = { title: 'Stopped', detail: 'The search was stopped.', status: 0 };
+
 /** One open book: the revision looked at, the draft made from it, and what the model says of it. */
 export class BookState {
   readonly id: string;
@@ -44,14 +48,14 @@ export class BookState {
   /** Drafts of this book in other windows, offered to this one. */
   others = $state.raw<StoredDraft[]>([]);
   problem = $state<Problem>();
-  computing = $state(false);
   /** A search for the line that goes on. */
   searching = $state.raw<Waiting>();
   /** The revision that somebody else kept from the same parent meanwhile. */
   theirs = $state.raw<Revision>();
-  private asked = 0;
-  /** Something was moved while the model was still at the place before. */
-  private behind = false;
+  private readonly trying = new Asking<View>({
+    answered: (view) => (this.view = view),
+    refused: (problem) => this.refuse(problem),
+  });
 
   readonly changes = $derived(
     this.base && this.history ? countChanges(begin(this.base.revision).now, this.history.now) : 0,
@@ -60,6 +64,11 @@ export class BookState {
   readonly isNewest = $derived(this.base?.revision.number === this.newest?.number);
 
   readonly drafts: DraftStore;
+
+  /** Whether the model is at the draft. */
+  get computing(): boolean {
+    return this.trying.running;
+  }
 
   constructor(id: string) {
     this.id = id;
@@ -123,8 +132,7 @@ export class BookState {
   moveOwn(corner: number, field: OwnField, station: number, first: boolean) {
     const next = setOwn(this.history!.now, corner, field, station);
     this.store(first ? change(this.history!, next) : replace(this.history!, next));
-    if (this.computing) this.behind = true;
-    else void this.compute();
+    void this.compute();
   }
 
   /** Several values of a corner in one step of the history. */
@@ -195,41 +203,30 @@ export class BookState {
     return { parent: this.base!.revision.number, ...this.history!.now };
   }
 
-  /** Asks the model; of answers that overtake each other only the last counts. */
+  /** Asks the model. */
   private async compute() {
     this.problem = undefined;
-    this.behind = false;
-    const turn = ++this.asked;
     if (this.changes === 0) {
       // An answer that is still on its way belongs to what was undone.
-      this.computing = false;
+      this.trying.forget();
       this.view = this.base;
       this.drafts.forget();
       return;
     }
-    this.computing = true;
-    try {
-      const draft = this.draft();
-      // The fastest line follows the day: its search is shown and can be stopped.
-      if (draft.line === 'fastest' && !(await this.found(draft))) {
-        if (turn === this.asked) this.history = undo(this.history!);
-        return;
-      }
-      if (turn !== this.asked) return;
-      const view = await api.tryOut(this.id, draft);
-      if (turn === this.asked) this.view = view;
-    } catch (e) {
-      if (turn === this.asked) this.refuse(e);
-    } finally {
-      if (turn === this.asked) this.computing = false;
-      if (turn === this.asked && this.behind) void this.compute();
-    }
+    const draft = this.draft();
+    await this.trying.ask(['try', this.id, draft], (signal) => this.tried(draft, signal));
+  }
+
+  /** The fastest line follows the day: its search is shown and can be stopped. */
+  private async tried(draft: Draft, signal: AbortSignal): Promise<View> {
+    if (draft.line === 'fastest' && !(await this.found(draft))) throw new Failed(STOPPED);
+    return api.tryOut(this.id, draft, signal);
   }
 
   /** A value that cannot be used does not stay in the draft; it can be had back with redo. */
-  private refuse(e: unknown) {
-    this.fail(e);
-    if (e instanceof Failed && e.problem.status === 422) this.history = undo(this.history!);
+  private refuse(problem: Problem) {
+    if (problem !== STOPPED) this.problem = problem;
+    if (problem === STOPPED || problem.status === 422) this.history = undo(this.history!);
   }
 
   async keep(reason: string): Promise<boolean> {

@@ -12,14 +12,8 @@ const server = {
   refusal: 0,
 };
 
-vi.mock('../api/client', () => {
-  class Failed extends Error {
-    readonly problem: unknown;
-    constructor(problem: unknown) {
-      super('refused');
-      this.problem = problem;
-    }
-  }
+vi.mock('../api/client', async () => {
+  const { Failed } = await vi.importActual<typeof import('../api/http')>('../api/http');
   return {
     Failed,
     api: {
@@ -43,6 +37,7 @@ const calls = vi.hoisted(() => () => ({
 }));
 
 const { BookState } = await import('./book-state.svelte');
+const { queries } = await import('../api/asking.svelte');
 
 const lap = (time_s: number, number = 1) =>
   ({
@@ -66,6 +61,7 @@ async function opened() {
 describe('an open book', () => {
   beforeEach(() => {
     tried.length = 0;
+    queries.clear();
     server.revisions = [{ number: 1 }];
     server.search = { id: 'b' };
     server.jobs = [];
@@ -86,6 +82,7 @@ describe('an open book', () => {
   it('lets no answer to what was undone come in late', async () => {
     const book = await opened();
     book.setOwn(1, 'brake.at_m', 300);
+    await settled();
     book.undo();
     tried[0](lap(101));
     await settled();
@@ -93,15 +90,33 @@ describe('an open book', () => {
     expect(book.computing).toBe(false);
   });
 
-  it('counts only the last of two answers that overtake each other', async () => {
+  it('asks for the second of two changes when the first is answered', async () => {
     const book = await opened();
     book.setOwn(1, 'brake.at_m', 300);
     book.setOwn(1, 'brake.at_m', 290);
+    await settled();
+    expect(tried).toHaveLength(1);
+    tried[0](lap(101));
+    await settled();
+    expect(tried).toHaveLength(2);
+    expect(book.computing).toBe(true);
     tried[1](lap(102));
+    await settled();
+    expect(book.view!.revision.lap.time_s).toBe(102);
+    expect(book.computing).toBe(false);
+  });
+
+  it('takes an undone step up again from what was answered before', async () => {
+    const book = await opened();
+    book.setOwn(1, 'brake.at_m', 300);
     await settled();
     tried[0](lap(101));
     await settled();
-    expect(book.view!.revision.lap.time_s).toBe(102);
+    book.undo();
+    book.redo();
+    await settled();
+    expect(tried).toHaveLength(1);
+    expect(book.view!.revision.lap.time_s).toBe(101);
   });
 
   it('asks once while a plate moves, and again for where it stopped', async () => {
@@ -109,6 +124,7 @@ describe('an open book', () => {
     book.moveOwn(1, 'brake.at_m', 299, true);
     book.moveOwn(1, 'brake.at_m', 298, false);
     book.moveOwn(1, 'brake.at_m', 297, false);
+    await settled();
     expect(tried).toHaveLength(1);
     tried[0](lap(101));
     await settled();

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { onDestroy, untrack } from 'svelte';
   import type { SpokenLap } from '../api/answers';
+  import { Asking } from '../api/asking.svelte';
   import { api, Failed } from '../api/client';
   import type { Problem as ProblemType } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
@@ -13,11 +14,11 @@
 
   const book = useBook();
   let pace = $state(1);
-  let spoken = $state.raw<SpokenLap>();
+  const asking = new Asking<SpokenLap>({ refused: (refused) => (problem = refused) });
+  const spoken = $derived(asking.answer);
   let problem = $state<ProblemType>();
   /** Time of the lap that is played [s]; undefined while nothing is. */
   let now = $state<number>();
-  let asked = 0;
   const calls = $derived(spoken ? inLapOrder(spoken.calls, spoken.lap_s) : []);
   const current = $derived(now === undefined ? -1 : lastBegun(calls, now));
   const names = $derived(
@@ -28,13 +29,14 @@
   const voice = typeof speechSynthesis !== 'undefined';
 
   $effect(() => {
-    void [book.history, pace, preferences.length];
-    const turn = ++asked;
-    untrack(stop);
-    api.spoken(book.id, book.draft(), pace, preferences.length).then(
-      (answer) => turn === asked && (spoken = answer),
-      (e) => turn === asked && (problem = (e as Failed).problem),
-    );
+    void book.history;
+    const draft = book.draft();
+    const { length } = preferences;
+    const key = ['spoken', book.id, draft, pace, length];
+    untrack(() => {
+      stop();
+      void asking.ask(key, (s) => api.spoken(book.id, draft, pace, length, s));
+    });
   });
 
   let frame = 0;

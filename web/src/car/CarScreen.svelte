@@ -1,7 +1,8 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import type { CarOnCircuit } from '../api/answers';
-  import { api, Failed } from '../api/client';
-  import type { Problem as ProblemType } from '../api/types';
+  import { Asking } from '../api/asking.svelte';
+  import { api } from '../api/client';
   import { useBook } from '../book/book-state.svelte';
   import Problem from '../ui/Problem.svelte';
   import { gain, lapTime } from '../units/format';
@@ -15,21 +16,13 @@
   import Sheets from './Sheets.svelte';
 
   const book = useBook();
-  let car = $state.raw<CarOnCircuit>();
-  let problem = $state<ProblemType>();
-  let asked = 0;
+  const asking = new Asking<CarOnCircuit>();
+  const car = $derived(asking.answer);
 
   $effect(() => {
     void book.history;
-    const turn = ++asked;
-    api.carOnCircuit(book.id, book.draft()).then(
-      (answer) => {
-        if (turn === asked) car = answer;
-      },
-      (e) => {
-        if (turn === asked) problem = (e as Failed).problem;
-      },
-    );
+    const draft = book.draft();
+    untrack(() => asking.ask(['car', book.id, draft], (s) => api.carOnCircuit(book.id, draft, s)));
   });
   const most = $derived(Math.max(0.01, ...(car?.effects.map((e) => Math.abs(e.lostS)) ?? [])));
   const longest = $derived(car?.gears.longest);
@@ -47,7 +40,10 @@
     <a class="btn btn-ghost" href="/api/cars/{book.book!.carId}/file" download>Car as JSON</a>
     <a class="btn btn-ghost" href="/new">Another car from a file</a>
   </div>
-  {#if problem}<Problem {problem} onclose={() => (problem = undefined)} />{/if}
+  {#if asking.problem}<Problem
+      problem={asking.problem}
+      onclose={() => (asking.problem = undefined)}
+    />{/if}
   {#if car && longest}
     <div class="grid grid-cols-2 gap-x-8 gap-y-4">
       <section>
@@ -147,7 +143,9 @@
         <Sheets />
       </section>
     </div>
-  {:else if !problem}<p class="p-4" role="status">Computing the car on this circuit …</p>{/if}
+  {:else if !asking.problem}<p class="p-4" role="status">
+      Computing the car on this circuit …
+    </p>{/if}
 </div>
 
 <style>

@@ -1,5 +1,6 @@
 import { getContext, setContext } from 'svelte';
 import { api, Failed } from '../api/client';
+import { NewestNext } from '../api/newest-next.svelte';
 import type { Problem, Trace } from '../api/types';
 import { ahead } from '../strip/lap-axis';
 import {
@@ -31,15 +32,16 @@ export class CircuitState {
   cursor = $state(0);
   /** What the draft changes, as the server sees it. */
   changes = $state.raw<LayoutChange[]>([]);
-  saving = $state(false);
+  /** Something was changed and waits a moment for more. */
+  private pausing = $state(false);
   problem = $state<Problem>();
   /** The draft that somebody else kept meanwhile; null where they threw it away. */
   theirs = $state.raw<CircuitEdits | null>();
   /** Of the version with its draft, as it was last seen. */
   private edition = 0;
-  private queue: Promise<void> = Promise.resolve();
+  /** One after the other: each is made from what was kept last. */
+  private readonly row = new NewestNext();
   private timer: ReturnType<typeof setTimeout> | undefined;
-  private asked = 0;
 
   /** Edits while something is being dragged: drawn, but not yet a step. */
   dragged = $state.raw<CircuitEdits>();
@@ -167,29 +169,30 @@ export class CircuitState {
     if (!this.thing) this.selection = undefined;
     clearTimeout(this.timer);
     this.timer = setTimeout(() => void this.save(), SAVE_AFTER_MS);
-    this.saving = true;
+    this.pausing = true;
   }
 
   /** The draft is kept on the server, one after the other: each is made from what was kept last. */
   save(): Promise<void> {
     clearTimeout(this.timer);
-    const turn = ++this.asked;
-    this.queue = this.queue.then(() => this.saveNow(turn));
-    return this.queue;
+    this.pausing = false;
+    return this.row.run(() => this.saveNow());
   }
 
-  private async saveNow(turn: number) {
-    if (turn !== this.asked || !this.edits) return;
+  get saving(): boolean {
+    return this.pausing || this.row.running;
+  }
+
+  private async saveNow() {
+    if (!this.edits) return;
     this.problem = undefined;
     try {
       const kept = await api.keepCircuitDraft(this.id, this.edits, this.edition);
       this.edition = kept.edition;
-      if (turn === this.asked) this.changes = kept.changes;
+      if (!this.row.waits) this.changes = kept.changes;
     } catch (e) {
       if (e instanceof Failed && e.problem.status === 412) this.lookAtTheirs(e.problem);
-      else if (turn === this.asked) this.refuse(e);
-    } finally {
-      if (turn === this.asked) this.saving = false;
+      else if (!this.row.waits) this.refuse(e);
     }
   }
 
@@ -227,7 +230,8 @@ export class CircuitState {
   async discard() {
     try {
       clearTimeout(this.timer);
-      await this.queue;
+      this.pausing = false;
+      await this.row.settled;
       await api.discardCircuitDraft(this.id, this.edition);
       this.selection = undefined;
       await this.open();

@@ -95,10 +95,7 @@
       <Plan {page} trace={view.trace} />
     </div>
     <PanelTabs {panels} linked={corner?.linkWithNext ?? false} />
-    {#if panels.problem}<Problem
-        problem={panels.problem}
-        onclose={() => (panels.problem = undefined)}
-      />{/if}
+    {#if panels.problem}<Problem problem={panels.problem} onclose={() => panels.close()} />{/if}
     <div id="panel" role="tabpanel" aria-labelledby="tab-{panels.open}" aria-busy={panels.asking}>
       {#if panels.open === 'words'}
         {#key page.corner}

@@ -1,5 +1,6 @@
 import type { CornerGears, Day, LinkSweep, OnDay, SchoolLine } from '../api/answers';
-import { api, Failed } from '../api/client';
+import { Asking } from '../api/asking.svelte';
+import { api } from '../api/client';
 import type { Purposes } from '../api/sessions';
 import type { CornerPage, Problem, Trace } from '../api/types';
 import type { BookState } from '../book/book-state.svelte';
@@ -14,24 +15,60 @@ export type Panel = 'words' | 'ways' | 'gears' | 'link' | 'days' | 'purposes';
 /** What is asked of a corner beside its words, and which other lines the strip shows. */
 export class Panels {
   open = $state<Panel>('words');
-  ways = $state.raw<SchoolLine[]>();
-  gears = $state.raw<CornerGears>();
-  link = $state.raw<LinkSweep>();
-  days = $state.raw<OnDay[]>();
-  purposes = $state.raw<Purposes>();
   /** The day whose line the strip shows beside the book's. */
   day = $state<Day>('wet');
   /** Position of the sweep that is looked at. */
   way = $state(0);
   /** Schools that the strip shows. */
   shown = $state.raw<string[]>([]);
-  asking = $state(false);
-  problem = $state<Problem>();
-  private asked = 0;
+  private readonly asked = {
+    ways: new Asking<SchoolLine[]>({ answered: (ways) => this.showQuickest(ways) }),
+    gears: new Asking<CornerGears>(),
+    link: new Asking<LinkSweep>({ answered: (link) => (this.way = quickest(link)) }),
+    days: new Asking<OnDay[]>(),
+    purposes: new Asking<Purposes>(),
+  };
   private readonly book: BookState;
 
   constructor(book: BookState) {
     this.book = book;
+  }
+
+  get ways() {
+    return this.asked.ways.answer;
+  }
+
+  get gears() {
+    return this.asked.gears.answer;
+  }
+
+  get link() {
+    return this.asked.link.answer;
+  }
+
+  get days() {
+    return this.asked.days.answer;
+  }
+
+  get purposes() {
+    return this.asked.purposes.answer;
+  }
+
+  private get present() {
+    return this.open === 'words' ? undefined : this.asked[this.open];
+  }
+
+  get asking(): boolean {
+    return this.present?.running ?? false;
+  }
+
+  get problem(): Problem | undefined {
+    return this.present?.problem;
+  }
+
+  /** The problem was read. */
+  close() {
+    if (this.present) this.present.problem = undefined;
   }
 
   /** Other lines that the strip shows. */
@@ -72,55 +109,35 @@ export class Panels {
       : [...this.shown, school];
   }
 
-  /** Asks for what the open panel shows of a corner; of answers that overtake only the last counts. */
-  async ask(corner: number) {
-    this.problem = undefined;
-    if (this.open === 'words') return;
-    const turn = ++this.asked;
+  /** Asks for what the open panel shows of a corner. */
+  ask(corner: number): Promise<void> {
     const { id } = this.book;
     const draft = this.book.draft();
-    this.asking = true;
-    try {
-      if (this.open === 'ways') {
-        const ways = await api.schools(id, corner, draft);
-        if (turn === this.asked) this.takeWays(ways);
-      } else if (this.open === 'gears') {
-        const gears = await api.gears(id, corner, draft);
-        if (turn === this.asked) this.gears = gears;
-      } else if (this.open === 'days') {
-        const days = await api.days(id, draft);
-        if (turn === this.asked) this.days = days;
-      } else if (this.open === 'purposes') {
-        const purposes = await api.purposes(id, draft);
-        if (turn === this.asked) this.purposes = purposes;
-      } else {
-        const link = await api.link(id, corner, draft);
-        if (turn === this.asked) this.takeLink(link);
-      }
-    } catch (e) {
-      if (!(e instanceof Failed)) throw e;
-      if (turn === this.asked) this.problem = e.problem;
-    } finally {
-      if (turn === this.asked) this.asking = false;
+    const { ways, gears, link, days, purposes } = this.asked;
+    switch (this.open) {
+      case 'words':
+        return Promise.resolve();
+      case 'ways':
+        return ways.ask(['ways', id, corner, draft], (s) => api.schools(id, corner, draft, s));
+      case 'gears':
+        return gears.ask(['gears', id, corner, draft], (s) => api.gears(id, corner, draft, s));
+      case 'link':
+        return link.ask(['link', id, corner, draft], (s) => api.link(id, corner, draft, s));
+      case 'days':
+        return days.ask(['days', id, draft], (s) => api.days(id, draft, s));
+      case 'purposes':
+        return purposes.ask(['purposes', id, draft], (s) => api.purposes(id, draft, s));
     }
   }
 
-  private takeWays(ways: SchoolLine[]) {
-    this.ways = ways;
+  private showQuickest(ways: SchoolLine[]) {
     const known = this.shown.filter((s) => ways.some((w) => w.school === s));
     this.shown = known.length ? known : ways.slice(0, 3).map((w) => w.school);
   }
 
-  private takeLink(link: LinkSweep) {
-    this.link = link;
-    this.way = quickest(link);
-  }
-
   /** Nothing of another corner is left on the screen. */
   forget() {
-    this.asked++;
-    this.ways = this.gears = this.link = this.days = this.purposes = undefined;
-    this.asking = false;
+    for (const asking of Object.values(this.asked)) asking.forget();
   }
 }
 

@@ -1,5 +1,6 @@
 import { getContext, setContext } from 'svelte';
 import { api, Failed } from '../api/client';
+import { NewestNext } from '../api/newest-next.svelte';
 import { openWindows, windowId } from '../ui/window-id';
 import type { KeptSession, Session } from '../api/sessions';
 import type { Conditions, Problem } from '../api/types';
@@ -19,12 +20,11 @@ export class SessionState {
   problem = $state<Problem>();
   /** What was refused, with the name of its field. */
   refused = $state.raw<Problem>();
-  keeping = $state(false);
   /** What somebody else kept meanwhile; what is typed is not kept until it is decided. */
   theirs = $state.raw<KeptSession>();
   private readonly id: string;
-  private turn = 0;
-  private queue: Promise<void> = Promise.resolve();
+  /** One after the other: each is made from what the one before has kept. */
+  private readonly row = new NewestNext();
 
   constructor(id: string) {
     this.id = id;
@@ -85,25 +85,23 @@ export class SessionState {
     this.now = next;
     const typed = { edition: this.kept!.edition, session: next };
     localStorage.setItem(this.draftKey, JSON.stringify(typed));
-    const turn = ++this.turn;
-    this.keeping = true;
-    // One after the other: each is made from what the one before has kept.
-    this.queue = this.queue.then(() => this.keep(turn));
+    void this.row.run(() => this.keep());
   }
 
-  private async keep(turn: number) {
-    if (turn !== this.turn) return;
+  get keeping(): boolean {
+    return this.row.running;
+  }
+
+  private async keep() {
     try {
       this.kept = await api.changeSession(this.id, this.now!, this.kept!.edition);
       this.problem = this.refused = undefined;
-      if (turn === this.turn) localStorage.removeItem(this.draftKey);
+      if (!this.row.waits) localStorage.removeItem(this.draftKey);
     } catch (e) {
       if (e instanceof Failed && e.problem.status === 422) this.refused = e.problem;
       else if (e instanceof Failed && e.problem.theirs)
         this.theirs = e.problem.theirs as KeptSession;
       else this.fail(e);
-    } finally {
-      if (turn === this.turn) this.keeping = false;
     }
   }
 

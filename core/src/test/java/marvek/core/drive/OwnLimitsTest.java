@@ -42,25 +42,25 @@ class OwnLimitsTest {
           new Gearbox(new double[] {1.3}, 3.9, 0.92, 0, 0),
           0.8);
   private static final Circuit VARIED = Circuit.bare("varied", TestRoads.varied(5));
-  private static final Reference.Basis BASIS =
+  private final Reference.Basis basis =
       Reference.basis(VARIED, ONE_GEAR, Conditions.DEFAULT, LineChoice.SMOOTH);
-  private static final Reference MODEL = Reference.on(BASIS, Conditions.DEFAULT, List.of());
-  private static final Lap LAP = MODEL.modelLap();
-  private static final List<CornerPage> PAGES = MODEL.modelPages();
-  private static final Road ROAD = LAP.path().road();
+  private final Reference model = Reference.on(basis, Conditions.DEFAULT, List.of());
+  private final Lap lap = model.modelLap();
+  private final List<CornerPage> pages = model.modelPages();
+  private final Road road = lap.path().road();
 
-  private static Lap with(OwnValues own) {
-    return SpeedProfile.solve(LAP.path(), ONE_GEAR, Conditions.DEFAULT, limits(own).options());
+  private Lap with(OwnValues own) {
+    return SpeedProfile.solve(lap.path(), ONE_GEAR, Conditions.DEFAULT, limits(own).options());
   }
 
-  private static OwnValuesOnLap.Limits limits(OwnValues own) {
-    return OwnValuesOnLap.of(LAP, PAGES, List.of(own));
+  private OwnValuesOnLap.Limits limits(OwnValues own) {
+    return OwnValuesOnLap.of(lap, pages, List.of(own));
   }
 
-  private static CornerPage braked() {
-    return PAGES.stream()
+  private CornerPage braked() {
+    return pages.stream()
         .filter(p -> p.brake().atM() != null)
-        .filter(p -> ROAD.offsetBetween(p.brake().atM(), p.lowestSpeedAtM()) > 30)
+        .filter(p -> road.offsetBetween(p.brake().atM(), p.lowestSpeedAtM()) > 30)
         .findFirst()
         .orElseThrow();
   }
@@ -70,23 +70,23 @@ class OwnLimitsTest {
   void earlierOnTheBrakesIsTheCurveMoved() {
     CornerPage page = braked();
     double atM = page.brake().atM();
-    Lap early = with(OwnValues.in(page.corner()).brakeAtM(ROAD.wrapStation(atM - 7)).build());
-    int acting = ROAD.indexOf(atM);
-    int way = ROAD.ahead(acting, ROAD.indexOf(page.lowestSpeedAtM()));
-    int seven = ROAD.samples(7);
+    Lap early = with(OwnValues.in(page.corner()).brakeAtM(road.wrapStation(atM - 7)).build());
+    int acting = road.indexOf(atM);
+    int way = road.ahead(acting, road.indexOf(page.lowestSpeedAtM()));
+    int seven = road.samples(7);
     for (int k = -seven; k + seven <= way; k++) {
-      int there = ROAD.wrap(acting + k);
-      double moved = LAP.speedAt(ROAD.wrap(there + seven));
+      int there = road.wrap(acting + k);
+      double moved = lap.speedAt(road.wrap(there + seven));
       assertThat(early.speedAt(there)).as("%d", k).isLessThanOrEqualTo(moved + 0.02);
       assertThat(early.speedAt(there)).isCloseTo(moved, within(0.35));
     }
-    int lowest = ROAD.indexOf(page.lowestSpeedAtM());
-    assertThat(early.speedAt(ROAD.wrap(lowest - 3))).isCloseTo(LAP.speedAt(lowest), within(0.05));
-    assertThat(early.timeS()).isGreaterThan(LAP.timeS() + 0.02);
+    int lowest = road.indexOf(page.lowestSpeedAtM());
+    assertThat(early.speedAt(road.wrap(lowest - 3))).isCloseTo(lap.speedAt(lowest), within(0.05));
+    assertThat(early.timeS()).isGreaterThan(lap.timeS() + 0.02);
     // Less than half a metre is the same place; later is not the model's to follow.
     for (double by : new double[] {-0.4, 12}) {
-      OwnValues same = OwnValues.in(page.corner()).brakeAtM(ROAD.wrapStation(atM + by)).build();
-      assertThat(with(same).timeS()).isCloseTo(LAP.timeS(), within(1e-9));
+      OwnValues same = OwnValues.in(page.corner()).brakeAtM(road.wrapStation(atM + by)).build();
+      assertThat(with(same).timeS()).isCloseTo(lap.timeS(), within(1e-9));
     }
   }
 
@@ -96,21 +96,21 @@ class OwnLimitsTest {
     CornerPage page = braked();
     double wanted = page.lowestSpeedMps() - 2;
     Lap slow = with(OwnValues.in(page.corner()).apexSpeedMps(wanted).build());
-    int from = ROAD.indexOf(page.turnIn().atM());
-    int span = ROAD.ahead(from, ROAD.indexOf(page.exit().trackOutM()));
+    int from = road.indexOf(page.turnIn().atM());
+    int span = road.ahead(from, road.indexOf(page.exit().trackOutM()));
     double lowest = 999;
     double share = wanted / page.lowestSpeedMps();
     for (int k = 0; k <= span; k++) {
-      int i = ROAD.wrap(from + k);
+      int i = road.wrap(from + k);
       lowest = Math.min(lowest, slow.speedAt(i));
       assertThat(slow.speedAt(i))
-          .isLessThanOrEqualTo(Math.max(wanted, share * LAP.limitSpeedAt(i)) + 1e-6);
+          .isLessThanOrEqualTo(Math.max(wanted, share * lap.limitSpeedAt(i)) + 1e-6);
     }
     assertThat(lowest).isCloseTo(wanted, within(1e-6));
-    assertThat(slow.speedAt(ROAD.indexOf(page.lowestSpeedAtM()))).isCloseTo(wanted, within(1e-6));
+    assertThat(slow.speedAt(road.indexOf(page.lowestSpeedAtM()))).isCloseTo(wanted, within(1e-6));
     for (double same : new double[] {page.lowestSpeedMps() - 0.04, page.lowestSpeedMps() + 3}) {
       OwnValues own = OwnValues.in(page.corner()).apexSpeedMps(same).build();
-      assertThat(with(own).timeS()).isCloseTo(LAP.timeS(), within(1e-9));
+      assertThat(with(own).timeS()).isCloseTo(lap.timeS(), within(1e-9));
     }
   }
 
@@ -120,17 +120,17 @@ class OwnLimitsTest {
     CornerPage page = braked();
     double firstM = page.throttle().firstM();
     OwnValues own =
-        OwnValues.in(page.corner()).throttleFirstM(ROAD.wrapStation(firstM + 12)).build();
+        OwnValues.in(page.corner()).throttleFirstM(road.wrapStation(firstM + 12)).build();
     Lap late = with(own);
-    int first = ROAD.indexOf(firstM);
-    for (int k = 1; k < ROAD.samples(12) - 2; k++) {
-      int i = ROAD.wrap(first + k);
+    int first = road.indexOf(firstM);
+    for (int k = 1; k < road.samples(12) - 2; k++) {
+      int i = road.wrap(first + k);
       assertThat(late.tyreForceAt(i)).as("%d m", k).isCloseTo(0, within(20.0));
     }
-    assertThat(late.tyreForceAt(ROAD.wrap(first + ROAD.samples(12) + 2))).isGreaterThan(1000);
+    assertThat(late.tyreForceAt(road.wrap(first + road.samples(12) + 2))).isGreaterThan(1000);
     OwnValues same =
-        OwnValues.in(page.corner()).throttleFirstM(ROAD.wrapStation(firstM + 0.4)).build();
-    assertThat(with(same).timeS()).isCloseTo(LAP.timeS(), within(1e-9));
+        OwnValues.in(page.corner()).throttleFirstM(road.wrapStation(firstM + 0.4)).build();
+    assertThat(with(same).timeS()).isCloseTo(lap.timeS(), within(1e-9));
   }
 
   /** A gear of one's own is held from before the slowest place until well behind it. */
@@ -146,9 +146,9 @@ class OwnLimitsTest {
         OwnValuesOnLap.of(model.modelLap(), model.modelPages(), List.of(own));
     Lap held =
         SpeedProfile.solve(model.modelLap().path(), car, Conditions.DEFAULT, limits.options());
-    int slowest = ROAD.indexOf(page.lowestSpeedAtM());
+    int slowest = road.indexOf(page.lowestSpeedAtM());
     for (int k = -7; k <= 15; k++) {
-      assertThat(held.gearAt(ROAD.wrap(slowest + k))).as("%d m", k).isEqualTo(wanted);
+      assertThat(held.gearAt(road.wrap(slowest + k))).as("%d m", k).isEqualTo(wanted);
     }
     assertThat(limits.remarks()).isEmpty();
     assertThat(remarks(model, OwnValues.in(page.corner()).cornerGear(7).build()))
@@ -163,7 +163,7 @@ class OwnLimitsTest {
                 fast.corner(), "gears.corner", "Gear 1 is beyond the limiter at this speed."));
   }
 
-  private static List<Remark> remarks(Reference model, OwnValues own) {
+  private List<Remark> remarks(Reference model, OwnValues own) {
     return OwnValuesOnLap.of(model.modelLap(), model.modelPages(), List.of(own)).remarks();
   }
 
@@ -193,23 +193,23 @@ class OwnLimitsTest {
         .containsExactly("brake.at_m", "throttle.first_m");
   }
 
-  private static double whole(ProfileOptions options) {
-    return SpeedProfile.solve(LAP.path(), ONE_GEAR, Conditions.DEFAULT, options).timeS()
-        - LAP.timeS();
+  private double whole(ProfileOptions options) {
+    return SpeedProfile.solve(lap.path(), ONE_GEAR, Conditions.DEFAULT, options).timeS()
+        - lap.timeS();
   }
 
   /** Each stake is what the whole lap loses by the slip that it is told for. */
   @Test
   void aStakeIsWhatTheWholeLapLoses() {
-    List<Stakes> all = StakesRun.of(LAP, PAGES);
+    List<Stakes> all = StakesRun.of(lap, pages);
     int braked = 0;
-    for (int p = 0; p < PAGES.size(); p++) {
-      CornerPage page = PAGES.get(p);
+    for (int p = 0; p < pages.size(); p++) {
+      CornerPage page = pages.get(p);
       Stakes stakes = all.get(p);
       if (page.brake().atM() != null) {
         braked++;
         OwnValues early =
-            OwnValues.in(page.corner()).brakeAtM(ROAD.wrapStation(page.brake().atM() - 5)).build();
+            OwnValues.in(page.corner()).brakeAtM(road.wrapStation(page.brake().atM() - 5)).build();
         assertThat(stakes.brake5mEarlyS()).isCloseTo(whole(limits(early).options()), within(5e-5));
       }
       OwnValues slow =
@@ -220,7 +220,7 @@ class OwnLimitsTest {
       } else {
         OwnValues late =
             OwnValues.in(page.corner())
-                .throttleFirstM(ROAD.wrapStation(page.throttle().firstM() + 10))
+                .throttleFirstM(road.wrapStation(page.throttle().firstM() + 10))
                 .build();
         assertThat(stakes.throttle10mLateS())
             .isCloseTo(whole(limits(late).options()), within(5e-5));
@@ -236,22 +236,22 @@ class OwnLimitsTest {
    * The path half a metre away from the inside, by a raised cosine from turn-in to track-out: each
    * point of it moved along the path's own normal, brought back to the road's samples.
    */
-  private static double halfAMetreOff(CornerPage page) {
+  private double halfAMetreOff(CornerPage page) {
     double apexM = page.apexes().get(0).atM();
-    double before = Math.max(25, ROAD.distance(page.turnIn().atM(), apexM));
-    double after = Math.max(25, ROAD.distance(apexM, page.exit().trackOutM()));
+    double before = Math.max(25, road.distance(page.turnIn().atM(), apexM));
+    double after = Math.max(25, road.distance(apexM, page.exit().trackOutM()));
     int away = page.direction() == Side.LEFT ? -1 : 1;
-    Path path = LAP.path();
+    Path path = lap.path();
     double[] offsets = path.offsets();
-    int apex = ROAD.indexOf(apexM);
+    int apex = road.indexOf(apexM);
     double[] moved = new double[offsets.length];
     double[][] points = new double[offsets.length][];
     for (int i = 0; i < offsets.length; i++) {
-      double way = ROAD.offsetBetween(ROAD.stationAt(apex), ROAD.stationAt(i));
+      double way = road.offsetBetween(road.stationAt(apex), road.stationAt(i));
       double share = way < 0 ? -way / before : way / after;
       moved[i] = away * 0.25 * (1 + Math.cos(Math.PI * Math.min(1, share)));
-      int last = ROAD.wrap(i - 1);
-      int next = ROAD.wrap(i + 1);
+      int last = road.wrap(i - 1);
+      int next = road.wrap(i + 1);
       double tx = path.xAt(next) - path.xAt(last);
       double ty = path.yAt(next) - path.yAt(last);
       double length = Math.hypot(tx, ty);
@@ -264,25 +264,25 @@ class OwnLimitsTest {
       }
     }
     double lost =
-        SpeedProfile.solve(Path.at(ROAD, offsets, List.of()), ONE_GEAR, Conditions.DEFAULT).timeS()
-            - LAP.timeS();
+        SpeedProfile.solve(Path.at(road, offsets, List.of()), ONE_GEAR, Conditions.DEFAULT).timeS()
+            - lap.timeS();
     return Math.max(0, lost);
   }
 
   /** Where the moved points cross a sample's own normal. */
-  private static double offsetOf(double[][] points, int i) {
-    double nx = ROAD.normalXAt(i);
-    double ny = ROAD.normalYAt(i);
+  private double offsetOf(double[][] points, int i) {
+    double nx = road.normalXAt(i);
+    double ny = road.normalYAt(i);
     for (int k = -4; k < 4; k++) {
-      double[] a = points[ROAD.wrap(i + k)];
-      double[] b = points[ROAD.wrap(i + k + 1)];
+      double[] a = points[road.wrap(i + k)];
+      double[] b = points[road.wrap(i + k + 1)];
       // Along the road: the tangent is the normal turned to the right.
-      double ta = (a[0] - ROAD.xAt(i)) * ny - (a[1] - ROAD.yAt(i)) * nx;
-      double tb = (b[0] - ROAD.xAt(i)) * ny - (b[1] - ROAD.yAt(i)) * nx;
+      double ta = (a[0] - road.xAt(i)) * ny - (a[1] - road.yAt(i)) * nx;
+      double tb = (b[0] - road.xAt(i)) * ny - (b[1] - road.yAt(i)) * nx;
       if (ta <= 0 && tb > 0) {
         double f = -ta / (tb - ta);
-        double x = a[0] + f * (b[0] - a[0]) - ROAD.xAt(i);
-        double y = a[1] + f * (b[1] - a[1]) - ROAD.yAt(i);
+        double x = a[0] + f * (b[0] - a[0]) - road.xAt(i);
+        double y = a[1] + f * (b[1] - a[1]) - road.yAt(i);
         return x * nx + y * ny;
       }
     }
@@ -292,15 +292,15 @@ class OwnLimitsTest {
   /** A corner that goes nearly all round, and one that is driven at a walk, have no such slips. */
   @Test
   void aSlipThatCannotBeMadeIsNone() {
-    Lap walk = LAP.withSpeeds(constant(1.1));
-    Stakes stakes = StakesRun.of(walk, PAGES).get(0);
+    Lap walk = lap.withSpeeds(constant(1.1));
+    Stakes stakes = StakesRun.of(walk, pages).get(0);
     assertThat(stakes.exit1kmhSlowerS()).isNull();
     assertThat(stakes.apexHalfMetreOffS()).isNotNull();
-    assertThat(StakesRun.of(LAP, PAGES).get(0).exit1kmhSlowerS()).isNotNull();
+    assertThat(StakesRun.of(lap, pages).get(0).exit1kmhSlowerS()).isNotNull();
   }
 
-  private static double[] constant(double speed) {
-    double[] all = new double[LAP.size()];
+  private double[] constant(double speed) {
+    double[] all = new double[lap.size()];
     Arrays.fill(all, speed);
     return all;
   }

@@ -90,8 +90,6 @@ class EventPlacesTest {
     return Reference.basis(circuit, vehicle, Conditions.DEFAULT, line).path();
   }
 
-  private static final List<Driven> ALL = all();
-
   private static List<Driven> all() {
     List<Driven> all = new ArrayList<>();
     Vehicle car = TestVehicles.clubCar();
@@ -121,7 +119,8 @@ class EventPlacesTest {
   }
 
   static Stream<Driven> laps() {
-    return ALL.stream();
+    // Made anew for each test, so that a fault made on purpose shows in all of them.
+    return all().stream();
   }
 
   @ParameterizedTest

@@ -19,56 +19,56 @@ import org.junit.jupiter.api.Test;
 class LapTest {
   private static final Path ROUND = Path.centreline(Road.through(TestRoads.varied(5)), List.of());
   private static final Vehicle CAR = TestVehicles.clubCar();
-  private static final Lap LAP = SpeedProfile.solve(ROUND, CAR, Conditions.DEFAULT);
+  private final Lap lap = SpeedProfile.solve(ROUND, CAR, Conditions.DEFAULT);
   private static final double MASS_KG = 1260;
 
-  private static int next(int i) {
+  private int next(int i) {
     return ROUND.road().wrap(i + 1);
   }
 
-  private static int before(int i) {
+  private int before(int i) {
     return ROUND.road().wrap(i - 1);
   }
 
-  private static double w(int i) {
-    return LAP.speedAt(i) * LAP.speedAt(i);
+  private double w(int i) {
+    return lap.speedAt(i) * lap.speedAt(i);
   }
 
   /** Each element takes its length over the mean of the speeds at its ends. */
   @Test
   void timesAreThoseOfTheSpeeds() {
     double sum = 0;
-    for (int i = 0; i < LAP.size(); i++) {
-      assertThat(LAP.timeAt(i)).isCloseTo(sum, within(1e-9));
-      double mean = (LAP.speedAt(i) + LAP.speedAt(next(i))) / 2;
+    for (int i = 0; i < lap.size(); i++) {
+      assertThat(lap.timeAt(i)).isCloseTo(sum, within(1e-9));
+      double mean = (lap.speedAt(i) + lap.speedAt(next(i))) / 2;
       sum += ROUND.elementAt(i) / mean;
     }
-    assertThat(LAP.timeS()).isCloseTo(sum, within(1e-9));
-    assertThat(LAP.timeBetween(100, 400))
-        .isCloseTo(LAP.timeAt(400) - LAP.timeAt(100), within(1e-9));
-    assertThat(LAP.timeBetween(400, 100))
-        .isCloseTo(sum - LAP.timeAt(400) + LAP.timeAt(100), within(1e-9));
+    assertThat(lap.timeS()).isCloseTo(sum, within(1e-9));
+    assertThat(lap.timeBetween(100, 400))
+        .isCloseTo(lap.timeAt(400) - lap.timeAt(100), within(1e-9));
+    assertThat(lap.timeBetween(400, 100))
+        .isCloseTo(sum - lap.timeAt(400) + lap.timeAt(100), within(1e-9));
   }
 
   /** F = m·a + resistance, a = Δ(v²)/2s: over the two elements at a sample, or over one. */
   @Test
   void forcesAreThoseOfNewton() {
-    for (int i = 0; i < LAP.size(); i++) {
+    for (int i = 0; i < lap.size(); i++) {
       double over = ROUND.elementAt(before(i)) + ROUND.elementAt(i);
       double a = (w(next(i)) - w(before(i))) / (2 * over);
-      double force = MASS_KG * a + LAP.forces().resistanceN(i, w(i));
-      assertThat(LAP.longitudinalAccelerationAt(i)).isCloseTo(a, within(1e-9));
-      assertThat(LAP.tyreForceAt(i)).isCloseTo(force, within(1e-6));
-      assertThat(LAP.brakeGAt(i)).isCloseTo(Math.max(0, -force) / (MASS_KG * G0), within(1e-9));
-      assertThat(LAP.brakeShareAt(i)).isCloseTo(Math.max(0, -force) / 22_000, within(1e-9));
+      double force = MASS_KG * a + lap.forces().resistanceN(i, w(i));
+      assertThat(lap.longitudinalAccelerationAt(i)).isCloseTo(a, within(1e-9));
+      assertThat(lap.tyreForceAt(i)).isCloseTo(force, within(1e-6));
+      assertThat(lap.brakeGAt(i)).isCloseTo(Math.max(0, -force) / (MASS_KG * G0), within(1e-9));
+      assertThat(lap.brakeShareAt(i)).isCloseTo(Math.max(0, -force) / 22_000, within(1e-9));
       double one = MASS_KG * (w(next(i)) - w(i)) / (2 * ROUND.elementAt(i));
       double slowed =
-          (LAP.forces().resistanceN(i, w(i)) + LAP.forces().resistanceN(next(i), w(next(i)))) / 2;
-      assertThat(LAP.elementForceAt(i)).isCloseTo(one + slowed, within(1e-6));
-      assertThat(LAP.elementBrakeShareAt(i))
+          (lap.forces().resistanceN(i, w(i)) + lap.forces().resistanceN(next(i), w(next(i)))) / 2;
+      assertThat(lap.elementForceAt(i)).isCloseTo(one + slowed, within(1e-6));
+      assertThat(lap.elementBrakeShareAt(i))
           .isCloseTo(Math.max(0, -one - slowed) / 22_000, within(1e-9));
-      assertThat(LAP.lateralAccelerationAt(i)).isCloseTo(w(i) * ROUND.curvatureAt(i), within(1e-9));
-      assertThat(LAP.lateralUseAt(i)).isCloseTo(LAP.forces().lateralUse(i, w(i)), within(1e-12));
+      assertThat(lap.lateralAccelerationAt(i)).isCloseTo(w(i) * ROUND.curvatureAt(i), within(1e-9));
+      assertThat(lap.lateralUseAt(i)).isCloseTo(lap.forces().lateralUse(i, w(i)), within(1e-12));
     }
   }
 
@@ -97,22 +97,22 @@ class LapTest {
   @Test
   void throttleIsAShareOfTheEnginesForce() {
     int held = 0;
-    for (int i = 0; i < LAP.size(); i++) {
-      double rpm = LAP.speedAt(i) / 0.33 * ratio(LAP.gearAt(i)) * 30 / Math.PI;
-      assertThat(LAP.rpmAt(i)).isCloseTo(rpm, within(1e-6));
-      double engine = CAR.engine().torqueNm(rpm) * ratio(LAP.gearAt(i)) * 0.92 / 0.33;
-      if (LAP.shiftingAt(i) || rpm > 7300) {
+    for (int i = 0; i < lap.size(); i++) {
+      double rpm = lap.speedAt(i) / 0.33 * ratio(lap.gearAt(i)) * 30 / Math.PI;
+      assertThat(lap.rpmAt(i)).isCloseTo(rpm, within(1e-6));
+      double engine = CAR.engine().torqueNm(rpm) * ratio(lap.gearAt(i)) * 0.92 / 0.33;
+      if (lap.shiftingAt(i) || rpm > 7300) {
         continue;
       }
-      double share = Math.max(0, Math.min(1, LAP.tyreForceAt(i) / engine));
+      double share = Math.max(0, Math.min(1, lap.tyreForceAt(i) / engine));
       // The table of wheel forces is linear between cells of 5 cm/s.
-      assertThat(LAP.throttleShareAt(i)).as("%d m", i).isCloseTo(share, within(1e-3));
+      assertThat(lap.throttleShareAt(i)).as("%d m", i).isCloseTo(share, within(1e-3));
       held += share > 0.1 && share < 0.9 ? 1 : 0;
     }
     assertThat(held).as("samples where grip limits the drive").isGreaterThan(20);
   }
 
-  private static double ratio(int gear) {
+  private double ratio(int gear) {
     return new double[] {2.9, 2.1, 1.6, 1.3, 1.08, 0.92}[gear - 1] * 3.9;
   }
 
@@ -120,17 +120,17 @@ class LapTest {
   @Test
   void theFootStaysThroughAChangeOfGear() {
     int seen = 0;
-    for (GearPlan.Change change : LAP.gearChanges()) {
+    for (GearPlan.Change change : lap.gearChanges()) {
       int i = change.sample();
-      if (change.to() < change.from() || LAP.speedAt(i) < 35) {
+      if (change.to() < change.from() || lap.speedAt(i) < 35) {
         continue;
       }
       seen++;
-      assertThat(LAP.shiftingAt(i)).isTrue();
-      assertThat(LAP.shiftingAt(before(i))).isTrue();
-      assertThat(LAP.shiftingAt(before(before(i)))).isFalse();
-      assertThat(LAP.elementThrottleShareAt(i)).as("%d m", i).isGreaterThan(0.97);
-      assertThat(LAP.elementForceAt(i)).isLessThan(0.2 * LAP.elementForceAt(i - 5));
+      assertThat(lap.shiftingAt(i)).isTrue();
+      assertThat(lap.shiftingAt(before(i))).isTrue();
+      assertThat(lap.shiftingAt(before(before(i)))).isFalse();
+      assertThat(lap.elementThrottleShareAt(i)).as("%d m", i).isGreaterThan(0.97);
+      assertThat(lap.elementForceAt(i)).isLessThan(0.2 * lap.elementForceAt(i - 5));
     }
     assertThat(seen).isGreaterThan(2);
   }
@@ -139,34 +139,34 @@ class LapTest {
   @Test
   void anUpshiftTakesItsTimeWithoutDrive() {
     double without = 0;
-    for (int i = 0; i < LAP.size(); i++) {
-      without += (1 - LAP.plan().driveShareAt(i)) * ROUND.elementAt(i) / LAP.speedAt(i);
+    for (int i = 0; i < lap.size(); i++) {
+      without += (1 - lap.plan().driveShareAt(i)) * ROUND.elementAt(i) / lap.speedAt(i);
     }
-    long ups = LAP.gearChanges().stream().filter(c -> c.to() > c.from()).count();
+    long ups = lap.gearChanges().stream().filter(c -> c.to() > c.from()).count();
     double downs =
-        LAP.gearChanges().stream().filter(c -> c.to() < c.from() && c.costS() > 0).count();
+        lap.gearChanges().stream().filter(c -> c.to() < c.from() && c.costS() > 0).count();
     assertThat(without).isCloseTo(0.06 * ups + 0.12 * downs, within(0.01));
   }
 
   @Test
   void halfTheSpeedTakesTwiceTheTime() {
-    double[] half = new double[LAP.size()];
+    double[] half = new double[lap.size()];
     for (int i = 0; i < half.length; i++) {
-      half[i] = LAP.speedAt(i) / 2;
+      half[i] = lap.speedAt(i) / 2;
     }
-    Lap slow = LAP.withSpeeds(half);
-    assertThat(slow.timeS()).isCloseTo(2 * LAP.timeS(), within(1e-9));
-    assertThat(slow.limitSpeedAt(40)).isCloseTo(LAP.limitSpeedAt(40), within(1e-9));
+    Lap slow = lap.withSpeeds(half);
+    assertThat(slow.timeS()).isCloseTo(2 * lap.timeS(), within(1e-9));
+    assertThat(slow.limitSpeedAt(40)).isCloseTo(lap.limitSpeedAt(40), within(1e-9));
     assertThat(slow.atLimit(slowest())).isFalse();
-    assertThat(LAP.atLimit(slowest())).isTrue();
+    assertThat(lap.atLimit(slowest())).isTrue();
     assertThat(slow.conditions()).isSameAs(Conditions.DEFAULT);
-    assertThat(slow.topSpeedMps()).isCloseTo(LAP.topSpeedMps() / 2, within(1e-9));
+    assertThat(slow.topSpeedMps()).isCloseTo(lap.topSpeedMps() / 2, within(1e-9));
   }
 
-  private static int slowest() {
+  private int slowest() {
     int slowest = 0;
-    for (int i = 0; i < LAP.size(); i++) {
-      slowest = LAP.speedAt(i) < LAP.speedAt(slowest) ? i : slowest;
+    for (int i = 0; i < lap.size(); i++) {
+      slowest = lap.speedAt(i) < lap.speedAt(slowest) ? i : slowest;
     }
     return slowest;
   }
@@ -188,7 +188,7 @@ class LapTest {
     assertThat(slow.heldByCrestAt(path.road().indexOf(300))).isFalse();
   }
 
-  private static double[] constant(int n, double value) {
+  private double[] constant(int n, double value) {
     double[] all = new double[n];
     Arrays.fill(all, value);
     return all;
@@ -197,15 +197,15 @@ class LapTest {
   /** Where the engine turns at its limiter; in top gear at its end the car can go no faster. */
   @Test
   void theLimiterIsTold() {
-    double limiter = LAP.driveline().limiterSpeedMps(3);
+    double limiter = lap.driveline().limiterSpeedMps(3);
     int i = 700;
-    assertThat(LAP.withSpeeds(constant(LAP.size(), 0.9 * limiter)).onLimiterAt(i)).isFalse();
+    assertThat(lap.withSpeeds(constant(lap.size(), 0.9 * limiter)).onLimiterAt(i)).isFalse();
     for (int gear = 1; gear <= 6; gear++) {
       double own = 7400 * Math.PI / 30 * 0.33 / ratio(gear);
-      assertThat(LAP.driveline().limiterSpeedMps(gear)).isCloseTo(own, within(1e-9));
-      if (LAP.gearAt(i) == gear) {
-        assertThat(LAP.withSpeeds(constant(LAP.size(), 0.999 * own)).onLimiterAt(i)).isTrue();
-        assertThat(LAP.withSpeeds(constant(LAP.size(), 0.98 * own)).onLimiterAt(i)).isFalse();
+      assertThat(lap.driveline().limiterSpeedMps(gear)).isCloseTo(own, within(1e-9));
+      if (lap.gearAt(i) == gear) {
+        assertThat(lap.withSpeeds(constant(lap.size(), 0.999 * own)).onLimiterAt(i)).isTrue();
+        assertThat(lap.withSpeeds(constant(lap.size(), 0.98 * own)).onLimiterAt(i)).isFalse();
       }
     }
   }

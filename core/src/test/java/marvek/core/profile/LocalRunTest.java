@@ -30,16 +30,16 @@ class LocalRunTest {
           new Gearbox(new double[] {1.4}, 3.9, 0.92, 0, 0),
           0.8);
   private static final Path ROUND = Path.centreline(Road.through(TestRoads.varied(5)), List.of());
-  private static final Lap LAP = SpeedProfile.solve(ROUND, ONE_GEAR, FULL_GRIP);
+  private final Lap lap = SpeedProfile.solve(ROUND, ONE_GEAR, FULL_GRIP);
 
-  private static ProfileOptions slowerAt(Lap lap, int sample, double by) {
+  private ProfileOptions slowerAt(Lap lap, int sample, double by) {
     double[] cap = new double[lap.size()];
     Arrays.fill(cap, Double.POSITIVE_INFINITY);
     cap[sample] = lap.speedAt(sample) - by;
     return ProfileOptions.NONE.withSpeedCap(cap);
   }
 
-  private static int before(Lap lap, int sample, double metres) {
+  private int before(Lap lap, int sample, double metres) {
     return lap.path().road().wrap(sample - lap.path().road().samples(metres));
   }
 
@@ -48,43 +48,43 @@ class LocalRunTest {
   @ValueSource(doubles = {5, 300, 462, 640, 905, 1400, 3090})
   void aPartCostsWhatTheWholeLapDoes(double stationM) {
     int at = ROUND.road().indexOf(stationM);
-    ProfileOptions slower = slowerAt(LAP, at, 2);
-    LocalRun.Result part = LocalRun.of(LAP, ROUND, slower, before(LAP, at, 150), 160);
+    ProfileOptions slower = slowerAt(lap, at, 2);
+    LocalRun.Result part = LocalRun.of(lap, ROUND, slower, before(lap, at, 150), 160);
     Lap whole = SpeedProfile.solve(ROUND, ONE_GEAR, FULL_GRIP, slower);
     assertThat(part.settled()).isTrue();
     assertThat(part.lostS()).isPositive();
     // The whole lap closes to a millionth of the speed's square, the part to a ten-millionth.
-    assertThat(part.lostS()).isCloseTo(whole.timeS() - LAP.timeS(), within(2e-5));
+    assertThat(part.lostS()).isCloseTo(whole.timeS() - lap.timeS(), within(2e-5));
   }
 
   /** Nothing changed costs nothing; drive taken away costs as much as on the whole lap. */
   @Test
   void whatDoesNotChangeCostsNothing() {
     int from = ROUND.road().indexOf(600);
-    LocalRun.Result same = LocalRun.of(LAP, ROUND, ProfileOptions.NONE, from, 100);
+    LocalRun.Result same = LocalRun.of(lap, ROUND, ProfileOptions.NONE, from, 100);
     assertThat(same.settled()).isTrue();
     assertThat(same.lostS()).isCloseTo(0, within(1e-7));
-    boolean[] none = new boolean[LAP.size()];
+    boolean[] none = new boolean[lap.size()];
     Arrays.fill(none, 560, 590, true);
     ProfileOptions lifted = ProfileOptions.NONE.withNoDrive(none);
-    double whole = SpeedProfile.solve(ROUND, ONE_GEAR, FULL_GRIP, lifted).timeS() - LAP.timeS();
+    double whole = SpeedProfile.solve(ROUND, ONE_GEAR, FULL_GRIP, lifted).timeS() - lap.timeS();
     assertThat(whole).isGreaterThan(0.01);
-    assertThat(LocalRun.of(LAP, ROUND, lifted, 540, 60).lostS()).isCloseTo(whole, within(2e-5));
+    assertThat(LocalRun.of(lap, ROUND, lifted, 540, 60).lostS()).isCloseTo(whole, within(2e-5));
   }
 
   /** Another line in one corner: shorter or tighter, the part tells the same as the lap. */
   @ParameterizedTest
   @ValueSource(doubles = {-2, 1.5})
   void anotherLineInAPartIsTimedAlike(double asideM) {
-    double[] offsets = new double[LAP.size()];
+    double[] offsets = new double[lap.size()];
     int at = ROUND.road().indexOf(470);
     for (int k = -40; k <= 40; k++) {
       offsets[at + k] = asideM * 0.5 * (1 + Math.cos(Math.PI * k / 40));
     }
     Path other = Path.at(ROUND.road(), offsets, List.of());
-    double whole = SpeedProfile.solve(other, ONE_GEAR, FULL_GRIP).timeS() - LAP.timeS();
+    double whole = SpeedProfile.solve(other, ONE_GEAR, FULL_GRIP).timeS() - lap.timeS();
     assertThat(Math.abs(whole)).isGreaterThan(0.02);
-    LocalRun.Result part = LocalRun.of(LAP, other, ProfileOptions.NONE, before(LAP, at, 250), 300);
+    LocalRun.Result part = LocalRun.of(lap, other, ProfileOptions.NONE, before(lap, at, 250), 300);
     assertThat(part.settled()).isTrue();
     assertThat(part.lostS()).isCloseTo(whole, within(2e-5));
   }
