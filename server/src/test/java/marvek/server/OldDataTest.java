@@ -51,6 +51,17 @@ class OldDataTest {
     }
     assertThat(book).isNotNull();
     String path = "/api/books/" + book.path("id").asString();
+    JsonNode first = scripts.get(path + "/revisions/1").body();
+    assertThat(book.at("/revisions/0/reason")).isEqualTo(first.path("reason"));
+    assertThat(book.at("/revisions/0/time_s").asDouble())
+        .isEqualTo(first.at("/lap/time_s").asDouble())
+        .isPositive();
+    assertThat(book.path("layout"))
+        .isEqualTo(
+            scripts
+                .get("/api/circuits/" + book.path("circuitId").asString() + "/circuit.geojson")
+                .body()
+                .at("/marvek/layout"));
     try (InputStream in = stored("version-11.book.json")) {
       assertThat(scripts.download(path + "/export")).isEqualTo(in.readAllBytes());
     }

@@ -146,13 +146,11 @@ public class BookFiles {
 
   private static Revision revision(
       UUID bookId, ObjectNode document, String written, UUID circuitId) {
-    JsonNode parent = document.path("parent");
     return new Revision(
         bookId,
-        document.path("number").asInt(0),
-        parent.isInt() ? parent.asInt(0) : null,
         OffsetDateTime.parse(document.path("createdAt").asString()).toInstant(),
         circuitId,
+        document,
         written);
   }
 }

@@ -8,5 +8,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 interface BookRepository extends JpaRepository<Book, UUID> {
   Optional<Book> findByIdAndDriverId(UUID id, UUID driverId);
 
+  boolean existsByDriverId(UUID driverId);
+
   List<Book> findByDriverIdOrderByCreatedAt(UUID driverId);
 }

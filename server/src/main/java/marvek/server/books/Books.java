@@ -4,7 +4,9 @@ import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
 import marvek.core.circuit.Circuit;
@@ -111,6 +113,7 @@ public class Books {
     progress.at(0.85);
     ObjectNode document =
         RevisionJson.write(header, reference, bases.stakes(basis, draft.conditions()));
+    String written = JsonFiles.write(document);
     progress.at(0.95);
     return transaction.execute(
         status -> {
@@ -118,9 +121,7 @@ public class Books {
             throw new java.util.concurrent.CancellationException("book cancelled");
           }
           Book book = books.save(new Book(driver.id(), circuitId, carId, given));
-          revisions.save(
-              new Revision(
-                  book.id(), 1, null, header.createdAt(), circuitId, JsonFiles.write(document)));
+          revisions.save(new Revision(book.id(), header.createdAt(), circuitId, document, written));
           return new Created(book.id(), 1);
         });
   }
@@ -160,7 +161,20 @@ public class Books {
 
   /** The driver's books, oldest first. */
   public List<BookView> list() {
-    return books.findByDriverIdOrderByCreatedAt(driver.id()).stream().map(this::view).toList();
+    return views(books.findByDriverIdOrderByCreatedAt(driver.id()));
+  }
+
+  /** What is said of a book where it is not opened. */
+  public record Named(UUID id, String name, Circuits.Facts circuit) {}
+
+  /** The driver's books by their names, oldest first. */
+  public List<Named> names() {
+    List<Book> all = books.findByDriverIdOrderByCreatedAt(driver.id());
+    Map<UUID, Circuits.Facts> facts =
+        circuits.facts(all.stream().map(Book::circuitId).collect(Collectors.toSet()));
+    return all.stream()
+        .map(book -> new Named(book.id(), book.name(), facts.get(book.circuitId())))
+        .toList();
   }
 
   /**
@@ -169,7 +183,7 @@ public class Books {
    * @throws NotFoundException if there is none
    */
   public BookView get(UUID id) {
-    return view(book(id));
+    return views(List.of(book(id))).get(0);
   }
 
   Book book(UUID id) {
@@ -178,10 +192,28 @@ public class Books {
         .orElseThrow(() -> new NotFoundException("There is no book " + id + "."));
   }
 
-  private BookView view(Book book) {
-    Circuits.Facts circuit = circuits.facts(book.circuitId());
-    List<RevisionLine> lines =
-        revisions.findByBookIdOrderByNumber(book.id()).stream().map(Books::line).toList();
+  /** Of however many books: one question each for their revisions, circuits and cars. */
+  private List<BookView> views(List<Book> shown) {
+    Map<UUID, List<RevisionHead>> heads =
+        revisions.heads(shown.stream().map(Book::id).toList()).stream()
+            .collect(Collectors.groupingBy(RevisionHead::bookId));
+    Map<UUID, Circuits.Facts> facts =
+        circuits.facts(shown.stream().map(Book::circuitId).collect(Collectors.toSet()));
+    Map<UUID, String> names =
+        cars.names(shown.stream().map(Book::carId).collect(Collectors.toSet()));
+    return shown.stream()
+        .map(
+            book ->
+                view(
+                    book,
+                    heads.getOrDefault(book.id(), List.of()),
+                    facts.get(book.circuitId()),
+                    names.get(book.carId())))
+        .toList();
+  }
+
+  private static BookView view(
+      Book book, List<RevisionHead> heads, Circuits.Facts circuit, String car) {
     return new BookView(
         book.id(),
         book.name(),
@@ -192,14 +224,13 @@ public class Books {
         circuit.newestId(),
         circuit.newestVersion(),
         book.carId(),
-        cars.load(book.carId()).vehicle().name(),
-        lines);
+        car,
+        heads.stream().map(Books::line).toList());
   }
 
-  private static RevisionLine line(Revision revision) {
-    RevisionHead head = RevisionHead.of(revision);
+  private static RevisionLine line(RevisionHead head) {
     return new RevisionLine(
-        revision.number(), revision.parent(), revision.createdAt(), head.reason(), head.timeS());
+        head.number(), head.parent(), head.createdAt(), head.reason(), head.timeS());
   }
 
   static ObjectNode parse(Revision revision) {
@@ -243,7 +274,7 @@ public class Books {
 
   /** Number of a book's newest revision; 0 without one. */
   public int newestNumber(UUID bookId) {
-    return revisions.findFirstByBookIdOrderByNumberDesc(bookId).map(Revision::number).orElse(0);
+    return revisions.newestNumber(bookId);
   }
 
   /** From now on the book is made for another layout version. */
@@ -255,8 +286,11 @@ public class Books {
   /** Books on any version of a circuit's place. */
   public List<UUID> booksAt(UUID circuitId) {
     UUID place = circuits.facts(circuitId).newestId();
-    return books.findByDriverIdOrderByCreatedAt(driver.id()).stream()
-        .filter(book -> circuits.facts(book.circuitId()).newestId().equals(place))
+    List<Book> all = books.findByDriverIdOrderByCreatedAt(driver.id());
+    Map<UUID, Circuits.Facts> facts =
+        circuits.facts(all.stream().map(Book::circuitId).collect(Collectors.toSet()));
+    return all.stream()
+        .filter(book -> facts.get(book.circuitId()).newestId().equals(place))
         .map(Book::id)
         .toList();
   }
@@ -344,14 +378,11 @@ public class Books {
       throw newerExists(header.parent());
     }
     return line(
-        revisions.saveAndFlush(
-            new Revision(
-                bookId,
-                header.number(),
-                header.parent(),
-                header.createdAt(),
-                circuitId,
-                JsonFiles.write(document))));
+        revisions
+            .saveAndFlush(
+                new Revision(
+                    bookId, header.createdAt(), circuitId, document, JsonFiles.write(document)))
+            .head());
   }
 
   private static ConflictException newerExists(int parent) {
@@ -365,6 +396,6 @@ public class Books {
 
   /** Whether the driver has no book yet. */
   public boolean isEmpty() {
-    return books.findByDriverIdOrderByCreatedAt(driver.id()).isEmpty();
+    return !books.existsByDriverId(driver.id());
   }
 }

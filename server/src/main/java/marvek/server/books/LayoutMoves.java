@@ -171,12 +171,7 @@ public class LayoutMoves {
       List<PageCheck> touched) {
     revisions.saveAndFlush(
         new Revision(
-            book.id(),
-            header.number(),
-            header.parent(),
-            header.createdAt(),
-            circuitId,
-            JsonFiles.write(document)));
+            book.id(), header.createdAt(), circuitId, document, JsonFiles.write(document)));
     books.nowOn(book, circuitId);
     for (PageCheck check : touched) {
       checks.save(

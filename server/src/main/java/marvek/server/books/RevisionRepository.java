@@ -1,16 +1,27 @@
 package marvek.server.books;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
 
 interface RevisionRepository extends JpaRepository<Revision, UUID> {
   List<Revision> findByBookIdOrderByNumber(UUID bookId);
 
-  Optional<Revision> findByBookIdAndNumber(UUID bookId, int number);
+  /** Heads of the revisions of books, by number. */
+  @Query(
+      """
+      select new marvek.server.books.RevisionHead(
+        r.bookId, r.number, r.parent, r.createdAt, r.reason, r.timeS)
+      from Revision r where r.bookId in :books order by r.number""")
+  List<RevisionHead> heads(Collection<UUID> books);
 
-  Optional<Revision> findFirstByBookIdOrderByNumberDesc(UUID bookId);
+  @Query("select coalesce(max(r.number), 0) from Revision r where r.bookId = :bookId")
+  int newestNumber(UUID bookId);
+
+  Optional<Revision> findByBookIdAndNumber(UUID bookId, int number);
 
   boolean existsByCircuitId(UUID circuitId);
 }

@@ -2,7 +2,10 @@ package marvek.server.cars;
 
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import marvek.core.vehicle.Vehicle;
 import marvek.formats.CarJson;
 import marvek.formats.Imported;
@@ -54,9 +57,13 @@ public class Cars {
 
   /** The driver's cars, oldest first. */
   public List<Summary> list() {
-    return repository.findByDriverIdOrderByCreatedAt(driver.id()).stream()
-        .map(c -> new Summary(c.id(), c.name()))
-        .toList();
+    return repository.summaries(driver.id());
+  }
+
+  /** Names of some of the driver's cars. */
+  public Map<UUID, String> names(Set<UUID> ids) {
+    return repository.names(ids, driver.id()).stream()
+        .collect(Collectors.toMap(Summary::id, Summary::name));
   }
 
   /**

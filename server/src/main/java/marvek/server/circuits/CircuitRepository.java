@@ -1,14 +1,33 @@
 package marvek.server.circuits;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
 
 interface CircuitRepository extends JpaRepository<StoredCircuit, UUID> {
   Optional<StoredCircuit> findByIdAndDriverId(UUID id, UUID driverId);
 
-  List<StoredCircuit> findByDriverIdOrderByCreatedAt(UUID driverId);
+  String HEAD =
+      """
+      select new marvek.server.circuits.CircuitHead(
+        c.id, c.placeId, c.version, c.name, c.layout, c.timeZone, c.validFrom, c.lengthM, c.corners,
+        c.draft is not null)
+      from StoredCircuit c\s""";
+
+  /** The driver's layout versions, oldest first. */
+  @Query(HEAD + "where c.driverId = :driverId order by c.createdAt")
+  List<CircuitHead> heads(UUID driverId);
+
+  /** All versions of the places that some versions of the driver's belong to. */
+  @Query(
+      HEAD
+          + """
+          where c.driverId = :driverId
+            and c.placeId in (select o.placeId from StoredCircuit o where o.id in :ids)""")
+  List<CircuitHead> headsBeside(Collection<UUID> ids, UUID driverId);
 
   List<StoredCircuit> findByPlaceIdOrderByVersion(UUID placeId);
 }

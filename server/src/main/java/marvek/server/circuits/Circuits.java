@@ -1,11 +1,15 @@
 package marvek.server.circuits;
 
 import java.nio.charset.StandardCharsets;
+import java.time.DateTimeException;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import marvek.core.Require;
 import marvek.core.circuit.Circuit;
 import marvek.formats.CircuitGeoJson;
@@ -57,7 +61,13 @@ public class Circuits {
 
   /** What is said of a circuit without computing its road. */
   public record Facts(
-      String name, String layout, double lengthM, int version, UUID newestId, int newestVersion) {}
+      String name,
+      String layout,
+      ZoneId zone,
+      double lengthM,
+      int version,
+      UUID newestId,
+      int newestVersion) {}
 
   /** A circuit ready to compute with, and its document. */
   public record Loaded(UUID id, Circuit circuit, JsonNode document) {}
@@ -96,20 +106,16 @@ public class Circuits {
 
   /** The newest version of each of the driver's places, oldest place first. */
   public List<Summary> list() {
-    Map<UUID, StoredCircuit> newest = new LinkedHashMap<>();
-    for (StoredCircuit c : repository.findByDriverIdOrderByCreatedAt(driver.id())) {
+    Map<UUID, CircuitHead> newest = new LinkedHashMap<>();
+    for (CircuitHead c : repository.heads(driver.id())) {
       newest.merge(c.placeId(), c, (a, b) -> a.version() > b.version() ? a : b);
     }
-    return newest.values().stream().map(this::summary).toList();
+    return newest.values().stream().map(Circuits::summary).toList();
   }
 
-  private Summary summary(StoredCircuit c) {
+  private static Summary summary(CircuitHead c) {
     return new Summary(
-        c.id(), c.name(), layoutOf(c), c.version(), c.lengthM(), c.corners(), c.draft() != null);
-  }
-
-  private static String layoutOf(StoredCircuit c) {
-    return tree(c).path("marvek").path("layout").asString("");
+        c.id(), c.name(), c.layout(), c.version(), c.lengthM(), c.corners(), c.draft());
   }
 
   /**
@@ -146,15 +152,49 @@ public class Circuits {
    * @throws NotFoundException if there is none of that id
    */
   public Facts facts(UUID id) {
-    StoredCircuit stored = stored(id);
-    StoredCircuit newest = newestOf(stored.placeId());
+    Facts facts = facts(Set.of(id)).get(id);
+    if (facts == null) {
+      throw noCircuit(id);
+    }
+    return facts;
+  }
+
+  /** The same of several circuits; what the driver does not have is left out. */
+  public Map<UUID, Facts> facts(Set<UUID> ids) {
+    List<CircuitHead> heads = repository.headsBeside(ids, driver.id());
+    Map<UUID, CircuitHead> newest =
+        heads.stream()
+            .collect(
+                Collectors.toMap(
+                    CircuitHead::placeId, c -> c, (a, b) -> a.version() > b.version() ? a : b));
+    return heads.stream()
+        .filter(head -> ids.contains(head.id()))
+        .collect(
+            Collectors.toMap(CircuitHead::id, head -> facts(head, newest.get(head.placeId()))));
+  }
+
+  private static Facts facts(CircuitHead head, CircuitHead newest) {
     return new Facts(
-        stored.name(),
-        layoutOf(stored),
-        stored.lengthM(),
-        stored.version(),
+        head.name(),
+        head.layout(),
+        zone(head.timeZone()),
+        head.lengthM(),
+        head.version(),
         newest.id(),
         newest.version());
+  }
+
+  /** What no calendar knows counts as UTC. */
+  private static ZoneId zone(String name) {
+    try {
+      return ZoneId.of(name);
+    } catch (DateTimeException e) {
+      return ZoneId.of("UTC");
+    }
+  }
+
+  private static NotFoundException noCircuit(UUID id) {
+    return new NotFoundException("There is no circuit " + id + ".");
   }
 
   /** First day for which a version holds, or null. */
@@ -168,9 +208,7 @@ public class Circuits {
   }
 
   StoredCircuit stored(UUID id) {
-    return repository
-        .findByIdAndDriverId(id, driver.id())
-        .orElseThrow(() -> new NotFoundException("There is no circuit " + id + "."));
+    return repository.findByIdAndDriverId(id, driver.id()).orElseThrow(() -> noCircuit(id));
   }
 
   static JsonNode tree(StoredCircuit stored) {

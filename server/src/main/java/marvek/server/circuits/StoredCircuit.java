@@ -23,6 +23,8 @@ class StoredCircuit {
   private UUID placeId;
   private int version;
   private String name;
+  private String layout;
+  private String timeZone;
   private LocalDate validFrom;
   private String reason;
 
@@ -71,6 +73,8 @@ class StoredCircuit {
   /** Takes a document in the place of the one so far; only while nothing uses this version. */
   void hold(ReadyCircuit read) {
     this.name = read.circuit().name();
+    this.layout = read.circuit().layout();
+    this.timeZone = read.circuit().timeZone();
     this.validFrom = read.circuit().validFrom();
     this.lengthM = read.lengthM();
     this.corners = read.corners();

@@ -1,5 +1,7 @@
 package marvek.server.laps;
 
+import java.util.Collection;
+import java.util.Set;
 import java.util.UUID;
 import marvek.server.sessions.SessionUse;
 import org.springframework.stereotype.Component;
@@ -14,7 +16,7 @@ class LapUse implements SessionUse {
   }
 
   @Override
-  public boolean isDriven(UUID sessionId) {
-    return files.existsBySessionId(sessionId);
+  public Set<UUID> driven(Collection<UUID> sessionIds) {
+    return files.sessionsAmong(sessionIds);
   }
 }

@@ -1,5 +1,7 @@
 package marvek.server.sessions;
 
+import java.util.Collection;
+import java.util.Set;
 import java.util.UUID;
 
 /**
@@ -7,6 +9,6 @@ import java.util.UUID;
  * need not know it.
  */
 public interface SessionUse {
-  /** Whether laps of this session were brought in. */
-  boolean isDriven(UUID sessionId);
+  /** Those of some sessions that laps were brought in of. */
+  Set<UUID> driven(Collection<UUID> sessionIds);
 }

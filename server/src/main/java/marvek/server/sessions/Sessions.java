@@ -1,7 +1,6 @@
 package marvek.server.sessions;
 
 import java.nio.charset.StandardCharsets;
-import java.time.DateTimeException;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -11,8 +10,12 @@ import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import marvek.core.InvalidValueException;
 import marvek.core.brief.Preparation.Decision;
 import marvek.core.brief.Purpose;
@@ -107,8 +110,15 @@ public class Sessions implements BookAttachment {
 
   /** The sessions of a book in the order they begin. */
   public List<Kept> of(Books.BookView book) {
-    return repository.findByBookIdOrderByCreatedAtAscIdAsc(book.id()).stream()
-        .map(stored -> kept(read(stored, book)))
+    Place place = place(book);
+    return shown(repository.findByBookIdOrderByCreatedAtAscIdAsc(book.id()), stored -> place);
+  }
+
+  /** Sessions in the order they begin; whether they were driven is asked once for all. */
+  private List<Kept> shown(List<StoredSession> stored, Function<StoredSession, Place> placeOf) {
+    Set<UUID> driven = use.driven(stored.stream().map(StoredSession::id).toList());
+    return stored.stream()
+        .map(s -> kept(s, fileOf(s), placeOf.apply(s), driven.contains(s.id())))
         .sorted(Comparator.comparing(Kept::begins))
         .toList();
   }
@@ -179,10 +189,11 @@ public class Sessions implements BookAttachment {
 
   /** The sessions of all books in the order they begin. */
   public List<Kept> all() {
-    return books.list().stream()
-        .flatMap(book -> of(book).stream())
-        .sorted(Comparator.comparing(Kept::begins))
-        .toList();
+    Map<UUID, Place> places =
+        books.names().stream().collect(Collectors.toMap(Books.Named::id, Sessions::place));
+    return shown(
+        repository.findByBookIdInOrderByCreatedAtAscIdAsc(places.keySet()),
+        stored -> places.get(stored.bookId()));
   }
 
   /** One session. */
@@ -274,8 +285,12 @@ public class Sessions implements BookAttachment {
   }
 
   private Read read(StoredSession stored, Books.BookView book) {
+    return new Read(stored, fileOf(stored), book, zone(book));
+  }
+
+  private static SessionFile fileOf(StoredSession stored) {
     JsonNode document = JsonFiles.parse(stored.document().getBytes(StandardCharsets.UTF_8));
-    return new Read(stored, SessionJson.read(document, ""), book, zone(book));
+    return SessionJson.read(document, "");
   }
 
   /** A session as a form sends it; what is wrong is told by the name of its field. */
@@ -303,31 +318,52 @@ public class Sessions implements BookAttachment {
   }
 
   private ZoneId zone(Books.BookView book) {
-    try {
-      return ZoneId.of(circuits.load(book.circuitId()).circuit().timeZone());
-    } catch (DateTimeException e) {
-      return ZoneId.of("UTC");
-    }
+    return circuits.facts(book.circuitId()).zone();
   }
 
   private static String written(SessionFile file) {
     return JsonFiles.write(SessionJson.write(file));
   }
 
+  /** The book that a session belongs to, and where that is driven. */
+  private record Place(String book, String circuit, ZoneId zone) {
+    static Place of(String book, String circuit, String layout, ZoneId zone) {
+      return new Place(book, circuit + (layout.isBlank() ? "" : ", " + layout), zone);
+    }
+  }
+
+  private static Place place(Books.Named book) {
+    Circuits.Facts circuit = book.circuit();
+    return Place.of(book.name(), circuit.name(), circuit.layout(), circuit.zone());
+  }
+
+  private Place place(Books.BookView book) {
+    return Place.of(book.name(), book.circuit(), book.layout(), zone(book));
+  }
+
   private Kept kept(Read read) {
-    String layout = read.book().layout();
+    StoredSession stored = read.stored();
+    Books.BookView book = read.book();
+    return kept(
+        stored,
+        read.file(),
+        Place.of(book.name(), book.circuit(), book.layout(), read.zone()),
+        use.driven(List.of(stored.id())).contains(stored.id()));
+  }
+
+  private static Kept kept(StoredSession stored, SessionFile file, Place place, boolean driven) {
     return new Kept(
-        read.stored().id(),
-        read.book().id(),
-        read.book().name(),
-        read.book().circuit() + (layout.isBlank() ? "" : ", " + layout),
-        read.zone().getId(),
-        read.session().begins(read.zone()).toInstant(),
-        read.session().comesTwice(read.zone()),
-        use.isDriven(read.stored().id()),
-        read.stored().changedAt(),
-        read.stored().edition(),
-        SessionJson.write(read.file()));
+        stored.id(),
+        stored.bookId(),
+        place.book(),
+        place.circuit(),
+        place.zone().getId(),
+        file.session().begins(place.zone()).toInstant(),
+        file.session().comesTwice(place.zone()),
+        driven,
+        stored.changedAt(),
+        stored.edition(),
+        SessionJson.write(file));
   }
 
   @Override
