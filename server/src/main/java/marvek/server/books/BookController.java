@@ -1,5 +1,6 @@
 package marvek.server.books;
 
+import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
@@ -8,6 +9,7 @@ import jakarta.validation.constraints.NotNull;
 import java.io.IOException;
 import java.io.InputStream;
 import java.net.URI;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
@@ -16,6 +18,8 @@ import marvek.server.contract.InFormat;
 import marvek.server.jobs.Job;
 import marvek.server.jobs.Jobs;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationContext;
+import org.springframework.http.CacheControl;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -28,6 +32,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestPart;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.context.request.ServletWebRequest;
 import org.springframework.web.multipart.MultipartFile;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -37,14 +42,21 @@ class BookController {
   /** Work that takes longer than this is answered with a job. */
   private static final long PATIENCE_MS = 1000;
 
+  /** A revision is never changed. */
+  private static final Duration FOR_GOOD = Duration.ofDays(365);
+
   private final Books books;
   private final BookFiles files;
   private final Jobs jobs;
 
-  BookController(Books books, BookFiles files, Jobs jobs) {
+  /** What is computed of a revision holds as long as this program runs; the next may know more. */
+  private final long computesSince;
+
+  BookController(Books books, BookFiles files, Jobs jobs, ApplicationContext program) {
     this.books = books;
     this.files = files;
     this.jobs = jobs;
+    this.computesSince = program.getStartupDate();
   }
 
   record NewBook(
@@ -128,14 +140,29 @@ class BookController {
   /** A revision as the book's format writes it. */
   @GetMapping("/api/books/{id}/revisions/{number}")
   @InFormat("revision")
-  ObjectNode getRevision(@PathVariable UUID id, @PathVariable int number) {
-    return books.revision(id, number);
+  ResponseEntity<ObjectNode> getRevision(@PathVariable UUID id, @PathVariable int number) {
+    return ResponseEntity.ok()
+        .cacheControl(CacheControl.maxAge(FOR_GOOD).cachePrivate().immutable())
+        .eTag("W/\"" + number + "\"")
+        .body(books.revision(id, number));
   }
 
   /** A revision and what is drawn along its lap. */
   @GetMapping("/api/books/{id}/revisions/{number}/view")
-  Tried viewRevision(@PathVariable UUID id, @PathVariable int number) {
-    return tried(books.recompute(id, number));
+  ResponseEntity<Tried> viewRevision(
+      @PathVariable UUID id,
+      @PathVariable int number,
+      @Parameter(hidden = true) ServletWebRequest request) {
+    // Weak: a strong one would have to name what it is compressed with.
+    String tag = "W/\"" + number + "-" + computesSince + "\"";
+    if (request.checkNotModified(tag)) {
+      books.get(id);
+      return ResponseEntity.status(HttpStatus.NOT_MODIFIED).eTag(tag).build();
+    }
+    return ResponseEntity.ok()
+        .cacheControl(CacheControl.noCache().cachePrivate())
+        .eTag(tag)
+        .body(tried(books.recompute(id, number)));
   }
 
   /** A draft's pages and lap; nothing is kept. */
