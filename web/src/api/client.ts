@@ -22,6 +22,8 @@ export const api = {
     answer(http.GET('/api/books/{id}/revisions/{number}', { params: { path: { id, number } } })),
   tryOut: (id: string, draft: Draft, signal?: AbortSignal) =>
     answer(http.POST('/api/books/{id}/try', { params: { path: { id } }, body: draft, signal })),
+  change: (id: string, draft: Draft, signal?: AbortSignal) =>
+    answer(http.POST('/api/books/{id}/change', { params: { path: { id } }, body: draft, signal })),
   keep: (id: string, draft: Draft, reason: string) =>
     answer(
       http.POST('/api/books/{id}/revisions', {

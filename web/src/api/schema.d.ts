@@ -128,6 +128,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/books/{id}/change": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * What a draft changes of the revision that it was made from; nothing is kept.
+         * @description What a draft changes of the revision that it was made from; nothing is kept.
+         */
+        post: operations["changeOfDraft"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/books/{id}/checks": {
         parameters: {
             query?: never;
@@ -2504,11 +2524,6 @@ export interface components {
             surface: "dry" | "damp" | "wet";
             to_m: number;
         };
-        /** @description Pages, and what is drawn. */
-        BookTried: {
-            revision: components["schemas"]["BookRevision"];
-            trace: components["schemas"]["Trace"];
-        };
         BookTyreSet: {
             goodLaps: number;
             /** Format: date */
@@ -4621,6 +4636,51 @@ export interface components {
             z_m: number[];
             zones: components["schemas"]["Zone"][];
         };
+        /** @description What of a trace is not as it was in another one; what is left out is the same. */
+        TraceChange: {
+            corners?: components["schemas"]["Corner"][] | null;
+            /** @description single numbers that differ, by their names */
+            figures: {
+                [key: string]: number;
+            };
+            hazards?: components["schemas"]["Hazard"][] | null;
+            kerbs?: components["schemas"]["Kerb"][] | null;
+            marks?: components["schemas"]["Mark"][] | null;
+            /** @description whether it has none any more */
+            noSky: boolean;
+            remarks?: components["schemas"]["Remark"][] | null;
+            /** @description stretches of columns that differ, in their order */
+            runs: components["schemas"]["TraceChangeRun"][];
+            /** @description null in both or the same where it is left out; see <code>noSky</code> */
+            sky?: components["schemas"]["TraceSky"] | null;
+            /**
+             * @description the trace itself, where the two have not the same samples; then nothing else is
+             *          there
+             */
+            whole?: components["schemas"]["Trace"] | null;
+            zones?: components["schemas"]["Zone"][] | null;
+        };
+        /** @description A stretch of a column. */
+        TraceChangeRun: {
+            column: string;
+            /**
+             * Format: int32
+             * @description number of samples
+             */
+            count: number;
+            /**
+             * Format: int32
+             * @description its first sample
+             */
+            from: number;
+            /**
+             * Format: double
+             * @description added to each of what was there; null where the values are given
+             */
+            plus?: number | null;
+            /** @description what stands there now; empty where <code>plus</code> says it */
+            values: number[];
+        };
         /** @description The light at the hour of the conditions. */
         TraceSky: {
             /** Format: double */
@@ -4673,6 +4733,20 @@ export interface components {
              * @description between the first vehicle's point of this corner and of the next
              */
             timeS: number;
+        };
+        /** @description What a draft changes. */
+        ViewsChanged: {
+            /**
+             * @description as a whole revision, but of its pages those alone that are not as the parent's;
+             *          all of them where the trace is whole
+             */
+            revision: components["schemas"]["BookRevision"];
+            trace: components["schemas"]["TraceChange"];
+        };
+        /** @description Pages, and what is drawn. */
+        ViewsTried: {
+            revision: components["schemas"]["BookRevision"];
+            trace: components["schemas"]["Trace"];
         };
         WalkFinishBody: {
             reason?: string | null;
@@ -5004,6 +5078,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CarAnswersCarOnCircuit"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    changeOfDraft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BookKeepBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ViewsChanged"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -5874,7 +5983,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BookTried"];
+                    "application/json": components["schemas"]["ViewsTried"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -6173,7 +6282,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BookTried"];
+                    "application/json": components["schemas"]["ViewsTried"];
                 };
             };
             /** @description What is wrong, where, and what to do */

@@ -29,7 +29,9 @@ export type Remark = Schemas['Remark'];
 export type RoadColumns = Schemas['CircuitViewRoadColumns'];
 /** Columns along the lap, one value every step_m. */
 export type Trace = Schemas['Trace'];
-export type View = Schemas['BookTried'];
+export type View = Schemas['ViewsTried'];
+/** What a draft changes of the view of its parent. */
+export type Change = Schemas['ViewsChanged'];
 export type BookView = Schemas['BooksBookView'];
 export type RevisionLine = Schemas['BooksRevisionLine'];
 /** What a revision is computed from; kept and tried out on top of its parent. */

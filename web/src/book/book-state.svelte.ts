@@ -14,6 +14,7 @@ import type {
   View,
 } from '../api/types';
 import type { CheckLine } from '../circuit/types';
+import { laidOver } from './change';
 import {
   begin,
   change,
@@ -220,7 +221,8 @@ export class BookState {
   /** The fastest line follows the day: its search is shown and can be stopped. */
   private async tried(draft: Draft, signal: AbortSignal): Promise<View> {
     if (draft.line === 'fastest' && !(await this.found(draft))) throw new Failed(STOPPED);
-    return api.tryOut(this.id, draft, signal);
+    const base = this.base!;
+    return laidOver(base, await api.change(this.id, draft, signal));
   }
 
   /** A value that cannot be used does not stay in the draft; it can be had back with redo. */

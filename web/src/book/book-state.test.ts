@@ -31,7 +31,7 @@ const calls = vi.hoisted(() => () => ({
   checks: async () => [],
   view: async (_: string, number: number) => lap(100, number),
   revision: async (_: string, number: number) => theirs(number),
-  tryOut: () => new Promise<View>((resolve) => tried.push(resolve)),
+  change: () => new Promise<View>((resolve) => tried.push(resolve)),
   searchLine: async () => server.search,
   job: async () => ({ id: 'j', ...server.jobs.shift()! }),
 }));
@@ -41,7 +41,8 @@ const { queries } = await import('../api/asking.svelte');
 
 const lap = (time_s: number, number = 1) =>
   ({
-    revision: { number, conditions: {}, line: 'smooth', ownValues: [], lap: { time_s } },
+    revision: { number, conditions: {}, line: 'smooth', ownValues: [], lap: { time_s }, pages: [] },
+    trace: { runs: [] },
   }) as unknown as View;
 const theirs = (number: number) => ({
   number,

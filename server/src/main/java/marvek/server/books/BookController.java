@@ -46,14 +46,16 @@ class BookController {
   private static final Duration FOR_GOOD = Duration.ofDays(365);
 
   private final Books books;
+  private final Views views;
   private final BookFiles files;
   private final Jobs jobs;
 
   /** What is computed of a revision holds as long as this program runs; the next may know more. */
   private final long computesSince;
 
-  BookController(Books books, BookFiles files, Jobs jobs, ApplicationContext program) {
+  BookController(Books books, Views views, BookFiles files, Jobs jobs, ApplicationContext program) {
     this.books = books;
+    this.views = views;
     this.files = files;
     this.jobs = jobs;
     this.computesSince = program.getStartupDate();
@@ -86,13 +88,14 @@ class BookController {
       @InFormat("conditions") @Nullable JsonNode conditions,
       @InFormat("line") @Nullable String line,
       @InFormat(value = "ownValues", list = true) @Nullable JsonNode ownValues,
-      @InFormat("setup") @Nullable JsonNode setup) {}
+      @InFormat("setup") @Nullable JsonNode setup) {
+    Draft draft() {
+      return Draft.read(conditions, line, ownValues, setup);
+    }
+  }
 
   /** Points to the job that goes on. */
   record JobStarted(UUID job, Job.Status status, double progress) {}
-
-  /** Pages, and what is drawn. */
-  record Tried(@InFormat("revision") ObjectNode revision, Trace trace) {}
 
   record Imported(UUID id) {}
 
@@ -149,26 +152,32 @@ class BookController {
 
   /** A revision and what is drawn along its lap. */
   @GetMapping("/api/books/{id}/revisions/{number}/view")
-  ResponseEntity<Tried> viewRevision(
+  ResponseEntity<Views.Tried> viewRevision(
       @PathVariable UUID id,
       @PathVariable int number,
       @Parameter(hidden = true) ServletWebRequest request) {
     // Weak: a strong one would have to name what it is compressed with.
     String tag = "W/\"" + number + "-" + computesSince + "\"";
     if (request.checkNotModified(tag)) {
-      books.get(id);
+      books.book(id);
       return ResponseEntity.status(HttpStatus.NOT_MODIFIED).eTag(tag).build();
     }
     return ResponseEntity.ok()
         .cacheControl(CacheControl.noCache().cachePrivate())
         .eTag(tag)
-        .body(tried(books.recompute(id, number)));
+        .body(views.of(id, number));
   }
 
   /** A draft's pages and lap; nothing is kept. */
   @PostMapping("/api/books/{id}/try")
-  Tried tryDraft(@PathVariable UUID id, @RequestBody DraftBody body) {
-    return tried(books.tryOut(id, body.parent(), body.draft()));
+  Views.Tried tryDraft(@PathVariable UUID id, @RequestBody DraftBody body) {
+    return views.of(id, body.parent(), body.draft());
+  }
+
+  /** What a draft changes of the revision that it was made from; nothing is kept. */
+  @PostMapping("/api/books/{id}/change")
+  Views.Changed changeOfDraft(@PathVariable UUID id, @Valid @RequestBody KeepBody body) {
+    return views.changed(id, body.parent(), body.draft());
   }
 
   /**
@@ -200,18 +209,11 @@ class BookController {
         .body(new JobStarted(job.id(), job.status(), job.progress()));
   }
 
-  private static Tried tried(Books.Computed computed) {
-    return new Tried(
-        computed.document(),
-        Trace.of(computed.basis(), computed.conditions(), computed.reference()));
-  }
-
   /** Keeps a draft as the next revision. */
   @PostMapping("/api/books/{id}/revisions")
   @ResponseStatus(HttpStatus.CREATED)
   Books.RevisionLine keepRevision(@PathVariable UUID id, @Valid @RequestBody KeepBody body) {
-    Draft draft = Draft.read(body.conditions(), body.line(), body.ownValues(), body.setup());
-    return books.keep(id, body.parent(), body.reason(), draft, Instant.now());
+    return books.keep(id, body.parent(), body.reason(), body.draft(), Instant.now());
   }
 
   /** The book as one file. */
