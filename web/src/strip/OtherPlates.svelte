@@ -42,6 +42,12 @@
 {/each}
 
 <style>
+  /* What lies under a day's point, a plate as it may be, can still be taken hold of. */
+  .leader,
+  .point,
+  .moved {
+    pointer-events: none;
+  }
   .leader {
     stroke: var(--ink);
     stroke-dasharray: 3 3;
