@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { preferences } from '../units/preferences.svelte';
   import Dialog from './Dialog.svelte';
 
   const { onclose }: { onclose: () => void } = $props();
@@ -27,5 +28,17 @@
       <dd>{meaning}</dd>
     {/each}
   </dl>
+  <label class="mt-4 flex items-center gap-3">
+    <input
+      type="checkbox"
+      class="toggle"
+      checked={preferences.letterKeys}
+      onchange={(e) => preferences.setLetterKeys(e.currentTarget.checked)}
+    />
+    <span>
+      Letters, figures and signs act alone. Without it the arrows and the keys with Ctrl stay, and
+      this list opens by its button.
+    </span>
+  </label>
   <form method="dialog" class="mt-4 text-right"><button class="btn">Close</button></form>
 </Dialog>

@@ -1,5 +1,9 @@
-import { describe, expect, it } from 'vitest';
-import { controlKey, plainKey, tabFor } from './keys';
+import { fakeStorage } from '../test-storage';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+
+vi.stubGlobal('localStorage', fakeStorage());
+const { preferences } = await import('../units/preferences.svelte');
+const { controlKey, plainKey, tabFor } = await import('./keys');
 
 const HELD = ['ctrlKey', 'metaKey', 'altKey', 'shiftKey'] as const;
 
@@ -17,6 +21,8 @@ function press(key: string, held: Partial<Record<(typeof HELD)[number], boolean>
 }
 
 describe('shortcuts', () => {
+  afterEach(() => preferences.setLetterKeys(true));
+
   it('without a modifier are taken only without one', () => {
     expect(plainKey(press('a'))).toBe('a');
     for (const held of HELD) expect(plainKey(press('a', { [held]: true })), held).toBeUndefined();
@@ -28,6 +34,15 @@ describe('shortcuts', () => {
     expect(plainKey(press('a', {}, 'input'))).toBeUndefined();
     expect(plainKey(press('ArrowRight', {}, 'tablist'))).toBeUndefined();
     expect(plainKey(press('c', {}, 'tablist'))).toBe('c');
+  });
+
+  it('of letters, figures and signs can be switched off, arrows and Ctrl stay', () => {
+    preferences.setLetterKeys(false);
+    for (const key of ['a', '7', '?', 'ä']) expect(plainKey(press(key)), key).toBeUndefined();
+    expect(plainKey(press('ArrowLeft'))).toBe('ArrowLeft');
+    expect(controlKey(press('z', { ctrlKey: true }))).toBe('z');
+    preferences.setLetterKeys(true);
+    expect(plainKey(press('a'))).toBe('a');
   });
 
   it('with Ctrl are taken with that alone', () => {

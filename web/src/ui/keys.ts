@@ -1,3 +1,5 @@
+import { preferences } from '../units/preferences.svelte';
+
 /** Where keys mean what is typed or chosen there, and no shortcut. */
 const OWN_KEYS = 'input, select, textarea, dialog, [contenteditable], [role=slider], [role=menu]';
 
@@ -5,13 +7,15 @@ const OWN_KEYS = 'input, select, textarea, dialog, [contenteditable], [role=slid
 const TAB_KEYS = /^(Arrow(Left|Right|Up|Down)|Home|End)$/;
 
 /**
- * The key of an event as a shortcut without a modifier; undefined when a modifier is held, when it
+ * The key of an event as a shortcut without a modifier, unless letters, figures and signs were
+ * switched off and it is one; undefined when a modifier is held, when it
  * is typed into something, or when something else has dealt with it. Shift counts as held unless it
  * is needed to type the key, as for `?`.
  */
 export function plainKey(event: KeyboardEvent): string | undefined {
   if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey) return undefined;
   if (event.shiftKey && !/^[^\p{L}\p{N}]$/u.test(event.key)) return undefined;
+  if (!preferences.letterKeys && [...event.key].length === 1) return undefined;
   if (TAB_KEYS.test(event.key) && isWithin(event.target, '[role=tablist]')) return undefined;
   return hasOwnKeys(event.target) ? undefined : event.key;
 }

@@ -5,7 +5,14 @@ const KEY = 'marvek.preferences';
 
 type Theme = 'paper' | 'garage';
 
-function stored(): { speed?: SpeedUnit; length?: LengthUnit; theme?: Theme } {
+interface Stored {
+  speed?: SpeedUnit;
+  length?: LengthUnit;
+  theme?: Theme;
+  letterKeys?: boolean;
+}
+
+function stored(): Stored {
   try {
     return JSON.parse(localStorage.getItem(KEY) ?? '{}');
   } catch {
@@ -18,10 +25,12 @@ class Preferences {
   speed = $state<SpeedUnit>(stored().speed ?? 'km/h');
   length = $state<LengthUnit>(stored().length ?? 'm');
   theme = $state<Theme>(stored().theme ?? 'paper');
+  /** Whether a letter, figure or sign alone is a shortcut (WCAG 2.2, 2.1.4). */
+  letterKeys = $state(stored().letterKeys ?? true);
 
   keep() {
-    const { speed, length, theme } = this;
-    localStorage.setItem(KEY, JSON.stringify({ speed, length, theme }));
+    const { speed, length, theme, letterKeys } = this;
+    localStorage.setItem(KEY, JSON.stringify({ speed, length, theme, letterKeys }));
   }
 
   setSpeed(unit: SpeedUnit) {
@@ -31,6 +40,11 @@ class Preferences {
 
   setLength(unit: LengthUnit) {
     this.length = unit;
+    this.keep();
+  }
+
+  setLetterKeys(on: boolean) {
+    this.letterKeys = on;
     this.keep();
   }
 

@@ -87,14 +87,11 @@ class DriveByHandTest {
     }
   }
 
-  /**
-   * Twice the step must not matter. The feet are the lap's own, an element at a time: on longer
-   * ones they are up to half a metre later, where each metre late is a metre beside the line.
-   */
+  /** Twice the step must not matter, with the same feet at the same metres. */
   @Test
   void halfTheStepChangesLittle() {
     Lap half = lap(OVAL, 0.5);
-    Drive.Result fine = driven(half, late(half, 500, 1), 500, 420);
+    Drive.Result fine = driven(half, late(lap, 500, 1), 500, 420);
     Drive.Result coarse = driven(lap, late(lap, 500, 1), 500, 420);
     for (int m = 0; m <= 420; m += 20) {
       assertThat(coarse.speedsMps()[m])

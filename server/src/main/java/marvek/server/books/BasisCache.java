@@ -1,6 +1,5 @@
 package marvek.server.books;
 
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -16,8 +15,8 @@ import marvek.core.vehicle.Vehicle;
 import marvek.server.cars.Cars;
 import marvek.server.circuits.CircuitChanged;
 import marvek.server.circuits.Circuits;
-import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.event.TransactionalEventListener;
 
 /**
  * Roads and lines of the books in use, so that a changed number is answered without searching the
@@ -26,25 +25,20 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class BasisCache {
-  private static final int KEPT = 12;
+  /** Samples of all lines that are kept: a dozen laps of 18 km at a metre. */
+  private static final long MOST_SAMPLES = 220_000;
+
+  private static final long MOST_STAKES = 24;
 
   private final Circuits circuits;
   private final Cars cars;
-  private final Map<Key, Reference.Basis> kept = recent();
+  private final OnceCache<Key, Reference.Basis> kept = lines();
+  private final OnceCache<SetKey, Reference.Basis> keptSet = lines();
+  private final OnceCache<StakesKey, List<Stakes>> keptStakes =
+      new OnceCache<>(MOST_STAKES, (key, stakes) -> 1);
 
-  private final Map<SetKey, Reference.Basis> keptSet = recent();
-
-  private final Map<StakesKey, List<Stakes>> keptStakes = recent();
-
-  private static <K, V> Map<K, V> recent() {
-    return new LinkedHashMap<>(16, 0.75f, true) {
-      private static final long serialVersionUID = 1L;
-
-      @Override
-      protected boolean removeEldestEntry(Map.Entry<K, V> eldest) {
-        return size() > KEPT;
-      }
-    };
+  private static <K> OnceCache<K, Reference.Basis> lines() {
+    return new OnceCache<>(MOST_SAMPLES, (key, basis) -> basis.path().size());
   }
 
   BasisCache(Circuits circuits, Cars cars) {
@@ -99,61 +93,37 @@ class BasisCache {
     SetKey setKey =
         new SetKey(
             key, draft.setup(), schools, schools.isEmpty() ? null : lineDay(draft.conditions()));
-    synchronized (keptSet) {
-      Reference.Basis known = keptSet.get(setKey);
-      if (known != null) {
-        return known;
-      }
-    }
-    Reference.Basis basis = line(key, draft, progress);
+    return keptSet.get(setKey, () -> set(line(key, draft, progress), car, draft, schools));
+  }
+
+  private Reference.Basis set(
+      Reference.Basis line, UUID car, Draft draft, Map<Integer, School> schools) {
+    Reference.Basis basis = line;
     if (draft.setup() != null) {
       basis = basis.with(draft.setup().onto(cars.load(car).vehicle()));
     }
-    if (!schools.isEmpty()) {
-      basis = Reference.withSchools(basis, draft.conditions(), schools);
-    }
-    synchronized (keptSet) {
-      keptSet.put(setKey, basis);
-    }
-    return basis;
+    return schools.isEmpty() ? basis : Reference.withSchools(basis, draft.conditions(), schools);
   }
 
   private Reference.Basis line(Key key, Draft draft, DoubleConsumer progress) {
-    synchronized (kept) {
-      Reference.Basis basis = kept.get(key);
-      if (basis != null) {
-        return basis;
-      }
-    }
+    return kept.get(key, () -> search(key, draft, progress));
+  }
+
+  private Reference.Basis search(Key key, Draft draft, DoubleConsumer progress) {
     Vehicle car = cars.load(key.car()).vehicle();
-    Reference.Basis basis =
-        Reference.basis(
+    return Reference.basis(
             circuits.load(key.circuit()).circuit(),
             draft.setup() == null ? car : draft.setup().onto(car),
             draft.conditions(),
             draft.line(),
-            progress);
-    basis = basis.with(car);
-    synchronized (kept) {
-      kept.put(key, basis);
-    }
-    return basis;
+            progress)
+        .with(car);
   }
 
   /** What slips cost on a basis in some conditions; worked out once for both. */
   List<Stakes> stakes(Reference.Basis basis, Conditions conditions) {
-    StakesKey key = new StakesKey(basis, conditions);
-    synchronized (keptStakes) {
-      List<Stakes> known = keptStakes.get(key);
-      if (known != null) {
-        return known;
-      }
-    }
-    List<Stakes> stakes = Reference.stakes(basis, conditions);
-    synchronized (keptStakes) {
-      keptStakes.put(key, stakes);
-    }
-    return stakes;
+    return keptStakes.get(
+        new StakesKey(basis, conditions), () -> Reference.stakes(basis, conditions));
   }
 
   /** A basis is itself only: the same circuit read again is another one. */
@@ -171,13 +141,10 @@ class BasisCache {
     }
   }
 
-  @EventListener
+  /** Once the change is there for all: before, one could read what was and keep it. */
+  @TransactionalEventListener(fallbackExecution = true)
   void forget(CircuitChanged changed) {
-    synchronized (kept) {
-      kept.keySet().removeIf(key -> key.circuit().equals(changed.circuitId()));
-    }
-    synchronized (keptSet) {
-      keptSet.keySet().removeIf(key -> key.line().circuit().equals(changed.circuitId()));
-    }
+    kept.forget(key -> key.circuit().equals(changed.circuitId()));
+    keptSet.forget(key -> key.line().circuit().equals(changed.circuitId()));
   }
 }

@@ -18,8 +18,8 @@ import marvek.formats.ImportSettings;
 import marvek.formats.JsonFiles;
 import marvek.server.accounts.CurrentDriver;
 import marvek.server.problems.NotFoundException;
-import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.event.TransactionalEventListener;
 import tools.jackson.databind.JsonNode;
 
 /** Takes circuits in and gives them out. */
@@ -139,7 +139,8 @@ public class Circuits {
     return loaded;
   }
 
-  @EventListener
+  /** Once the change is there for all: before, one could read what was and keep it. */
+  @TransactionalEventListener(fallbackExecution = true)
   void forget(CircuitChanged changed) {
     synchronized (ready) {
       ready.remove(changed.circuitId());
