@@ -62,8 +62,11 @@ public final class PageProperties {
       inOrder(at + ": apex, track-out", lastApexM(page), page.exit().trackOutM());
       inOrder(at + ": throttle, full", first, full);
       if (page.brake().atM() != null) {
-        // A compound corner is braked twice, with throttle between; none is flat before it begins.
-        inOrder(at + ": its begin, first throttle", page.fromM(), first);
+        // A compound corner is braked twice, with throttle between; none is driven out of before it
+        // is driven into, where the road bends or where the line that swings out for it turns in.
+        boolean early = road.offsetBetween(page.turnIn().atM(), page.fromM()) > 0;
+        double begins = early ? page.turnIn().atM() : page.fromM();
+        inOrder(at + ": its begin, first throttle", begins, first);
       }
       assertThat(page.timeS()).as("%s lasts", at).isGreaterThan(0.2);
       boolean alone = pages.size() == 1;
