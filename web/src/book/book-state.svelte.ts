@@ -80,6 +80,8 @@ export class BookState {
     try {
       [this.book, this.checks] = await Promise.all([api.book(this.id), api.checks(this.id)]);
       const wanted = number ?? this.book.revisions[this.book.revisions.length - 1].number;
+      // What is still on its way belongs to the draft of another revision.
+      this.trying.forget();
       this.base = this.view = await api.view(this.id, wanted);
       this.history = begin(this.base.revision);
       localStorage.setItem('marvek.lastBook', this.id);
@@ -215,13 +217,13 @@ export class BookState {
       return;
     }
     const draft = this.draft();
-    await this.trying.ask(['try', this.id, draft], (signal) => this.tried(draft, signal));
+    const base = this.base!;
+    await this.trying.ask(['try', this.id, draft], (signal) => this.tried(base, draft, signal));
   }
 
   /** The fastest line follows the day: its search is shown and can be stopped. */
-  private async tried(draft: Draft, signal: AbortSignal): Promise<View> {
+  private async tried(base: View, draft: Draft, signal: AbortSignal): Promise<View> {
     if (draft.line === 'fastest' && !(await this.found(draft))) throw new Failed(STOPPED);
-    const base = this.base!;
     return laidOver(base, await api.change(this.id, draft, signal));
   }
 
@@ -258,6 +260,7 @@ export class BookState {
   async goOnFromTheirs(chosen: DraftState) {
     const theirs = this.theirs!;
     try {
+      this.trying.forget();
       this.base = this.view = await api.view(this.id, theirs.number);
       this.history = begin(this.base.revision);
       this.theirs = undefined;

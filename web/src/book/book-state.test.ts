@@ -107,6 +107,19 @@ describe('an open book', () => {
     expect(book.computing).toBe(false);
   });
 
+  it('lets no answer to the draft of another revision come in late', async () => {
+    const book = await opened();
+    book.setOwn(1, 'brake.at_m', 300);
+    await settled();
+    server.revisions = [{ number: 1 }, { number: 2 }];
+    await book.keep('kept while it was computed');
+    tried[0](lap(101));
+    await settled();
+    expect(book.base!.revision.number).toBe(2);
+    expect(book.view).toBe(book.base);
+    expect(book.computing).toBe(false);
+  });
+
   it('takes an undone step up again from what was answered before', async () => {
     const book = await opened();
     book.setOwn(1, 'brake.at_m', 300);
