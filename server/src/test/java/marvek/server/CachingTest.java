@@ -51,7 +51,7 @@ class CachingTest {
         .isNotEqualTo(first.getHeaders().getETag());
   }
 
-  /** What is computed of it is asked for again, and not computed again while it holds. */
+  /** What is computed of it is asked for again, and not sent again while it holds. */
   @Test
   void aViewIsAskedForAgainAndAnsweredInAWord() throws Exception {
     String view = book + "/revisions/1/view";
