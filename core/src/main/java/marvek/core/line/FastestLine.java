@@ -38,7 +38,7 @@ public final class FastestLine {
   /** By trial, as the modes below. */
   private static final double SHYER = 0.4;
 
-  /** Smaller moves gain less than the search ends at. */
+  /** A part whose moves became so small is left alone (own choice). */
   private static final double LEAST_SHARE = 0.02;
 
   /** Shares of neighbouring parts pass into each other over so much road to each side. */

@@ -36,7 +36,7 @@ public final class PageWriter {
   /** Bounds between styles of braking, in per cent of full (common practice). */
   private static final double HARD_PCT = 60;
 
-  /** A dab: light and short (common practice: 5 to 25 %, a tenth or two). */
+  /** A dab: light (common practice: 5 to 25 %), or short; below half a second is an own bound. */
   private static final double DAB_PCT = 25;
 
   private static final double DAB_S = 0.5;

@@ -289,7 +289,7 @@ class OwnLimitsTest {
     throw new AssertionError("no crossing at " + i);
   }
 
-  /** A corner that goes nearly all round, and one that is driven at a walk, have no such slips. */
+  /** Who drives at a walk cannot be slower by what a slip is told for. */
   @Test
   void aSlipThatCannotBeMadeIsNone() {
     Lap walk = lap.withSpeeds(constant(1.1));

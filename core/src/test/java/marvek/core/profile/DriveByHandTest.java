@@ -118,25 +118,43 @@ class DriveByHandTest {
     }
   }
 
-  /**
-   * Outside of its line a car has the longer way: 1 + d/R, and no more than a car's width of it.
-   */
+  /** On its line a car stays on it, far below the grip. */
   @Test
-  void outsideTheWayRoundIsLonger() {
-    double[] aside = new double[lap.size()];
-    Arrays.fill(aside, -2);
-    Feet easy = new Feet(m -> 0, m -> 0.1);
-    Lap slow = lap.withSpeeds(constant(15));
-    Drive.Result on = driven(slow, easy, 750, 60);
+  void farBelowTheGripTheCarStaysOnItsLine() {
+    Drive.Result on = driven(lap.withSpeeds(constant(15)), new Feet(m -> 0, m -> 0.1), 750, 60);
     for (double beside : on.besideM()) {
       assertThat(beside).isZero();
     }
-    Drive.Result wide = driven(lap, late(lap, 500, 1), 500, 260);
-    int out = 0;
-    for (int k = 0; k < wide.besideM().length; k++) {
-      out = wide.besideM()[k] < wide.besideM()[out] ? k : out;
+  }
+
+  /**
+   * d metres outside of its line a car has the way 1 + d/R for each metre of it. Off the pedals and
+   * within the grip no force acts along this car: what it makes good along the line, times that,
+   * stays the same while it comes back to it.
+   */
+  @Test
+  void outsideTheWayRoundIsLonger() {
+    Feet late = late(lap, 500, 1);
+    Feet thenOff = new Feet(m -> m < 200 ? late.brakeShare(m) : m < 225 ? 0.2 : 0, m -> 0);
+    Drive.Result wide = driven(lap, thenOff, 500, 380);
+    int start = lap.path().road().indexOf(500);
+    int seen = 0;
+    for (int k = 226; k + 1 < wide.besideM().length; k++) {
+      double asked = Math.max(wide.gripNeeded()[k], wide.gripNeeded()[k + 1]);
+      boolean free = asked < 0.99 && wide.besideM()[k] < -0.1;
+      if (free && bendAt(start + k) > 0.01 && bendAt(start + k + 1) > 0.01) {
+        seen++;
+        double here = wide.speedsMps()[k] * (1 - bendAt(start + k) * wide.besideM()[k]);
+        double there =
+            wide.speedsMps()[k + 1] * (1 - bendAt(start + k + 1) * wide.besideM()[k + 1]);
+        assertThat(there).as("%d m", k).isCloseTo(here, within(1e-6));
+      }
     }
-    assertThat(wide.besideM()[out]).isLessThan(-0.5);
+    assertThat(seen).isGreaterThan(5);
+  }
+
+  private double bendAt(int sample) {
+    return lap.path().curvatureAt(lap.path().road().wrap(sample));
   }
 
   private double[] constant(double speed) {

@@ -68,12 +68,12 @@ class GearChoiceTest {
   }
 
   /**
-   * With a torque that falls as 1/n the force at the wheel is the same in any gear: whoever loses
-   * time in changing holds on, and one who changes in no time does not lose by it.
+   * Whatever a change takes, so long nothing drives, and nobody changes where the gear that he has
+   * pulls harder.
    */
   @ParameterizedTest
   @ValueSource(doubles = {0, 0.06, 0.3})
-  void aSlowerHandChangesLater(double upshiftS) {
+  void aChangeTakesItsTimeAndComesWhereTheNextGearPulls(double upshiftS) {
     Path path = straight(700);
     Vehicle hand = withUpshift(upshiftS);
     Lap lap = SpeedProfile.solve(path, hand, FULL_GRIP, cappedAt(path, 100, 600, 20));
