@@ -6,6 +6,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.openqa.selenium.By;
@@ -338,14 +339,16 @@ final class Browser implements AutoCloseable {
     reload();
   }
 
-  /** A theme that was chosen some time before; to be called before anything is opened. */
-  void begin(String theme) {
+  /** Changes the theme of the screen as it is. */
+  void wear(String theme) {
+    driver.executeScript("document.documentElement.dataset.theme = arguments[0]", theme);
+  }
+
+  /** For who asks for less motion: nothing is on its way from one colour to another. */
+  void withoutMotion() {
     driver.executeCdpCommand(
-        "Page.addScriptToEvaluateOnNewDocument",
-        Map.of(
-            "source",
-            "localStorage.setItem('marvek.preferences', JSON.stringify({theme: '%s'}))"
-                .formatted(theme)));
+        "Emulation.setEmulatedMedia",
+        Map.of("features", List.of(Map.of("name", "prefers-reduced-motion", "value", "reduce"))));
   }
 
   /** Time from the begin of the navigation to the largest paint so far [ms]. */
