@@ -2552,13 +2552,6 @@ export interface components {
             newestLayoutVersion: number;
             revisions: components["schemas"]["BooksRevisionLine"][];
         };
-        /** @description Answer to a new book. */
-        BooksCreated: {
-            /** Format: uuid */
-            id: string;
-            /** Format: int32 */
-            revision: number;
-        };
         /** @description A line of a book's history. */
         BooksRevisionLine: {
             /** Format: date-time */
@@ -3589,24 +3582,31 @@ export interface components {
             /** Format: double */
             time_s?: number | null;
         };
-        /** @description What every job gives: a book, and the revision that is its newest then. */
-        JobMade: {
-            /** Format: uuid */
-            id: string;
-            /** Format: int32 */
-            revision: number;
-        };
+        /** @description How a job stands. */
         JobView: {
             /** Format: uuid */
             id: string;
             /** @description what it failed with */
             problem?: string | null;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description 0 to 1
+             */
             progress: number;
             /** @description what the job gave, once it is done */
-            result?: components["schemas"]["JobMade"] | null;
+            result?: components["schemas"]["JobWorkMade"] | null;
             /** @enum {string} */
             status: "queued" | "running" | "done" | "failed" | "cancelled";
+        };
+        /** @description What it gives: a book, and the revision that is its newest then. */
+        JobWorkMade: {
+            /**
+             * Format: uuid
+             * @description of the book
+             */
+            id: string;
+            /** Format: int32 */
+            revision: number;
         };
         /** @description A kerb along one edge of the road. */
         Kerb: {
@@ -4899,7 +4899,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BooksCreated"];
+                    "application/json": components["schemas"]["JobWorkMade"];
                 };
             };
             /** @description Takes longer */
@@ -5557,7 +5557,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BooksCreated"];
+                    "application/json": components["schemas"]["JobWorkMade"];
                 };
             };
             /** @description Takes longer */

@@ -22,8 +22,8 @@ class Book {
 
   protected Book() {}
 
-  Book(UUID driverId, UUID circuitId, UUID carId, String name) {
-    this.id = UUID.randomUUID();
+  Book(UUID id, UUID driverId, UUID circuitId, UUID carId, String name) {
+    this.id = id;
     this.driverId = driverId;
     this.circuitId = circuitId;
     this.carId = carId;

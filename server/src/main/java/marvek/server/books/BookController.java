@@ -14,8 +14,11 @@ import java.util.List;
 import java.util.UUID;
 import marvek.formats.PublishedSchema;
 import marvek.server.contract.InFormat;
-import marvek.server.jobs.Job;
+import marvek.server.jobs.JobStatus;
+import marvek.server.jobs.JobView;
+import marvek.server.jobs.JobWork;
 import marvek.server.jobs.Jobs;
+import marvek.server.jobs.StartedJob;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationContext;
 import org.springframework.http.CacheControl;
@@ -47,15 +50,26 @@ class BookController {
   private final Views views;
   private final BookFiles files;
   private final Jobs jobs;
+  private final BookMaking making;
+  private final LineSearch search;
 
   /** What is computed of a revision holds as long as this program runs; the next may know more. */
   private final long computesSince;
 
-  BookController(Books books, Views views, BookFiles files, Jobs jobs, ApplicationContext program) {
+  BookController(
+      Books books,
+      Views views,
+      BookFiles files,
+      Jobs jobs,
+      BookMaking making,
+      LineSearch search,
+      ApplicationContext program) {
     this.books = books;
     this.views = views;
     this.files = files;
     this.jobs = jobs;
+    this.making = making;
+    this.search = search;
     this.computesSince = program.getStartupDate();
   }
 
@@ -65,7 +79,11 @@ class BookController {
       @Nullable String name,
       @InFormat("conditions") @Nullable JsonNode conditions,
       @InFormat("line") @Nullable String line,
-      @InFormat("setup") @Nullable JsonNode setup) {}
+      @InFormat("setup") @Nullable JsonNode setup) {
+    Draft draft() {
+      return Draft.read(conditions, line, null, setup);
+    }
+  }
 
   /** The body of a revision to be kept serves to try it out: parent and reason are not needed. */
   record DraftBody(
@@ -93,7 +111,7 @@ class BookController {
   }
 
   /** Points to the job that goes on. */
-  record JobStarted(UUID job, Job.Status status, double progress) {}
+  record JobStarted(UUID job, JobStatus status, double progress) {}
 
   record Imported(UUID id) {}
 
@@ -108,28 +126,17 @@ class BookController {
   @ApiResponse(
       responseCode = "201",
       description = "Made",
-      content = @Content(schema = @Schema(implementation = Books.Created.class)))
+      content = @Content(schema = @Schema(implementation = JobWork.Made.class)))
   @ApiResponse(
       responseCode = "202",
       description = "Takes longer",
       content = @Content(schema = @Schema(implementation = JobStarted.class)))
   ResponseEntity<Object> createBook(@Valid @RequestBody NewBook body) {
-    Draft draft = Draft.read(body.conditions(), body.line(), null, body.setup());
-    Job<Books.Created> job =
-        jobs.start(
-            progress ->
-                books.create(
-                    body.circuitId(),
-                    body.carId(),
-                    body.name(),
-                    "First computed",
-                    draft,
-                    Instant.now(),
-                    progress));
-    if (job.await(PATIENCE_MS)) {
-      return ResponseEntity.status(HttpStatus.CREATED).body(job.result());
-    }
-    return accepted(job);
+    body.draft();
+    StartedJob job = jobs.start(making, body);
+    return job.await(PATIENCE_MS)
+        .map(made -> ResponseEntity.status(HttpStatus.CREATED).<Object>body(made))
+        .orElseGet(() -> accepted(job));
   }
 
   /** One book with its revisions. */
@@ -181,25 +188,25 @@ class BookController {
   @ApiResponse(
       responseCode = "200",
       description = "Found",
-      content = @Content(schema = @Schema(implementation = Books.Created.class)))
+      content = @Content(schema = @Schema(implementation = JobWork.Made.class)))
   @ApiResponse(
       responseCode = "202",
       description = "Takes longer",
       content = @Content(schema = @Schema(implementation = JobStarted.class)))
   ResponseEntity<Object> searchLine(@PathVariable UUID id, @RequestBody DraftBody body) {
-    Draft draft = body.draft();
+    body.draft();
     books.get(id);
-    Job<Books.Created> job = jobs.start(progress -> books.searchLine(id, draft, progress));
-    if (job.await(PATIENCE_MS)) {
-      return ResponseEntity.ok(job.result());
-    }
-    return accepted(job);
+    StartedJob job = jobs.start(search, new LineSearch.Asked(id, body));
+    return job.await(PATIENCE_MS)
+        .map(made -> ResponseEntity.<Object>ok(made))
+        .orElseGet(() -> accepted(job));
   }
 
-  private static ResponseEntity<Object> accepted(Job<Books.Created> job) {
+  private ResponseEntity<Object> accepted(StartedJob job) {
+    JobView view = jobs.view(job.id());
     return ResponseEntity.accepted()
         .location(URI.create("/api/jobs/" + job.id()))
-        .body(new JobStarted(job.id(), job.status(), job.progress()));
+        .body(new JobStarted(view.id(), view.status(), view.progress()));
   }
 
   /** Keeps a draft as the next revision. */

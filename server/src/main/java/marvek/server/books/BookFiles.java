@@ -116,7 +116,8 @@ public class BookFiles {
         (version, layout) -> layouts.put(version, circuits.storeEarlier(place, layout)));
     UUID carId = cars.store(car);
     parts.setupSheets().forEach(sheet -> sheets.add(carId, sheet));
-    UUID book = stored.save(new Book(driver.id(), place, carId, parts.name())).id();
+    UUID book =
+        stored.save(new Book(UUID.randomUUID(), driver.id(), place, carId, parts.name())).id();
     for (int i = 0; i < documents.size(); i++) {
       ObjectNode document = parts.revisions().get(i);
       int layout = document.path("layoutVersion").asInt(0);

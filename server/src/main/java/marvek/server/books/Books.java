@@ -18,7 +18,8 @@ import marvek.formats.RevisionJson;
 import marvek.server.accounts.CurrentDriver;
 import marvek.server.cars.Cars;
 import marvek.server.circuits.Circuits;
-import marvek.server.jobs.Job;
+import marvek.server.jobs.JobWork.Made;
+import marvek.server.jobs.Progress;
 import marvek.server.problems.ConflictException;
 import marvek.server.problems.NotFoundException;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -54,9 +55,6 @@ public class Books {
     this.transaction = transaction;
   }
 
-  /** Answer to a new book. */
-  public record Created(UUID id, int revision) {}
-
   /** A book with its revisions, newest last. */
   public record BookView(
       UUID id,
@@ -83,15 +81,22 @@ public class Books {
     }
   }
 
-  /** Computes a new book's first revision, then stores both at once. */
-  public Created create(
+  /**
+   * Computes a new book's first revision, then stores both at once; one that is there already
+   * stays.
+   */
+  Made create(
+      UUID id,
       UUID circuitId,
       UUID carId,
       String name,
       String reason,
       Draft draft,
       Instant at,
-      Job.Progress progress) {
+      Progress progress) {
+    if (books.existsById(id)) {
+      return new Made(id, 1);
+    }
     String carName = cars.load(carId).vehicle().name();
     String given = name == null || name.isBlank() ? defaultName(circuitId, carName) : name.strip();
     Require.text("name", given, 120);
@@ -120,9 +125,9 @@ public class Books {
           if (Thread.currentThread().isInterrupted()) {
             throw new java.util.concurrent.CancellationException("book cancelled");
           }
-          Book book = books.save(new Book(driver.id(), circuitId, carId, given));
+          Book book = books.save(new Book(id, driver.id(), circuitId, carId, given));
           revisions.save(new Revision(book.id(), header.createdAt(), circuitId, document, written));
-          return new Created(book.id(), 1);
+          return new Made(book.id(), 1);
         });
   }
 
@@ -132,10 +137,10 @@ public class Books {
   }
 
   /** Searches the line of a draft and keeps it at hand; answers the book. */
-  Created searchLine(UUID bookId, Draft draft, Job.Progress progress) {
+  Made searchLine(UUID bookId, Draft draft, Progress progress) {
     Book book = book(bookId);
     bases.get(book.circuitId(), book.carId(), draft, progress::at);
-    return new Created(bookId, newestNumber(bookId));
+    return new Made(bookId, newestNumber(bookId));
   }
 
   /** The road and line that a draft of a book stands on. */

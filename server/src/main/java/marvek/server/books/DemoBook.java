@@ -24,6 +24,7 @@ import marvek.server.cars.SetupSheets;
 import marvek.server.circuits.Circuits;
 import marvek.server.circuits.LayoutVersions;
 import marvek.server.editions.Edition;
+import marvek.server.jobs.JobWork;
 import marvek.server.jobs.StartReport;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
@@ -103,7 +104,9 @@ class DemoBook implements ApplicationRunner {
 
   private UUID another(UUID circuit, UUID car, String name, Instant at) {
     Draft model = new Draft(Conditions.DEFAULT.withGripUsed(0.92), LineChoice.SMOOTH, List.of());
-    return books.create(circuit, car, name, "First computed", model, at, share -> {}).id();
+    return books
+        .create(UUID.randomUUID(), circuit, car, name, "First computed", model, at, share -> {})
+        .id();
   }
 
   /** The first book of all; answers its circuit's newest layout version. */
@@ -112,8 +115,9 @@ class DemoBook implements ApplicationRunner {
     UUID car = cars.importFile(carFile).id();
     Conditions clubDriver = Conditions.DEFAULT.withGripUsed(0.92);
     Draft model = new Draft(clubDriver, LineChoice.SMOOTH, List.of());
-    Books.Created book =
+    JobWork.Made book =
         books.create(
+            UUID.randomUUID(),
             circuit,
             car,
             "Harrowfen Park, Teal Coupé",

@@ -1,6 +1,5 @@
 package marvek.server.books;
 
-import marvek.server.jobs.Jobs;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
@@ -12,20 +11,18 @@ import org.springframework.stereotype.Component;
 @Component
 class FirstScreen {
   private final Books books;
-  private final Jobs jobs;
 
-  FirstScreen(Books books, Jobs jobs) {
+  FirstScreen(Books books) {
     this.books = books;
-    this.jobs = jobs;
   }
 
   @EventListener(ApplicationReadyEvent.class)
   void prepare() {
-    jobs.start(
-        progress -> {
-          books.list().stream().findFirst().ifPresent(this::compute);
-          return null;
-        });
+    Thread thread =
+        new Thread(
+            () -> books.list().stream().findFirst().ifPresent(this::compute), "first-screen");
+    thread.setDaemon(true);
+    thread.start();
   }
 
   private void compute(Books.BookView book) {

@@ -1,143 +1,82 @@
 package marvek.server.jobs;
 
-import com.fasterxml.jackson.annotation.JsonProperty;
+import jakarta.persistence.Convert;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import java.time.Instant;
+import java.util.Locale;
 import java.util.UUID;
-import java.util.concurrent.CountDownLatch;
-import java.util.concurrent.Future;
-import java.util.concurrent.TimeUnit;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 
-/**
- * Long work. QUEUED becomes RUNNING, and that DONE, FAILED or CANCELLED; QUEUED may become
- * CANCELLED.
- *
- * @param <T> what it gives
- */
-public final class Job<T> {
-  /** See the transitions at {@link Job}. */
-  public enum Status {
-    @JsonProperty("queued")
-    QUEUED,
-    @JsonProperty("running")
-    RUNNING,
-    @JsonProperty("done")
-    DONE,
-    @JsonProperty("failed")
-    FAILED,
-    @JsonProperty("cancelled")
-    CANCELLED
-  }
+/** Long work as the database knows it; its state is changed by {@link JobRepository} alone. */
+@Entity
+class Job {
+  @Id private UUID id;
+  private String kind;
 
-  private static final Logger LOG = LoggerFactory.getLogger(Job.class);
+  /** JSON. */
+  private String asked;
 
-  private final UUID id = UUID.randomUUID();
-  private final CountDownLatch ended = new CountDownLatch(1);
-  private Status status = Status.QUEUED;
+  @Convert(converter = StatusInWords.class)
+  private JobStatus status;
+
   private double progress;
-  private T result;
-  private RuntimeException cause;
-  private Future<?> running;
 
-  /** Told by the work how far it is. */
-  public interface Progress {
-    /**
-     * @param share 0 to 1
-     */
-    void at(double share);
-  }
+  /** How many times; more than once where a server died. */
+  private int begun;
 
-  /** Something that takes its time. */
-  public interface Work<T> {
-    T run(Progress progress);
-  }
+  private UUID book;
+  private Integer revision;
+  private String problem;
+  private Instant createdAt;
+  private Instant endedAt;
 
-  Job() {}
+  protected Job() {}
 
-  synchronized void runs(Future<?> future) {
-    running = future;
-  }
-
-  void run(Work<T> work) {
-    synchronized (this) {
-      if (status == Status.CANCELLED) {
-        return;
-      }
-      status = Status.RUNNING;
+  /** Its constants in small letters, as scripts read them too. */
+  @jakarta.persistence.Converter
+  static class StatusInWords implements jakarta.persistence.AttributeConverter<JobStatus, String> {
+    @Override
+    public String convertToDatabaseColumn(JobStatus status) {
+      return status.name().toLowerCase(Locale.ROOT);
     }
-    try {
-      T value = work.run(this::progress);
-      end(Status.DONE, value, null);
-    } catch (java.util.concurrent.CancellationException e) {
-      end(Status.CANCELLED, null, null);
-    } catch (RuntimeException e) {
-      end(Status.FAILED, null, e);
-    } catch (Error e) {
-      // An Error must not leave it running for ever; whoever asks is told what he is of any
-      // failure.
-      end(Status.FAILED, null, new IllegalStateException("a job ended with an error", e));
+
+    @Override
+    public JobStatus convertToEntityAttribute(String words) {
+      return JobStatus.valueOf(words.toUpperCase(Locale.ROOT));
     }
   }
 
-  private synchronized void progress(double share) {
-    progress = share;
-  }
-
-  private synchronized void end(Status how, T value, RuntimeException why) {
-    if (why != null && !Told.toItsAsker(why)) {
-      LOG.error("Job {} failed", id, why);
-    }
-    if (status == Status.RUNNING) {
-      status = how;
-      result = value;
-      cause = why;
-      progress = how == Status.DONE ? 1 : progress;
-    }
-    ended.countDown();
-  }
-
-  /** Stops the work at its next chance; what it would have stored is not stored. */
-  public synchronized void cancel() {
-    if (status == Status.QUEUED || status == Status.RUNNING) {
-      status = Status.CANCELLED;
-      if (running != null) {
-        running.cancel(true);
-      }
-      ended.countDown();
-    }
-  }
-
-  /** Waits for the end, but not longer than given; true if it came. */
-  public boolean await(long millis) {
-    try {
-      return ended.await(millis, TimeUnit.MILLISECONDS);
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
-      return false;
-    }
-  }
-
-  public UUID id() {
+  UUID id() {
     return id;
   }
 
-  public synchronized Status status() {
+  String kind() {
+    return kind;
+  }
+
+  String asked() {
+    return asked;
+  }
+
+  JobStatus status() {
     return status;
   }
 
-  public synchronized double progress() {
+  double progress() {
     return progress;
   }
 
-  /** The result of a job that is done; throws what it failed with. */
-  public synchronized T result() {
-    if (cause != null) {
-      throw cause;
-    }
-    return result;
+  int begun() {
+    return begun;
   }
 
-  synchronized RuntimeException cause() {
-    return cause;
+  /** What it gave, once it is done. */
+  JobWork.Made made() {
+    return book == null ? null : new JobWork.Made(book, revision);
+  }
+
+  /** What it failed with, in words. */
+  String problem() {
+    return problem;
   }
 }

@@ -1,55 +1,220 @@
 package marvek.server.jobs;
 
+import com.github.kagkarlsson.scheduler.Scheduler;
+import com.github.kagkarlsson.scheduler.task.FailureHandler;
+import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
+import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import jakarta.annotation.PreDestroy;
-import java.util.Collections;
-import java.util.LinkedHashMap;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import javax.sql.DataSource;
+import marvek.server.problems.FullException;
 import marvek.server.problems.NotFoundException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
+import tools.jackson.databind.json.JsonMapper;
 
-/** Runs jobs, two at a time, and remembers the last hundred. */
+/**
+ * Long work, kept in the database: any server on it may run, show and cancel it, and goes on with
+ * what another died over. Two at a time on each; the same asked twice runs once, and who cancels it
+ * does so for all who asked.
+ */
 @Service
 public class Jobs {
-  private static final int REMEMBERED = 100;
+  private static final Logger LOG = LoggerFactory.getLogger(Jobs.class);
+  private static final int AT_ONCE = 2;
 
-  private final ExecutorService executor = Executors.newFixedThreadPool(2);
-  private final Map<UUID, Job<?>> jobs =
-      Collections.synchronizedMap(
-          new LinkedHashMap<>() {
-            private static final long serialVersionUID = 1L;
+  /** Some minutes of work for one server: who comes later is told so. */
+  private static final int MOST_WAITING = 50;
 
-            @Override
-            protected boolean removeEldestEntry(Map.Entry<UUID, Job<?>> eldest) {
-              return size() > REMEMBERED;
-            }
-          });
+  /** A work over which servers die is not begun for ever. */
+  private static final int MOST_BEGINNINGS = 3;
 
-  /** Starts work. */
-  public <T> Job<T> start(Job.Work<T> work) {
-    Job<T> job = new Job<>();
-    jobs.put(job.id(), job);
-    job.runs(executor.submit(() -> job.run(work)));
-    return job;
+  private static final Duration KEPT = Duration.ofDays(1);
+
+  private final JobRepository jobs;
+  private final Map<String, JobWork<?>> works;
+  private final JsonMapper json;
+  private final RunningJobs running;
+  private final Map<UUID, StartedJob> asked = new ConcurrentHashMap<>();
+  private final OneTimeTask<Void> task;
+  private final Scheduler scheduler;
+
+  @Autowired
+  Jobs(JobRepository jobs, DataSource database, List<JobWork<?>> works, JsonMapper json) {
+    this(jobs, database, works, json, "job", Duration.ofSeconds(5));
   }
 
   /**
-   * A job by its id.
-   *
-   * @throws NotFoundException if it is not remembered
+   * @param name of the task in the scheduler's table: servers of another name do other work
+   * @param heartbeat how often a server says that it lives; one that missed four is dead
    */
-  public Job<?> get(UUID id) {
-    Job<?> job = jobs.get(id);
-    if (job == null) {
-      throw new NotFoundException("There is no job " + id + ".");
-    }
-    return job;
+  Jobs(
+      JobRepository jobs,
+      DataSource database,
+      List<JobWork<?>> works,
+      JsonMapper json,
+      String name,
+      Duration heartbeat) {
+    this.jobs = jobs;
+    this.works = works.stream().collect(Collectors.toMap(JobWork::kind, Function.identity()));
+    this.json = json;
+    this.running = new RunningJobs(jobs);
+    this.task =
+        Tasks.oneTime(name)
+            .onFailure(new FailureHandler.OnFailureRetryLater<>(Duration.ofSeconds(1)))
+            .execute((instance, context) -> run(UUID.fromString(instance.getId())));
+    this.scheduler =
+        Scheduler.create(database, task)
+            .threads(AT_ONCE)
+            .enableImmediateExecution()
+            .pollingInterval(Duration.ofSeconds(1))
+            .heartbeatInterval(heartbeat)
+            .missedHeartbeatsLimit(4)
+            .shutdownMaxWait(Duration.ofSeconds(2))
+            .build();
+  }
+
+  @EventListener(ApplicationReadyEvent.class)
+  void begin() {
+    scheduler.start();
   }
 
   @PreDestroy
   void stop() {
-    executor.shutdownNow();
+    scheduler.stop();
+    running.stop();
+  }
+
+  /**
+   * Asks for work, or for a share in the same that is asked for already.
+   *
+   * @throws FullException if too much waits already
+   */
+  public <A> StartedJob start(JobWork<A> work, A what) {
+    jobs.forget(Instant.now().minus(KEPT));
+    if (jobs.waiting() >= MOST_WAITING) {
+      throw new FullException();
+    }
+    String words = json.writeValueAsString(what);
+    String same = sameAs(work.kind() + " " + words);
+    UUID id = UUID.randomUUID();
+    StartedJob mine = new StartedJob(id);
+    asked.put(id, mine);
+    while (jobs.ask(id, work.kind(), words, same, Instant.now()) == 0) {
+      UUID theirs = jobs.openOfTheSame(same).orElse(null);
+      if (theirs != null) {
+        asked.remove(id);
+        return asked.getOrDefault(theirs, new StartedJob(theirs));
+      }
+      // It ended between the two questions.
+    }
+    schedule(id);
+    return mine;
+  }
+
+  private static String sameAs(String words) {
+    return UUID.nameUUIDFromBytes(words.getBytes(StandardCharsets.UTF_8)).toString();
+  }
+
+  private void schedule(UUID id) {
+    scheduler.scheduleIfNotExists(task.instance(id.toString()), Instant.now());
+  }
+
+  /**
+   * How a job stands.
+   *
+   * @throws NotFoundException if there is none, or it ended more than a day ago
+   */
+  public JobView view(UUID id) {
+    Job job = get(id);
+    if (job.status() == JobStatus.QUEUED) {
+      // Its server may have died before it was on the scheduler's list.
+      schedule(id);
+    }
+    return JobView.of(job);
+  }
+
+  /** Ends a job as soon as it can; what has ended stays as it is. */
+  JobView cancel(UUID id) {
+    get(id);
+    jobs.cancelled(id, Instant.now());
+    ended(id, job -> job.cancelled());
+    return JobView.of(get(id));
+  }
+
+  private Job get(UUID id) {
+    return jobs.findById(id)
+        .orElseThrow(() -> new NotFoundException("There is no job " + id + "."));
+  }
+
+  /** Called by the scheduler on one of its threads; what is thrown makes it come again. */
+  private void run(UUID id) {
+    if (jobs.begin(id) == 0) {
+      return;
+    }
+    Job job = get(id);
+    if (job.begun() > MOST_BEGINNINGS) {
+      fail(id, new IllegalStateException("begun " + MOST_BEGINNINGS + " times without an end"));
+      return;
+    }
+    running.begin(id);
+    try {
+      JobWork.Made made = work(job);
+      running.end(id);
+      if (jobs.done(id, made.id(), made.revision(), Instant.now()) == 1) {
+        ended(id, waiting -> waiting.done(made));
+      }
+    } catch (RuntimeException e) {
+      running.end(id);
+      if (get(id).status() == JobStatus.RUNNING) {
+        if (scheduler.getSchedulerState().isShuttingDown()) {
+          throw e;
+        }
+        fail(id, e);
+      }
+    } catch (Error e) {
+      running.end(id);
+      fail(id, new IllegalStateException("a job ended with an error", e));
+    }
+  }
+
+  private JobWork.Made work(Job job) {
+    JobWork<?> work = works.get(job.kind());
+    if (work == null) {
+      throw new IllegalStateException("no work of the kind " + job.kind());
+    }
+    return read(work, job);
+  }
+
+  private <A> JobWork.Made read(JobWork<A> work, Job job) {
+    A what = json.readValue(job.asked(), work.asked());
+    return work.run(job.id(), what, new KeptProgress(jobs, job.id()));
+  }
+
+  private void fail(UUID id, RuntimeException why) {
+    if (!Told.toItsAsker(why)) {
+      LOG.error("Job {} failed", id, why);
+    }
+    jobs.failed(id, Told.of(why), Instant.now());
+    ended(id, job -> job.failed(why));
+  }
+
+  private void ended(UUID id, java.util.function.Consumer<StartedJob> how) {
+    StartedJob waiting = asked.remove(id);
+    if (waiting != null) {
+      how.accept(waiting);
+    }
   }
 }

@@ -1,2 +1,2 @@
-/** Long work with progress and cancel. */
+/** Long work in the database, with progress and cancel. */
 package marvek.server.jobs;

@@ -148,6 +148,11 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                 "Nothing was stored. What you typed is still here: try again in a moment."));
   }
 
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> full(FullException e) {
+    return busy(e.getMessage(), e);
+  }
+
   /** Theirs goes along, to be shown beside what was to be stored. */
   @ExceptionHandler
   ProblemDetail stale(StaleException e) {
