@@ -1,57 +1,33 @@
-import CircuitScreen from './circuit/CircuitScreen.svelte';
-import ImportScreen from './circuit/ImportScreen.svelte';
-import WalkScreen from './walk/WalkScreen.svelte';
 import { createRouter } from 'sv-router';
-import BookShell from './book/BookShell.svelte';
-import BookScreen from './book/BookScreen.svelte';
-import CompareScreen from './book/CompareScreen.svelte';
-import BesideScreen from './book/BesideScreen.svelte';
-import SpokenScreen from './brief/SpokenScreen.svelte';
-import CarScreen from './car/CarScreen.svelte';
-import PageScreen from './page/PageScreen.svelte';
-import DebriefScreen from './laps/DebriefScreen.svelte';
-import ReviewScreen from './laps/ReviewScreen.svelte';
-import LeadScreen from './lead/LeadScreen.svelte';
-import BeforeScreen from './rehearse/BeforeScreen.svelte';
-import RecallScreen from './rehearse/RecallScreen.svelte';
-import RunScreen from './rehearse/RunScreen.svelte';
-import StopwatchScreen from './rehearse/StopwatchScreen.svelte';
-import BriefScreen from './session/BriefScreen.svelte';
-import PrepareScreen from './session/PrepareScreen.svelte';
-import SessionScreen from './session/SessionScreen.svelte';
-import SessionsScreen from './session/SessionsScreen.svelte';
-import StepsScreen from './session/StepsScreen.svelte';
-import FirstScreen from './shelf/FirstScreen.svelte';
-import NewBook from './shelf/NewBook.svelte';
-import Shelf from './shelf/Shelf.svelte';
 
+/** Each screen is fetched when it is opened first, so that the first one need not wait for the others. */
 export const { p, navigate, route } = createRouter({
-  '/': FirstScreen,
-  '/shelf': Shelf,
-  '/new': NewBook,
-  '/circuits/new': ImportScreen,
-  '/circuits/:id': CircuitScreen,
-  '/circuits/:id/walk': WalkScreen,
+  '/': () => import('./shelf/FirstScreen.svelte'),
+  '/shelf': () => import('./shelf/Shelf.svelte'),
+  '/new': () => import('./shelf/NewBook.svelte'),
+  '/circuits/new': () => import('./circuit/ImportScreen.svelte'),
+  '/circuits/:id': () => import('./circuit/CircuitScreen.svelte'),
+  '/circuits/:id/walk': () => import('./walk/WalkScreen.svelte'),
   '/books/:id': {
-    '/': BookScreen,
-    '/corner/:number': PageScreen,
-    '/compare': CompareScreen,
-    '/car': CarScreen,
-    '/calls': SpokenScreen,
-    '/beside/:other': BesideScreen,
-    '/sessions': SessionsScreen,
-    '/sessions/:session': SessionScreen,
-    '/sessions/:session/prepare': PrepareScreen,
-    '/sessions/:session/brief': BriefScreen,
-    '/sessions/:session/debrief': DebriefScreen,
-    '/sessions/:session/review': ReviewScreen,
-    '/sessions/:session/lead': LeadScreen,
-    '/steps': StepsScreen,
-    '/rehearse': RecallScreen,
-    '/rehearse/before': BeforeScreen,
-    '/rehearse/run': RunScreen,
-    '/rehearse/stopwatch': StopwatchScreen,
-    layout: BookShell,
+    '/': () => import('./book/BookScreen.svelte'),
+    '/corner/:number': () => import('./page/PageScreen.svelte'),
+    '/compare': () => import('./book/CompareScreen.svelte'),
+    '/car': () => import('./car/CarScreen.svelte'),
+    '/calls': () => import('./brief/SpokenScreen.svelte'),
+    '/beside/:other': () => import('./book/BesideScreen.svelte'),
+    '/sessions': () => import('./session/SessionsScreen.svelte'),
+    '/sessions/:session': () => import('./session/SessionScreen.svelte'),
+    '/sessions/:session/prepare': () => import('./session/PrepareScreen.svelte'),
+    '/sessions/:session/brief': () => import('./session/BriefScreen.svelte'),
+    '/sessions/:session/debrief': () => import('./laps/DebriefScreen.svelte'),
+    '/sessions/:session/review': () => import('./laps/ReviewScreen.svelte'),
+    '/sessions/:session/lead': () => import('./lead/LeadScreen.svelte'),
+    '/steps': () => import('./session/StepsScreen.svelte'),
+    '/rehearse': () => import('./rehearse/RecallScreen.svelte'),
+    '/rehearse/before': () => import('./rehearse/BeforeScreen.svelte'),
+    '/rehearse/run': () => import('./rehearse/RunScreen.svelte'),
+    '/rehearse/stopwatch': () => import('./rehearse/StopwatchScreen.svelte'),
+    layout: () => import('./book/BookShell.svelte'),
   },
-  '*': FirstScreen,
+  '*': () => import('./shelf/FirstScreen.svelte'),
 });

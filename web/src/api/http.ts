@@ -25,6 +25,19 @@ export const UNREACHABLE: Problem = {
   status: 0,
 };
 
+/** What is said of an answer that was not good; a proxy, or nothing but a number, may have answered. */
+function problemOf(error: unknown, status: number): Problem {
+  const said = error as Partial<Problem> | null;
+  if (typeof said === 'object' && said?.title && said.detail) return said as Problem;
+  return {
+    title: 'Something else answered',
+    detail:
+      `The answer (${status}) is not one of Marvek's: what stands between here and the server may ` +
+      'have sent it. Try again; what you typed is kept.',
+    status,
+  };
+}
+
 /** What is answered, by the description of the operation. */
 export async function answer<T>(
   call: Promise<{ data?: T; error?: Problem; response: Response }>,
@@ -37,7 +50,7 @@ export async function answer<T>(
     throw new Failed(UNREACHABLE);
   }
   if (result.error !== undefined) {
-    throw new Failed(result.error);
+    throw new Failed(problemOf(result.error, result.response.status));
   }
   return result.data!;
 }

@@ -1,5 +1,6 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { api, Failed } from './client';
+import { UNREACHABLE } from './http';
 import { waitForJob } from './jobs';
 import type { JobView } from './types';
 
@@ -9,7 +10,10 @@ function answers(...views: Partial<JobView>[]) {
 }
 
 describe('waiting for a job', () => {
-  afterEach(() => vi.restoreAllMocks());
+  afterEach(() => {
+    vi.useRealTimers();
+    vi.restoreAllMocks();
+  });
 
   it('tells how far it is and gives its result', async () => {
     answers(
@@ -24,6 +28,28 @@ describe('waiting for a job', () => {
   it('gives nothing once it was cancelled', async () => {
     answers({ status: 'cancelled' });
     expect(await waitForJob('j', () => {})).toBeUndefined();
+  });
+
+  it('waits for a server that is started anew', async () => {
+    vi.useFakeTimers();
+    const away = new Failed({ title: 'busy', detail: 'the database is away', status: 503 });
+    vi.spyOn(api, 'job').mockRejectedValueOnce(new Failed(UNREACHABLE)).mockRejectedValueOnce(away);
+    answers({ status: 'done', progress: 1, result: { id: 'x', revision: 1 } });
+    const waiting = waitForJob('j', () => {});
+    await vi.advanceTimersByTimeAsync(2100);
+    expect(await waiting).toBe('x');
+  });
+
+  it('does not wait for ever, nor for a job that is not known', async () => {
+    vi.useFakeTimers();
+    vi.spyOn(api, 'job').mockRejectedValue(new Failed(UNREACHABLE));
+    const waiting = expect(waitForJob('j', () => {})).rejects.toThrow('cannot be reached');
+    await vi.advanceTimersByTimeAsync(62_000);
+    await waiting;
+    vi.spyOn(api, 'job').mockRejectedValue(
+      new Failed({ title: 'Not found', detail: 'no such job', status: 404 }),
+    );
+    await expect(waitForJob('j', () => {})).rejects.toThrow('no such job');
   });
 
   it('fails with the words of the server', async () => {

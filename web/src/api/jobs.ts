@@ -1,4 +1,5 @@
 import { api, Failed } from './client';
+import type { JobView } from './types';
 
 /** A job that is waited for. */
 export interface Waiting {
@@ -8,6 +9,9 @@ export interface Waiting {
 }
 
 const PAUSE_MS = 200;
+
+/** A server that is started anew, or another, goes on with the job: it is asked for this long. */
+const PATIENCE_MS = 60_000;
 
 /**
  * Waits for a job of the server.
@@ -21,13 +25,28 @@ export async function waitForJob(
   told: (waiting: Waiting) => void,
 ): Promise<string | undefined> {
   for (;;) {
-    const job = await api.job(id);
+    const job = await asked(id);
     told({ id, progress: job.progress });
     if (job.status === 'done') return job.result!.id;
     if (job.status === 'cancelled') return undefined;
     if (job.status === 'failed') {
       throw new Failed({ title: 'It could not be computed', detail: job.problem ?? '', status: 0 });
     }
-    await new Promise((resolve) => setTimeout(resolve, PAUSE_MS));
+    await pause(PAUSE_MS);
+  }
+}
+
+const pause = (millis: number) => new Promise((resolve) => setTimeout(resolve, millis));
+
+async function asked(id: string): Promise<JobView> {
+  const until = Date.now() + PATIENCE_MS;
+  for (;;) {
+    try {
+      return await api.job(id);
+    } catch (e) {
+      const away = e instanceof Failed && (e.problem.status === 0 || e.problem.status >= 500);
+      if (!away || Date.now() > until) throw e;
+      await pause(5 * PAUSE_MS);
+    }
   }
 }

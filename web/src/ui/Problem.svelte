@@ -1,11 +1,14 @@
 <script lang="ts">
+  import type { Snippet } from 'svelte';
   import type { Problem } from '../api/types';
 
   interface Props {
-    problem: Problem;
+    problem: Pick<Problem, 'title' | 'detail'>;
     onclose?: () => void;
+    /** A way on, beside the words. */
+    children?: Snippet;
   }
-  const { problem, onclose }: Props = $props();
+  const { problem, onclose, children }: Props = $props();
 </script>
 
 <div role="alert" class="rounded-box border-error bg-base-200 flex gap-3 border-2 p-3">
@@ -14,6 +17,7 @@
     <p class="text-error font-semibold">{problem.title}</p>
     <p>{problem.detail}</p>
   </div>
+  {@render children?.()}
   {#if onclose}
     <button class="btn btn-ghost" onclick={onclose} aria-label="Close this message">Close</button>
   {/if}
