@@ -5,6 +5,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.annotations.Formula;
 
 /** Something seen on a walk, at a station and a side, with a photo if there is one. */
 @Entity
@@ -21,18 +22,14 @@ class WalkNote {
   private Instant madeAt;
   private Double latDeg;
   private Double lonDeg;
-  private byte[] photo;
+
+  /** The picture itself is read by {@link WalkPhoto} alone, where somebody looks at it. */
+  @Formula("photo is not null")
+  private boolean pictured;
 
   protected WalkNote() {}
 
-  WalkNote(
-      UUID walkId,
-      double stationM,
-      String side,
-      String words,
-      Double latDeg,
-      Double lonDeg,
-      byte[] photo) {
+  WalkNote(UUID walkId, double stationM, String side, String words, Double latDeg, Double lonDeg) {
     this.id = UUID.randomUUID();
     this.walkId = walkId;
     this.stationM = stationM;
@@ -41,7 +38,6 @@ class WalkNote {
     this.madeAt = Instant.now();
     this.latDeg = latDeg;
     this.lonDeg = lonDeg;
-    this.photo = photo;
   }
 
   UUID id() {
@@ -77,7 +73,7 @@ class WalkNote {
   }
 
   /** JPEG without anything but the picture, or null. */
-  byte[] photo() {
-    return photo;
+  boolean pictured() {
+    return pictured;
   }
 }

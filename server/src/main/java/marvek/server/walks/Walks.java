@@ -46,6 +46,7 @@ class Walks {
   private final WalkRepository walks;
   private final WalkTickRepository ticks;
   private final WalkNoteRepository notes;
+  private final WalkPhotoRepository photos;
   private final Circuits circuits;
   private final LayoutVersions versions;
   private final Books books;
@@ -57,6 +58,7 @@ class Walks {
       WalkRepository walks,
       WalkTickRepository ticks,
       WalkNoteRepository notes,
+      WalkPhotoRepository photos,
       Circuits circuits,
       LayoutVersions versions,
       Books books,
@@ -66,6 +68,7 @@ class Walks {
     this.walks = walks;
     this.ticks = ticks;
     this.notes = notes;
+    this.photos = photos;
     this.circuits = circuits;
     this.versions = versions;
     this.books = books;
@@ -92,7 +95,7 @@ class Walks {
           n.madeAt(),
           n.latDeg(),
           n.lonDeg(),
-          n.photo() != null);
+          n.pictured());
     }
   }
 
@@ -211,15 +214,21 @@ class Walks {
     double station = stationM != null ? stationM : stationOf(walk, taken);
     Require.within("station_m", station, 0, road.lengthM());
     boolean kept = keepPlace && taken != null;
-    notes.saveAndFlush(
+    WalkNote note =
         new WalkNote(
             walk.id(),
             station,
             sideOf(side),
             text,
             kept ? taken.getLatitude() : null,
-            kept ? taken.getLongitude() : null,
-            picture == null ? null : picture.jpeg()));
+            kept ? taken.getLongitude() : null);
+    transaction.executeWithoutResult(
+        status -> {
+          notes.saveAndFlush(note);
+          if (picture != null) {
+            photos.findById(note.id()).orElseThrow().keep(picture.jpeg());
+          }
+        });
     return view(walk.circuitId());
   }
 
@@ -272,11 +281,10 @@ class Walks {
         walks
             .findByIdAndDriverId(walkId, driver.id())
             .orElseThrow(() -> new NotFoundException("There is no walk " + walkId + "."));
-    byte[] photo = noteOf(walk, noteId).photo();
-    if (photo == null) {
-      throw new NotFoundException("The note has no photo.");
-    }
-    return photo;
+    return photos
+        .findById(noteOf(walk, noteId).id())
+        .map(WalkPhoto::jpeg)
+        .orElseThrow(() -> new NotFoundException("The note has no photo."));
   }
 
   /** Waypoints of a telephone as notes, each at the station that it was taken by. */
@@ -320,7 +328,7 @@ class Walks {
             : waypoint.name() + ": " + waypoint.comment();
     String text = words.isBlank() ? "waypoint" : words;
     String side = place.offsetM() >= 0 ? "left" : "right";
-    return new WalkNote(walk.id(), place.stationM(), side, text, null, null, null);
+    return new WalkNote(walk.id(), place.stationM(), side, text, null, null);
   }
 
   /**
