@@ -23,11 +23,12 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE + 3)
 class ComputingDoor extends OncePerRequestFilter {
-  /** What runs the model on a draft. */
+  /** What runs the model, on a draft or for a session; a revision as it was kept is at hand. */
   private static final Pattern COMPUTES =
       Pattern.compile(
-          "/api/books/[^/]+/(try|change|car|calls|days|purposes|sheets/compare"
-              + "|corners/[^/]+/(schools|link|gears))");
+          "/api/books/[^/]+/(try|change|car|calls|days|purposes|sheets/compare|findings"
+              + "|corners/[^/]+/(schools|link|gears|history)|revisions/[^/]+/card\\.pdf)"
+              + "|/api/sessions/[^/]+/(preparation|brief|issue|debrief|along|review)");
 
   private static final Refusal BUSY =
       new Refusal(

@@ -91,7 +91,13 @@ class ComputingDoorTest {
     "/api/books/7/corners/3/schools, 503",
     "/api/books/7/days, 503",
     "/api/books/7/car, 503",
+    "/api/books/7/revisions/2/card.pdf, 503",
+    "/api/sessions/7/preparation, 503",
+    "/api/sessions/7/debrief, 503",
     "/api/books, 200",
+    "/api/sessions, 200",
+    "/api/sessions/7, 200",
+    "/api/sessions/7/remarks, 200",
     "/api/books/7, 200",
     "/api/books/7/revisions/1/view, 200",
     "/api/jobs/7, 200"
