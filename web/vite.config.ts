@@ -8,6 +8,24 @@ const server = process.env.MARVEK_URL ?? 'http://127.0.0.1:8080';
 export default defineConfig({
   plugins: [svelte(), tailwindcss()],
   server: { host: '127.0.0.1', proxy: { '/api': server } },
-  build: { target: 'es2022', outDir: 'dist', emptyOutDir: true },
+  build: {
+    target: 'es2022',
+    outDir: 'dist',
+    emptyOutDir: true,
+    rolldownOptions: {
+      output: {
+        // What every screen needs comes in one piece, not in thirty of a kilobyte; what stands over a
+        // screen comes when it is opened first.
+        codeSplitting: {
+          groups: [
+            {
+              name: 'common',
+              test: /\/src\/(ui\/(?!Dialog|Keys|Menu|Popover|Stale|Tabs)|units|api)/,
+            },
+          ],
+        },
+      },
+    },
+  },
   test: { include: ['src/**/*.test.ts'], environment: 'node' },
 });

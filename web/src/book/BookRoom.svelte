@@ -4,7 +4,7 @@
   import { navigate, route } from '../router';
   import Header from '../ui/Header.svelte';
   import { controlKey, hasOwnKeys, plainKey } from '../ui/keys';
-  import Keys from '../ui/Keys.svelte';
+  import Menu from '../ui/Menu.svelte';
   import Problem from '../ui/Problem.svelte';
   import { preferences } from '../units/preferences.svelte';
   import { BookState, provideBook } from './book-state.svelte';
@@ -33,6 +33,20 @@
     `/api/books/${book.id}/revisions/${book.base?.revision.number}/card.pdf` +
       `?speed=${encodeURIComponent(preferences.speed)}&length=${preferences.length}`,
   );
+
+  const exports = $derived([
+    {
+      name: 'The whole book, JSON',
+      href: `/api/books/${book.id}/export`,
+      as: 'download' as const,
+    },
+    {
+      name: 'Action points, GPX',
+      href: `/api/books/${book.id}/revisions/${book.base?.revision.number}/points.gpx`,
+      as: 'download' as const,
+    },
+    { name: 'The lap spoken, call-outs', href: `/books/${book.id}/calls` },
+  ]);
 
   function turn(step: number) {
     if (corners.length === 0) return;
@@ -117,32 +131,7 @@
       <CardMenu bookId={book.id} revision={book.base.revision.number}>
         <Printer size={18} /> Card
       </CardMenu>
-      <details class="dropdown dropdown-end">
-        <summary class="btn btn-ghost">Export</summary>
-        <ul
-          class="dropdown-content border-base-content bg-base-100 rounded-box z-20 w-64 border-2 p-2"
-        >
-          <li>
-            <a
-              class="btn btn-ghost w-full justify-start"
-              href="/api/books/{book.id}/export"
-              download>The whole book, JSON</a
-            >
-          </li>
-          <li>
-            <a
-              class="btn btn-ghost w-full justify-start"
-              href="/api/books/{book.id}/revisions/{book.base.revision.number}/points.gpx"
-              download>Action points, GPX</a
-            >
-          </li>
-          <li>
-            <a class="btn btn-ghost w-full justify-start" href="/books/{book.id}/calls"
-              >The lap spoken, call-outs</a
-            >
-          </li>
-        </ul>
-      </details>
+      <Menu items={exports}>Export</Menu>
     {/if}
     <button class="btn btn-ghost w-10 px-0" onclick={() => (keysShown = true)} aria-label="Keys"
       >?</button
@@ -173,4 +162,8 @@
 {:else if !book.problem}
   <p class="p-8 text-lg" role="status">Computing the lap …</p>
 {/if}
-{#if keysShown}<Keys onclose={() => (keysShown = false)} />{/if}
+{#if keysShown}
+  {#await import('../ui/Keys.svelte') then { default: Keys }}
+    <Keys onclose={() => (keysShown = false)} />
+  {/await}
+{/if}

@@ -1,9 +1,7 @@
 <script lang="ts">
   import Redo from '@lucide/svelte/icons/redo-2';
   import Undo from '@lucide/svelte/icons/undo-2';
-  import Dialog from '../ui/Dialog.svelte';
   import { gainOver, lapTime } from '../units/format';
-  import Settle from './Settle.svelte';
   import { useBook } from './book-state.svelte';
 
   interface Props {
@@ -18,12 +16,6 @@
     (book.view?.revision.lap.time_s ?? 0) - (book.base?.revision.lap.time_s ?? 0),
   );
   const shown = $derived(book.changes > 0 || (book.history?.future.length ?? 0) > 0);
-
-  async function keep(event: SubmitEvent) {
-    event.preventDefault();
-    if (await book.keep(reason)) reason = '';
-    keeping = false;
-  }
 </script>
 
 {#if shown}
@@ -64,33 +56,10 @@
   </aside>
 {/if}
 {#if keeping}
-  <Dialog
-    title="Keep as revision {(book.newest?.number ?? 0) + 1}"
-    onclose={() => (keeping = false)}
-  >
-    <form onsubmit={keep} class="grid gap-3">
-      {#if !book.isNewest}
-        <p>
-          You started from revision {book.base!.revision.number}, and revision {book.newest!.number} is
-          newer. Open the newest one to keep changes.
-        </p>
-      {/if}
-      <label class="grid gap-1">
-        <span>Why? Next time you will want to know.</span>
-        <input
-          class="input h-12 w-full"
-          bind:value={reason}
-          required
-          maxlength="500"
-          placeholder="what was tried or seen on track"
-          {@attach (input: HTMLInputElement) => input.focus()}
-        />
-      </label>
-      <div class="flex justify-end gap-2">
-        <button type="button" class="btn" onclick={() => (keeping = false)}>Back</button>
-        <button class="btn btn-primary" disabled={!reason.trim() || !book.isNewest}>Keep</button>
-      </div>
-    </form>
-  </Dialog>
+  {#await import('./KeepDialog.svelte') then { default: KeepDialog }}
+    <KeepDialog bind:reason onclose={() => (keeping = false)} />
+  {/await}
 {/if}
-{#if book.theirs}<Settle />{/if}
+{#if book.theirs}
+  {#await import('./Settle.svelte') then { default: Settle }}<Settle />{/await}
+{/if}

@@ -111,6 +111,7 @@
 <div class="flex gap-2 pt-2">
   <button
     class="btn"
+    data-new-sheet
     onclick={() =>
       (edited = { sheet: { ...(sheets[sheets.length - 1]?.sheet ?? {}), name: 'New sheet' } })}
     >New sheet</button

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { tabKeys } from '../ui/keys';
+  import Tabs from '../ui/Tabs.svelte';
   import { useCircuit } from './circuit-state.svelte';
   import DetailsForm from './DetailsForm.svelte';
   import type { ThingKind } from './edits';
@@ -16,7 +16,7 @@
   import WidthTool from './WidthTool.svelte';
 
   const circuit = useCircuit();
-  let panel = $state<'things' | 'light' | 'versions'>('things');
+  let panel = $state<(typeof TABS)[number]['key']>('things');
   let light = $state.raw<LightView>();
   let measuring = $state(false);
   const kinds: [ThingKind, string][] = [
@@ -26,11 +26,11 @@
     ['hazards', 'Hazard'],
     ['corners', 'Corner'],
   ];
-  const panels: ['things' | 'light' | 'versions', string][] = [
-    ['things', 'Along the lap'],
-    ['light', 'Light'],
-    ['versions', 'Versions'],
-  ];
+  const TABS = [
+    { key: 'things', name: 'Along the lap' },
+    { key: 'light', name: 'Light' },
+    { key: 'versions', name: 'Versions' },
+  ] as const;
 </script>
 
 <main class="grid grid-cols-[430px_minmax(0,1fr)_330px] gap-4 px-4 pb-20">
@@ -41,26 +41,11 @@
     <h1 class="sr-only">{circuit.view!.name}</h1>
     <PlanView {light} />
     <Profile />
-    <div
-      class="flex items-center gap-1 pt-1"
-      role="tablist"
-      aria-label="More of the circuit"
-      {@attach tabKeys}
-    >
-      {#each panels as [key, name] (key)}
-        <button
-          role="tab"
-          aria-selected={panel === key}
-          class={['btn', panel === key ? 'btn-primary' : 'btn-ghost']}
-          onclick={() => (panel = key)}>{name}</button
-        >
-      {/each}
-    </div>
-    <div class="pt-2" role="tabpanel" aria-label={panel}>
+    <Tabs label="More of the circuit" id="circuit" tabs={TABS} bind:open={panel} panelClass="pt-2">
       {#if panel === 'things'}<ThingsPanel />{:else if panel === 'light'}<LightPanel
           bind:light
         />{:else}<VersionsPanel />{/if}
-    </div>
+    </Tabs>
   </div>
   <div class="grid content-start gap-3">
     <Readout />

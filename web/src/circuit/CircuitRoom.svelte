@@ -1,5 +1,6 @@
 <script lang="ts">
   import Header from '../ui/Header.svelte';
+  import Menu from '../ui/Menu.svelte';
   import { controlKey, hasOwnKeys, plainKey } from '../ui/keys';
   import Problem from '../ui/Problem.svelte';
   import Stale from '../ui/Stale.svelte';
@@ -16,6 +17,19 @@
   const circuit = new CircuitState(id);
   provideCircuit(circuit);
   circuit.open();
+
+  const FILES = [
+    ['circuit.geojson', 'Circuit GeoJSON'],
+    ['centreline.csv', 'Centreline CSV'],
+    ['marks.gpx', 'Marks as GPX'],
+  ];
+  const exports = $derived(
+    FILES.map(([file, name]) => ({
+      name,
+      href: `/api/circuits/${circuit.id}/${file}`,
+      as: 'download' as const,
+    })),
+  );
 
   const withControl: Record<string, () => void> = {
     z: () => circuit.undo(),
@@ -48,22 +62,7 @@
   {/if}
   {#snippet actions()}
     <a class="btn btn-ghost" href="/circuits/{circuit.id}/walk">Walk</a>
-    <details class="dropdown dropdown-end">
-      <summary class="btn btn-ghost">Export</summary>
-      <ul
-        class="dropdown-content border-base-content bg-base-100 rounded-box z-20 w-60 border-2 p-2"
-      >
-        {#each [['circuit.geojson', 'Circuit GeoJSON'], ['centreline.csv', 'Centreline CSV'], ['marks.gpx', 'Marks as GPX']] as [file, name] (file)}
-          <li>
-            <a
-              class="btn btn-ghost w-full justify-start"
-              href="/api/circuits/{circuit.id}/{file}"
-              download>{name}</a
-            >
-          </li>
-        {/each}
-      </ul>
-    </details>
+    <Menu items={exports} width="w-60">Export</Menu>
   {/snippet}
 </Header>
 {#if circuit.problem}

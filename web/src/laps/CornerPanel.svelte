@@ -3,7 +3,7 @@
   import type { CornerPage, View } from '../api/types';
   import type { OtherLine } from '../strip/other-lines';
   import Strip from '../strip/Strip.svelte';
-  import { tabKeys } from '../ui/keys';
+  import Tabs from '../ui/Tabs.svelte';
   import AlongPanel from './AlongPanel.svelte';
   import { PLACES, places } from './debrief';
   import type { DebriefDesk } from './debrief-state.svelte';
@@ -35,6 +35,13 @@
     desk.debrief!.remarks.filter((r) => r.corner === page.corner || r.corner == null).length,
   );
 
+  const tabs = $derived(
+    TABS.map(([key, name]) => ({
+      key,
+      name: key === 'remarks' && said ? `${name} (${said})` : name,
+    })),
+  );
+
   /** The line of the best lap that counts, where its positions tell. */
   let line = $state.raw<OtherLine>();
   $effect(() => {
@@ -56,22 +63,7 @@
 </script>
 
 <h2 class="text-2xl font-bold">{page.corner} {page.name}</h2>
-<div class="flex gap-1 pb-1" role="tablist" aria-label="Corner {page.corner}" {@attach tabKeys}>
-  {#each TABS as [key, name] (key)}
-    <button
-      id="debrief-{key}"
-      role="tab"
-      aria-selected={open === key}
-      aria-controls="debrief-panel"
-      class={[
-        'figures h-10 border-b-4 px-3 text-lg',
-        open === key ? 'border-base-content font-semibold' : 'border-base-300 text-neutral',
-      ]}
-      onclick={() => (open = key)}>{name}{key === 'remarks' && said ? ` (${said})` : ''}</button
-    >
-  {/each}
-</div>
-<div id="debrief-panel" role="tabpanel" aria-labelledby="debrief-{open}">
+<Tabs label="Corner {page.corner}" id="debrief" {tabs} bind:open>
   {#if open === 'strip'}
     <Strip {page} trace={view.trace} height={560} {scatters} lines={line ? [line] : []} />
     <p class="text-neutral text-sm leading-snug">
@@ -97,4 +89,4 @@
   {:else}
     <HistoryPanel book={desk.book} session={desk.session} {page} trace={view.trace} />
   {/if}
-</div>
+</Tabs>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { LapFile } from '../api/laps';
+  import Popover from '../ui/Popover.svelte';
   import type { DebriefDesk } from './debrief-state.svelte';
 
   const { desk, files }: { desk: DebriefDesk; files: LapFile[] } = $props();
@@ -30,47 +31,43 @@
     </span>
     <button class="btn btn-ghost" onclick={() => desk.taking?.abort.abort()}>Cancel</button>
   {/if}
-  <details class="dropdown" data-logger bind:open={loggerOpen}>
-    <summary class="btn btn-ghost">Simulated logger</summary>
-    <div
-      class="dropdown-content border-base-content bg-base-100 rounded-box z-20 w-96 border-2 p-3 leading-snug"
+  <Popover data-logger bind:open={loggerOpen}>
+    {#snippet button()}Simulated logger{/snippet}
+    <p class="pb-1">
+      It drives this book with a person's errors and stands in for a logger of your own.
+    </p>
+    <a
+      class="btn btn-ghost w-full justify-start"
+      href="{base}?laps=6&seed={files.length + 1}"
+      download>A file with pedals, 100 times a second</a
     >
-      <p class="pb-1">
-        It drives this book with a person's errors and stands in for a logger of your own.
-      </p>
-      <a
-        class="btn btn-ghost w-full justify-start"
-        href="{base}?laps=6&seed={files.length + 1}"
-        download>A file with pedals, 100 times a second</a
-      >
-      <a
-        class="btn btn-ghost w-full justify-start"
-        href="{base}?laps=6&kind=position&seed={files.length + 1}"
-        download>A file of positions, 10 times a second</a
-      >
-      <button
-        class="btn btn-ghost w-full justify-start"
-        disabled={desk.live?.running}
-        onclick={() => {
-          loggerOpen = false;
-          void desk.startLive();
-        }}>Live: laps as they are driven, 20 times faster</button
-      >
-      <label class="btn btn-ghost w-full justify-start">
-        Look at the columns of a file first
-        <input
-          type="file"
-          class="sr-only"
-          accept=".csv,text/csv,.txt"
-          data-columns-of
-          onchange={(e) => {
-            void desk.ask(e.currentTarget.files?.[0]);
-            e.currentTarget.value = '';
-          }}
-        />
-      </label>
-    </div>
-  </details>
+    <a
+      class="btn btn-ghost w-full justify-start"
+      href="{base}?laps=6&kind=position&seed={files.length + 1}"
+      download>A file of positions, 10 times a second</a
+    >
+    <button
+      class="btn btn-ghost w-full justify-start"
+      disabled={desk.live?.running}
+      onclick={() => {
+        loggerOpen = false;
+        void desk.startLive();
+      }}>Live: laps as they are driven, 20 times faster</button
+    >
+    <label class="btn btn-ghost w-full justify-start">
+      Look at the columns of a file first
+      <input
+        type="file"
+        class="sr-only"
+        accept=".csv,text/csv,.txt"
+        data-columns-of
+        onchange={(e) => {
+          void desk.ask(e.currentTarget.files?.[0]);
+          e.currentTarget.value = '';
+        }}
+      />
+    </label>
+  </Popover>
   {#if desk.live?.running}
     <span role="status" class="figures" data-live
       >● live: {desk.live.rows.toLocaleString('en')} samples, {desk.live.laps} laps</span
@@ -80,28 +77,22 @@
     <span role="status" class="text-error">The logger's line ended: {desk.live.problem}</span>
   {/if}
   {#each files as file (file.id)}
-    <details class="dropdown">
-      <summary class="btn btn-ghost figures" data-file={file.name}
-        >{file.name}{file.corrections.length ? ' ▲' : ''}</summary
-      >
-      <div
-        class="dropdown-content border-base-content bg-base-100 rounded-box z-20 w-[26rem] border-2 p-3 leading-snug"
-      >
-        <p>{file.samples.toLocaleString('en')} samples; taken: {file.used.join(', ')}.</p>
-        {#if file.unknown.length}<p>Not known and left out: {file.unknown.join(', ')}.</p>{/if}
-        {#each file.missing as words (words)}<p class="text-neutral">{words}</p>{/each}
-        {#each file.corrections as correction (correction)}
-          <p class="text-warning font-semibold">▲ {correction}</p>
-        {:else}<p class="text-neutral">Nothing had to be put right.</p>{/each}
-        <div class="flex gap-2 pt-2">
-          <a class="btn btn-ghost" href="/api/laps/{file.id}/file.csv" download
-            >As it was brought in</a
-          >
-          <button class="btn btn-ghost text-error" onclick={() => desk.remove(file.id)}
-            >Take {file.name} out</button
-          >
-        </div>
+    <Popover class="btn btn-ghost figures" width="w-[26rem]" data-file={file.name}>
+      {#snippet button()}{file.name}{file.corrections.length ? ' ▲' : ''}{/snippet}
+      <p>{file.samples.toLocaleString('en')} samples; taken: {file.used.join(', ')}.</p>
+      {#if file.unknown.length}<p>Not known and left out: {file.unknown.join(', ')}.</p>{/if}
+      {#each file.missing as words (words)}<p class="text-neutral">{words}</p>{/each}
+      {#each file.corrections as correction (correction)}
+        <p class="text-warning font-semibold">▲ {correction}</p>
+      {:else}<p class="text-neutral">Nothing had to be put right.</p>{/each}
+      <div class="flex gap-2 pt-2">
+        <a class="btn btn-ghost" href="/api/laps/{file.id}/file.csv" download
+          >As it was brought in</a
+        >
+        <button class="btn btn-ghost text-error" onclick={() => desk.remove(file.id)}
+          >Take {file.name} out</button
+        >
       </div>
-    </details>
+    </Popover>
   {/each}
 </div>

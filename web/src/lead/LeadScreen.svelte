@@ -5,9 +5,9 @@
   import { route } from '../router';
   import SessionLinks from '../session/SessionLinks.svelte';
   import { hourWords, sessionName } from '../session/words';
-  import { tabKeys } from '../ui/keys';
   import Problem from '../ui/Problem.svelte';
   import Stale from '../ui/Stale.svelte';
+  import Tabs from '../ui/Tabs.svelte';
   import CallsPanel from './CallsPanel.svelte';
   import ConesPanel from './ConesPanel.svelte';
   import GroupPanel from './GroupPanel.svelte';
@@ -30,6 +30,12 @@
   let kept = $state.raw<KeptSession>();
   let tab = $state<(typeof TABS)[number][0]>('road');
   const left = $derived(desk.lead?.day.safetyBrief.filter((i) => !i.done).length ?? 0);
+  const tabs = $derived(
+    TABS.map(([key, name]) => ({
+      key,
+      name: key === 'brief' && left ? `${name} · ${left} to say` : name,
+    })),
+  );
 
   async function load() {
     try {
@@ -56,34 +62,20 @@
     <SessionLinks {kept} current="lead" />
   {/if}
   {#if desk.lead}
-    <div class="flex items-end gap-1 pt-1" role="tablist" aria-label="Lead" {@attach tabKeys}>
-      {#each TABS as [key, name] (key)}
-        <button
-          role="tab"
-          id="lead-{key}"
-          aria-selected={tab === key}
-          aria-controls="lead-panel"
-          class={[
-            'figures min-h-10 border-b-4 px-4 text-lg',
-            tab === key ? 'border-base-content font-semibold' : 'border-base-300',
-          ]}
-          onclick={() => (tab = key)}
-          >{name}{key === 'brief' && left ? ` · ${left} to say` : ''}</button
-        >
-      {/each}
-      <span class="grow"></span>
-      {#if desk.past.length && tab !== 'road'}
-        <button class="btn btn-ghost" onclick={desk.undo}>Undo</button>
-      {/if}
-    </div>
-    <div id="lead-panel" role="tabpanel" aria-labelledby="lead-{tab}" class="pt-3">
+    <Tabs label="Lead" id="lead" {tabs} bind:open={tab} panelClass="pt-3">
+      {#snippet beside()}
+        <span class="grow"></span>
+        {#if desk.past.length && tab !== 'road'}
+          <button class="btn btn-ghost" onclick={desk.undo}>Undo</button>
+        {/if}
+      {/snippet}
       {#if tab === 'road'}<RoadPanel ongroup={() => (tab = 'group')} />
       {:else if tab === 'group'}<GroupPanel />
       {:else if tab === 'cones'}<ConesPanel />
       {:else if tab === 'calls'}<CallsPanel />
       {:else if tab === 'brief'}<SafetyBrief />
       {:else}<SheetsPanel />{/if}
-    </div>
+    </Tabs>
   {:else if !desk.problem}<p class="p-4" role="status">Looking up the group …</p>{/if}
 </div>
 {#if desk.stale}

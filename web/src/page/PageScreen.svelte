@@ -5,6 +5,7 @@
   import Plan from '../strip/Plan.svelte';
   import Strip from '../strip/Strip.svelte';
   import Problem from '../ui/Problem.svelte';
+  import Tabs from '../ui/Tabs.svelte';
   import { gain } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
   import Answer from './Answer.svelte';
@@ -16,8 +17,7 @@
   import Notes from './Notes.svelte';
   import { providePage } from './page-context';
   import PurposesPanel from './PurposesPanel.svelte';
-  import PanelTabs from './PanelTabs.svelte';
-  import { Panels } from './panels.svelte';
+  import { Panels, type Panel } from './panels.svelte';
   import WaysPanel from './WaysPanel.svelte';
   import { describe } from './words';
 
@@ -35,6 +35,15 @@
     return pages[(pages.indexOf(page) + 1) % pages.length];
   });
   const corner = $derived(view.trace.corners.find((c) => c.number === page.corner));
+  const TABS: { key: Panel; name: string }[] = [
+    { key: 'words', name: 'In words' },
+    { key: 'ways', name: 'Ways through' },
+    { key: 'gears', name: 'Gears' },
+    { key: 'days', name: 'Other days' },
+    { key: 'purposes', name: 'Purposes' },
+    { key: 'link', name: 'The link' },
+  ];
+  const tabs = $derived(TABS.filter((tab) => tab.key !== 'link' || corner?.linkWithNext));
 
   // The open panel speaks of this corner and this draft.
   let askedOf = 0;
@@ -94,9 +103,8 @@
       </div>
       <Plan {page} trace={view.trace} />
     </div>
-    <PanelTabs {panels} linked={corner?.linkWithNext ?? false} />
-    {#if panels.problem}<Problem problem={panels.problem} onclose={() => panels.close()} />{/if}
-    <div id="panel" role="tabpanel" aria-labelledby="tab-{panels.open}" aria-busy={panels.asking}>
+    <Tabs label="This corner" id="tab" {tabs} bind:open={panels.open} busy={panels.asking}>
+      {#if panels.problem}<Problem problem={panels.problem} onclose={() => panels.close()} />{/if}
       {#if panels.open === 'words'}
         {#key page.corner}
           <Lines />
@@ -108,7 +116,7 @@
       {:else if panels.open === 'purposes'}<PurposesPanel {panels} />
       {:else}<LinkPanel {panels} />{/if}
       {#if panels.asking}<p class="text-neutral py-2" role="status">Computing …</p>{/if}
-    </div>
+    </Tabs>
     <p class="text-neutral pt-2 text-sm">
       Estimates of a model: begin at the safe mark and work up in small steps. Closed courses only;
       flags, officials, the circuit's rules and your instructor come first. Nothing to be read while

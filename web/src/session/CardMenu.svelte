@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
+  import Menu from '../ui/Menu.svelte';
   import { preferences } from '../units/preferences.svelte';
 
   interface Props {
@@ -16,25 +17,18 @@
     ['dash', 'Wrist or dash, numbers only'],
     ['tank', 'For the tank of a motorcycle'],
   ];
+  const items = $derived(
+    FORMATS.map(([format, name]) => ({
+      name,
+      href: url(format),
+      as: 'beside' as const,
+      mark: format,
+    })),
+  );
   const url = (format: string) =>
     `/api/books/${bookId}/revisions/${revision}/card.pdf?format=${format}` +
     `&speed=${encodeURIComponent(preferences.speed)}&length=${preferences.length}` +
     (session ? `&session=${session}` : '');
 </script>
 
-<details class="dropdown dropdown-end">
-  <summary class="btn btn-ghost" data-cards>{@render children()}</summary>
-  <ul class="dropdown-content border-base-content bg-base-100 rounded-box z-20 w-64 border-2 p-2">
-    {#each FORMATS as [format, name], i (format)}
-      <li>
-        <a
-          class="btn btn-ghost w-full justify-start"
-          href={url(format)}
-          target="_blank"
-          rel="noopener"
-          data-card={i === 0 ? '' : undefined}>{name}</a
-        >
-      </li>
-    {/each}
-  </ul>
-</details>
+<Menu {items} data-cards>{@render children()}</Menu>

@@ -7,9 +7,10 @@
   import { route } from '../router';
   import { platesOf } from '../strip/plates';
   import Strip from '../strip/Strip.svelte';
-  import { plainKey, tabKeys } from '../ui/keys';
+  import { plainKey } from '../ui/keys';
   import Problem from '../ui/Problem.svelte';
   import Stale from '../ui/Stale.svelte';
+  import Tabs from '../ui/Tabs.svelte';
   import { gain, gainOver, lapTime } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
   import ChangeRow from './ChangeRow.svelte';
@@ -39,6 +40,13 @@
     ),
   );
   const changed = $derived(pages[at]);
+  const tabs = $derived(
+    pages.map((p) => ({
+      key: String(p.corner),
+      name: `${p.corner}${p.open ? '' : ' ✓'}`,
+      label: `Corner ${p.corner}, ${p.open ? `${p.open} open` : 'decided'}`,
+    })),
+  );
   const pageOf = (view: View | undefined) =>
     view?.revision.pages.find((p) => p.corner === changed?.corner);
   const page = $derived(pageOf(then));
@@ -184,62 +192,50 @@
           </p>
         </div>
         <div class="min-w-0 grow">
-          <div
-            class="flex flex-wrap gap-1"
-            role="tablist"
-            aria-label="Changed pages"
-            {@attach tabKeys}
+          <Tabs
+            label="Changed pages"
+            id="changed"
+            look="boxes"
+            {tabs}
+            open={String(changed.corner)}
+            onopen={(corner) => (chosen = Number(corner))}
           >
-            {#each pages as p (p.corner)}
-              <button
-                role="tab"
-                aria-selected={p.corner === changed.corner}
-                class={[
-                  'figures h-10 min-w-10 rounded border-2 px-2 text-lg',
-                  p.corner === changed.corner
-                    ? 'border-base-content bg-base-content text-base-100'
-                    : 'border-base-300',
-                ]}
-                aria-label="Corner {p.corner}, {p.open ? `${p.open} open` : 'decided'}"
-                onclick={() => (chosen = p.corner)}>{p.corner}{p.open ? '' : ' ✓'}</button
-              >
-            {/each}
-          </div>
-          <div class="flex items-baseline gap-3 pt-1">
-            <h2 class="text-3xl font-bold">{changed.corner} {page.name}</h2>
-            <p class="figures text-lg">{gain(page.time_s - before.time_s)}</p>
-          </div>
-          <ul data-changes>
-            {#each changed.changes as change (change.field)}
-              <ChangeRow
-                {change}
-                {page}
-                {before}
-                trace={then.trace}
-                decision={decisionOn(prepared.decisions, change)}
-                {busy}
-                ondecide={(decisions) => keep(decisions)}
-                decisions={prepared.decisions}
-              />
-            {/each}
-          </ul>
-          <div class="flex items-center gap-3 pt-3">
-            <button
-              class="btn btn-primary"
-              disabled={busy}
-              onclick={() => keep(acceptRest(prepared!, changed.corner), true)}
-              >{changed.open ? 'Accept this page, go on' : 'Go on'}</button
-            >
-            <span class="text-neutral">key A</span>
-          </div>
-          {#if prepared.openPoints.length}
-            <h3 class="figures pt-4 text-lg font-semibold">Still open from before</h3>
-            <ul class="list-inside list-disc">
-              {#each prepared.openPoints as point, i (i)}
-                <li>{point.corner ? `Corner ${point.corner}: ` : ''}{point.words}</li>
+            <div class="flex items-baseline gap-3 pt-1">
+              <h2 class="text-3xl font-bold">{changed.corner} {page.name}</h2>
+              <p class="figures text-lg">{gain(page.time_s - before.time_s)}</p>
+            </div>
+            <ul data-changes>
+              {#each changed.changes as change (change.field)}
+                <ChangeRow
+                  {change}
+                  {page}
+                  {before}
+                  trace={then.trace}
+                  decision={decisionOn(prepared.decisions, change)}
+                  {busy}
+                  ondecide={(decisions) => keep(decisions)}
+                  decisions={prepared.decisions}
+                />
               {/each}
             </ul>
-          {/if}
+            <div class="flex items-center gap-3 pt-3">
+              <button
+                class="btn btn-primary"
+                disabled={busy}
+                onclick={() => keep(acceptRest(prepared!, changed.corner), true)}
+                >{changed.open ? 'Accept this page, go on' : 'Go on'}</button
+              >
+              <span class="text-neutral">key A</span>
+            </div>
+            {#if prepared.openPoints.length}
+              <h3 class="figures pt-4 text-lg font-semibold">Still open from before</h3>
+              <ul class="list-inside list-disc">
+                {#each prepared.openPoints as point, i (i)}
+                  <li>{point.corner ? `Corner ${point.corner}: ` : ''}{point.words}</li>
+                {/each}
+              </ul>
+            {/if}
+          </Tabs>
         </div>
       </div>
     {/if}

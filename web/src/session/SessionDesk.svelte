@@ -26,6 +26,7 @@
   let removing = $state(false);
 
   async function remove() {
+    removing = false;
     try {
       await api.removeSession(id, session.kept!.edition);
       await navigate('/books/:id/sessions', { params: { id: book.id } });
@@ -90,7 +91,7 @@
       <button class="btn" onclick={planNext}>Plan the next from this one</button>
       <a class="btn btn-ghost" href="/api/sessions/{id}/session.ics" download>Calendar entry</a>
       <span class="grow"></span>
-      <button class="btn btn-ghost text-error" onclick={() => (removing = true)}
+      <button class="btn btn-ghost text-error" data-remove-session onclick={() => (removing = true)}
         >Remove this session</button
       >
     </div>
@@ -114,9 +115,9 @@
       What goes: its hour, tyres, conditions, forecast, decisions and result, and every file of laps
       that was brought in for it. The revision that was issued for it stays in the book.
     </p>
-    <form method="dialog" class="mt-4 flex justify-end gap-2">
-      <button class="btn">Keep it</button>
+    <p class="mt-4 flex justify-end gap-2">
+      <button class="btn" onclick={() => (removing = false)}>Keep it</button>
       <button class="btn btn-primary" onclick={remove}>Remove it</button>
-    </form>
+    </p>
   </Dialog>
 {/if}

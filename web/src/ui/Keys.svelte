@@ -40,5 +40,5 @@
       this list opens by its button.
     </span>
   </label>
-  <form method="dialog" class="mt-4 text-right"><button class="btn">Close</button></form>
+  <p class="mt-4 text-right"><button class="btn" onclick={onclose}>Close</button></p>
 </Dialog>

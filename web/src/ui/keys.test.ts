@@ -3,7 +3,7 @@ import { afterEach, describe, expect, it, vi } from 'vitest';
 
 vi.stubGlobal('localStorage', fakeStorage());
 const { preferences } = await import('../units/preferences.svelte');
-const { controlKey, plainKey, tabFor } = await import('./keys');
+const { controlKey, plainKey } = await import('./keys');
 
 const HELD = ['ctrlKey', 'metaKey', 'altKey', 'shiftKey'] as const;
 
@@ -52,12 +52,4 @@ describe('shortcuts', () => {
     expect(controlKey(press('z', { ctrlKey: true, shiftKey: true }))).toBeUndefined();
     expect(controlKey(press('z', { ctrlKey: true, altKey: true }))).toBeUndefined();
   });
-});
-
-it('keys lead along tabs and round their ends', () => {
-  expect(tabFor('ArrowRight', 2, 3)).toBe(0);
-  expect(tabFor('ArrowLeft', 0, 3)).toBe(2);
-  expect(tabFor('Home', 2, 3)).toBe(0);
-  expect(tabFor('End', 0, 3)).toBe(2);
-  expect(tabFor('a', 0, 3)).toBeUndefined();
 });

@@ -1,7 +1,8 @@
 import { preferences } from '../units/preferences.svelte';
 
 /** Where keys mean what is typed or chosen there, and no shortcut. */
-const OWN_KEYS = 'input, select, textarea, dialog, [contenteditable], [role=slider], [role=menu]';
+const OWN_KEYS =
+  'input, select, textarea, [role=dialog], [contenteditable], [role=slider], [role=menu]';
 
 /** Keys that choose among tabs, and nothing else there. */
 const TAB_KEYS = /^(Arrow(Left|Right|Up|Down)|Home|End)$/;
@@ -33,43 +34,3 @@ export function hasOwnKeys(target: EventTarget | null): boolean {
 
 const isWithin = (target: EventTarget | null, css: string) =>
   !!(target as Element | null)?.closest?.(css);
-
-/** Index of the tab that a key leads to, or undefined; the pattern of the ARIA practices. */
-export function tabFor(key: string, at: number, count: number): number | undefined {
-  if (key === 'ArrowRight') return (at + 1) % count;
-  if (key === 'ArrowLeft') return (at - 1 + count) % count;
-  if (key === 'Home') return 0;
-  if (key === 'End') return count - 1;
-  return undefined;
-}
-
-/**
- * Gives a tablist its keys: arrows, Home and End choose a tab and move the focus to it; Tab goes to
- * the chosen one alone. To be attached to the element with the role.
- */
-export function tabKeys(list: HTMLElement) {
-  const tabs = () => [...list.querySelectorAll<HTMLElement>('[role=tab]')];
-  const rove = () => {
-    for (const tab of tabs()) tab.tabIndex = tab.getAttribute('aria-selected') === 'true' ? 0 : -1;
-  };
-  const onkeydown = (event: KeyboardEvent) => {
-    if (event.ctrlKey || event.metaKey || event.altKey || event.shiftKey) return;
-    const all = tabs();
-    const at = all.indexOf((event.target as Element).closest<HTMLElement>('[role=tab]')!);
-    const next = at < 0 ? undefined : tabFor(event.key, at, all.length);
-    if (next === undefined) return;
-    event.preventDefault();
-    event.stopPropagation();
-    all[next].click();
-    // A choice may draw the tabs anew.
-    requestAnimationFrame(() => tabs()[next]?.focus());
-  };
-  const watch = new MutationObserver(rove);
-  watch.observe(list, { subtree: true, childList: true, attributeFilter: ['aria-selected'] });
-  rove();
-  list.addEventListener('keydown', onkeydown);
-  return () => {
-    watch.disconnect();
-    list.removeEventListener('keydown', onkeydown);
-  };
-}

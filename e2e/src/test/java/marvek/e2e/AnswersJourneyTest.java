@@ -75,7 +75,7 @@ class AnswersJourneyTest {
     browser.press("Gears");
     browser.seeText("[data-gears]", "the model's choice");
     assertThat(browser.text("[data-gears]")).contains("slower").contains("rpm");
-    assertThat(browser.text("#panel")).contains("Before the brakes");
+    assertThat(browser.text("[role=tabpanel]")).contains("Before the brakes");
   }
 
   @Test
@@ -114,9 +114,9 @@ class AnswersJourneyTest {
     browser.seeText("[data-sheet-comparison]", "Wing setting");
     assertThat(browser.text("[data-sheet-comparison]")).contains("not computed").contains("69 %");
     browser.press("New sheet");
-    browser.see("dialog input[required]").clear();
+    browser.see("[role=dialog] input[required]").clear();
     String name = "Sheet " + UUID.randomUUID();
-    browser.see("dialog input[required]").sendKeys(name);
+    browser.see("[role=dialog] input[required]").sendKeys(name);
     browser.press("Keep the sheet");
     browser.seeText("[data-sheets]", name);
     browser.press("Use", "[data-sheets]");
@@ -186,7 +186,7 @@ class AnswersJourneyTest {
 
   private static void keep(Browser browser, String reason) {
     browser.press("Keep as revision");
-    browser.see("dialog input").sendKeys(reason);
-    browser.click("dialog button.btn-primary");
+    browser.see("[role=dialog] input").sendKeys(reason);
+    browser.click("[role=dialog] button.btn-primary");
   }
 }

@@ -9,6 +9,7 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.BooleanSupplier;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.OutputType;
@@ -243,6 +244,32 @@ final class Browser implements AutoCloseable {
                     .findFirst()
                     .orElse(null))
         .click();
+  }
+
+  /** Presses the thing of a kind that begins with some words. */
+  void clickWords(String css, String words) {
+    until()
+        .until(
+            d ->
+                d.findElements(By.cssSelector(css)).stream()
+                    .filter(e -> e.getText().strip().contains(words))
+                    .findFirst()
+                    .orElse(null))
+        .click();
+  }
+
+  /** Waits until something holds. */
+  void until(String what, BooleanSupplier holds) {
+    until().withMessage(what).until(d -> holds.getAsBoolean());
+  }
+
+  List<WebElement> all(String css) {
+    return driver.findElements(By.cssSelector(css));
+  }
+
+  /** Presses where nothing but the ground is. */
+  void clickCorner() {
+    new Actions(driver).moveToLocation(2, 790).click().perform();
   }
 
   /** Number of things of a kind on the screen. */

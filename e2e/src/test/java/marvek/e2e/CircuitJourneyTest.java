@@ -91,7 +91,7 @@ class CircuitJourneyTest {
     browser.seeText("[data-draft]", "7 changes");
     browser.seeText("[data-draft]", "saved");
     browser.press("Keep");
-    browser.click("dialog button.btn-primary");
+    browser.click("[role=dialog] button.btn-primary");
     browser.seeNoMore("[data-draft]");
     JsonNode kept = scripts.get("/api/circuits/" + circuit).body().get("edits");
     assertThat(kept.get("marks")).hasSize(5);
@@ -196,8 +196,8 @@ class CircuitJourneyTest {
 
     browser.open("/circuits/" + circuit + "/walk");
     browser.press("Finish the walk");
-    browser.seeText("dialog", "150 board moved by 10 m");
-    browser.click("dialog button.btn-primary");
+    browser.seeText("[role=dialog]", "150 board moved by 10 m");
+    browser.click("[role=dialog] button.btn-primary");
     browser.seeText("header", "layout version 4");
 
     browser.open("/books/" + book);
@@ -221,8 +221,8 @@ class CircuitJourneyTest {
     browser.seeText("article ol", "as the pit wall ends");
     browser.seeText("aside", "1 change");
     browser.press("Keep as revision 2");
-    browser.see("dialog input").sendKeys("my own words");
-    browser.click("dialog button.btn-primary");
+    browser.see("[role=dialog] input").sendKeys("my own words");
+    browser.click("[role=dialog] button.btn-primary");
     browser.seeNoMore("aside");
     assertThat(
             scripts

@@ -72,9 +72,9 @@ class DebriefJourneyTest {
     browser.seeText("h2", "9 Quarry");
     // Of two laps nothing is said to be a habit.
     for (int lap = 2; lap <= 4; lap++) {
-      browser.click("[data-lap='" + lap + "'] summary");
-      browser.press("Does not count", "[data-lap='" + lap + "']");
-      browser.seeText("[data-lap='" + lap + "'] summary", "off or stopped");
+      browser.click("[data-lap='" + lap + "']");
+      browser.clickWords("[role=menuitemradio]", "Does not count");
+      browser.seeText("[data-lap='" + lap + "']", "off or stopped");
     }
     browser.seeText("main", "Three laps that count");
     List<String> serious =
@@ -96,9 +96,9 @@ class DebriefJourneyTest {
     browser.seeText("main", "No laps yet");
     Path words = Files.writeString(folder.resolve("words.csv"), "corner,remark\n4,late\n");
     browser.chooseFile("[data-laps-in]", words);
-    browser.seeText("dialog", "no column of times is known");
+    browser.seeText("[role=dialog]", "no column of times is known");
     browser.press("Leave it");
-    browser.seeNoMore("dialog");
+    browser.seeNoMore("[role=dialog]");
     Path binary = Files.write(folder.resolve("binary.csv"), new byte[] {80, 75, 3, 4, 0, 0, 0});
     browser.chooseFile("[data-laps-in]", binary);
     browser.seeText("[role=alert]", "This is a binary file, not text");
@@ -172,12 +172,12 @@ class DebriefJourneyTest {
     browser.seeText("main", "No laps yet");
     browser.chooseFile("[data-laps-in]", other);
     browser.see("[data-columns]");
-    browser.seeText("dialog", "no column of times is known");
+    browser.seeText("[role=dialog]", "no column of times is known");
     browser.choose("[aria-label='Zeit is']", "time_s");
     browser.choose("[aria-label='Ost is']", "x_m");
     browser.choose("[aria-label='Nord is']", "y_m");
     browser.choose("[aria-label='Fahrt is']", "speed_mps");
-    browser.seeNoMore("dialog .text-warning");
+    browser.seeNoMore("[role=dialog] .text-warning");
     browser.press("Bring the laps in");
     browser.see("[data-corners]");
     // The next file with that header needs no words.
@@ -197,7 +197,8 @@ class DebriefJourneyTest {
     browser.chooseFile("[data-laps-in]", file);
     browser.see("[data-corners]");
     browser.click("[data-file='receiver.csv']");
-    browser.seeText("main", "Without a brake sensor braking is told by the deceleration");
+    browser.seeText(
+        "[data-popover-content]", "Without a brake sensor braking is told by the deceleration");
     browser.click("[data-file='receiver.csv']");
     browser.seePresent("[data-line^='lap ']");
   }

@@ -61,7 +61,7 @@ class JourneyTest {
     browser.seeText("h1", "Long Hythe");
 
     browser.click("[data-cards]");
-    String card = browser.see("[data-card]").getDomProperty("href");
+    String card = browser.see("[data-item=a5]").getDomProperty("href");
     byte[] pdf;
     try (var in = URI.create(card).toURL().openStream()) {
       pdf = in.readAllBytes();
@@ -92,8 +92,8 @@ class JourneyTest {
     browser.seeText("aside", "1 change");
 
     browser.press("Keep as revision 3");
-    browser.see("dialog input").sendKeys("Ten metres in hand until the kerb is checked");
-    browser.click("dialog button.btn-primary");
+    browser.see("[role=dialog] input").sendKeys("Ten metres in hand until the kerb is checked");
+    browser.click("[role=dialog] button.btn-primary");
     browser.seeNoMore("aside");
     browser.seeText("header", "revision 3");
 
@@ -146,7 +146,7 @@ class JourneyTest {
     browser.see("[data-lap]");
     assertThat(browser.text("main")).contains("mph").contains(" ft ").doesNotContain("km/h");
     browser.click("[data-cards]");
-    assertThat(browser.see("[data-card]").getDomProperty("href")).contains("mph").contains("ft");
+    assertThat(browser.see("[data-item=a5]").getDomProperty("href")).contains("mph").contains("ft");
   }
 
   @Test
@@ -166,9 +166,9 @@ class JourneyTest {
   void theKeysAreShown() {
     browser.openBook();
     browser.key("?");
-    browser.seeText("dialog", "Ctrl S");
+    browser.seeText("[role=dialog]", "Ctrl S");
     browser.key(Keys.ESCAPE);
-    browser.seeNoMore("dialog");
+    browser.seeNoMore("[role=dialog]");
     browser.key("1");
     browser.seeText("h1", "Sluice");
     browser.key("b");

@@ -80,7 +80,7 @@ class WeekendJourneyTest {
     assertThat(browser.text("[data-targets]")).contains("expert").contains("beginner");
 
     browser.click("nav [data-cards]");
-    String card = browser.see("nav a[data-card]").getDomProperty("href");
+    String card = browser.see("[data-item=a5]").getDomProperty("href");
     try (var in = URI.create(card).toURL().openStream();
         PDDocument document = Loader.loadPDF(in.readAllBytes())) {
       String text = new PDFTextStripper().getText(document);

@@ -1,0 +1,184 @@
+package marvek.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import marvek.server.Scripts;
+import marvek.server.ServerTest;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.WebElement;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.resttestclient.TestRestTemplate;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * Every set of tabs, menu and dialog by keyboard and by a press beside it, after the ARIA authoring
+ * practices for tabs, menu buttons and modal dialogs.
+ */
+@ServerTest
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class PartsJourneyTest {
+  private static final String DIALOG = "[role=dialog][data-dialog-content]";
+
+  @LocalServerPort private int port;
+  @Autowired private TestRestTemplate http;
+  private Browser browser;
+  private String book;
+  private String circuit;
+  private String planned;
+  private String driven;
+  private String led;
+
+  @BeforeAll
+  void start() {
+    browser = new Browser(port);
+    Scripts scripts = new Scripts(http);
+    book = "/books/" + scripts.copyOfTheDemo();
+    circuit = "/circuits/" + scripts.get("/api" + book).body().path("circuitId").asString();
+    for (JsonNode session : scripts.get("/api/sessions").body()) {
+      String path =
+          "/books/"
+              + session.path("bookId").asString()
+              + "/sessions/"
+              + session.path("id").asString();
+      boolean day = session.at("/session/kind").asString().equals("track-day");
+      led = day ? path : led;
+    }
+    JsonNode own = scripts.get("/api" + demo(scripts) + "/sessions").body();
+    driven = demo(scripts) + "/sessions/" + own.at("/0/id").asString();
+    planned = demo(scripts) + "/sessions/" + own.at("/1/id").asString();
+  }
+
+  private static String demo(Scripts scripts) {
+    for (JsonNode made : scripts.get("/api/books").body()) {
+      if (made.path("name").asString().equals("Harrowfen Park, Teal Coupé")) {
+        return "/books/" + made.path("id").asString();
+      }
+    }
+    throw new AssertionError("the demo's book is not there");
+  }
+
+  @AfterAll
+  void end() {
+    browser.close();
+  }
+
+  private void open(String screen) {
+    browser.open(
+        screen
+            .replace("BOOK", book)
+            .replace("CIRCUIT", circuit)
+            .replace("PLANNED", planned)
+            .replace("DRIVEN", driven)
+            .replace("LED", led));
+  }
+
+  private WebElement focused() {
+    return browser.driver().switchTo().activeElement();
+  }
+
+  private boolean focusIsWithin(String css) {
+    return (boolean)
+        browser
+            .driver()
+            .executeScript("return !!document.activeElement.closest(arguments[0])", css);
+  }
+
+  private void focus(String css) {
+    browser.see(css);
+    browser.driver().executeScript("document.querySelector(arguments[0]).focus()", css);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "BOOK/corner/6",
+    "LED/lead",
+    "DRIVEN/debrief",
+    "PLANNED/prepare",
+    "CIRCUIT",
+  })
+  void tabsAreChosenByArrowsAndTheirPanelIsNamedByThem(String screen) {
+    open(screen);
+    focus("[role=tablist] [role=tab][aria-selected=true]");
+    browser.key(Keys.HOME);
+    List<WebElement> tabs = browser.all("[role=tab]");
+    assertThat(tabs).hasSizeGreaterThan(2);
+    for (WebElement tab : List.of(tabs.get(0), tabs.get(1), tabs.get(2))) {
+      assertThat(focused()).isEqualTo(tab);
+      assertThat(tab.getDomAttribute("aria-selected")).isEqualTo("true");
+      WebElement panel = browser.see("[role=tabpanel]");
+      assertThat(panel.getDomAttribute("aria-labelledby")).isEqualTo(tab.getDomAttribute("id"));
+      assertThat(tab.getDomAttribute("aria-controls")).isEqualTo(panel.getDomAttribute("id"));
+      browser.key(Keys.ARROW_RIGHT);
+    }
+    browser.key(Keys.END);
+    assertThat(focused()).isEqualTo(tabs.get(tabs.size() - 1));
+    browser.key(Keys.ARROW_RIGHT);
+    assertThat(focused()).as("round the end").isEqualTo(tabs.get(0));
+    browser.key(Keys.TAB);
+    assertThat(focusIsWithin("[role=tablist] [role=tab]")).as("one stop of Tab").isFalse();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "BOOK, Card",
+    "BOOK, Export",
+    "CIRCUIT, Export",
+    "PLANNED, Card",
+  })
+  void aMenuOpensByKeyMovesByArrowsAndGivesTheFocusBack(String screen, String name) {
+    open(screen);
+    String button = "[data-dropdown-menu-trigger]";
+    browser.see(button);
+    WebElement trigger =
+        browser.all(button).stream()
+            .filter(b -> b.getText().contains(name))
+            .findFirst()
+            .orElseThrow();
+    trigger.sendKeys(Keys.ENTER);
+    browser.see("[role=menu]");
+    List<WebElement> items = browser.all("[role=menuitem]");
+    assertThat(items).hasSizeGreaterThan(1);
+    browser.until("the first has the focus", () -> focused().equals(items.get(0)));
+    browser.key(Keys.ARROW_DOWN);
+    assertThat(focused()).isEqualTo(items.get(1));
+    browser.key(Keys.ESCAPE);
+    browser.seeNoMore("[role=menu]");
+    browser.until("the button has the focus", () -> focused().equals(trigger));
+
+    trigger.click();
+    browser.see("[role=menu]");
+    browser.clickCorner();
+    browser.seeNoMore("[role=menu]");
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "BOOK, [aria-label=Keys]",
+    "BOOK/car, [data-new-sheet]",
+    "PLANNED, [data-remove-session]",
+  })
+  void aDialogHoldsTheFocusAndGivesItBack(String screen, String button) {
+    open(screen);
+    for (Runnable close : List.<Runnable>of(() -> browser.key(Keys.ESCAPE), browser::clickCorner)) {
+      WebElement opener = browser.see(button);
+      opener.sendKeys(Keys.ENTER);
+      WebElement dialog = browser.see(DIALOG);
+      assertThat(dialog.getAccessibleName()).isNotBlank();
+      browser.until("the focus is within", () -> focusIsWithin(DIALOG));
+      for (int k = 0; k < 30; k++) {
+        browser.key(Keys.TAB);
+        assertThat(focusIsWithin(DIALOG)).as("after %d times Tab", k + 1).isTrue();
+      }
+      close.run();
+      browser.seeNoMore(DIALOG);
+      browser.until("the focus is back", () -> focused().equals(opener));
+    }
+  }
+}
