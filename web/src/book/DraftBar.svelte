@@ -15,6 +15,9 @@
   const cost = $derived(
     (book.view?.revision.lap.time_s ?? 0) - (book.base?.revision.lap.time_s ?? 0),
   );
+  const notMade = $derived(
+    book.view?.revision.pages.filter((p) => p.driven && !p.driven.made).map((p) => p.corner) ?? [],
+  );
   const shown = $derived(book.changes > 0 || (book.history?.future.length ?? 0) > 0);
 </script>
 
@@ -33,7 +36,11 @@
           <strong>{lapTime(book.view!.revision.lap.time_s)}</strong>, {gainOver(
             cost,
             `revision ${book.base!.revision.number}`,
-          )}
+          )}{#if notMade.length}
+            · <span class="text-error font-semibold"
+              >corner {notMade.join(', ')} not made as written</span
+            >
+          {/if}
         {/if}
       {/if}
     </span>

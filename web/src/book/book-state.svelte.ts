@@ -15,18 +15,8 @@ import type {
 } from '../api/types';
 import type { CheckLine } from '../circuit/types';
 import { laidOver } from './change';
-import {
-  begin,
-  change,
-  countChanges,
-  redo,
-  replace,
-  setOwn,
-  stateOf,
-  undo,
-  type DraftState,
-  type History,
-} from './draft';
+import { begin, countChanges, setOwn, stateOf, type DraftState, type History } from './draft';
+import { change, redo, replace, undo } from '../ui/undo';
 import { DraftStore, type StoredDraft } from './draft-store';
 import { openWindows, windowId } from '../ui/window-id';
 

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Revision } from '../api/types';
-import { begin, change, countChanges, redo, replace, setOwn, undo } from './draft';
+import { change, redo, replace, undo } from '../ui/undo';
+import { begin, countChanges, setOwn } from './draft';
 
 const revision = {
   conditions: { surface: 'dry' },

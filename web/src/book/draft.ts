@@ -1,7 +1,8 @@
 import type { SetupSheet } from '../api/answers';
 import type { Conditions, LineChoice, OwnField, OwnValues, Revision } from '../api/types';
+import { begun, type Steps } from '../ui/undo';
 
-/** What a driver has changed since a revision, with what undo needs. Immutable. */
+/** What a driver has changed since a revision. Immutable. */
 export interface DraftState {
   conditions: Conditions;
   line: LineChoice;
@@ -10,11 +11,8 @@ export interface DraftState {
   setup?: SetupSheet;
 }
 
-export interface History {
-  past: DraftState[];
-  now: DraftState;
-  future: DraftState[];
-}
+/** The states of a draft. */
+export type History = Steps<DraftState>;
 
 /** A kept revision as the draft that it is, for what is asked of it and not of what is edited. */
 export const draftOf = (revision: Revision) => ({
@@ -24,34 +22,13 @@ export const draftOf = (revision: Revision) => ({
 
 /** A history that begins at a kept revision. */
 export function begin(revision: Revision): History {
-  return { past: [], now: stateOf(revision), future: [] };
+  return begun(stateOf(revision));
 }
 
 /** What a kept revision was computed from. */
 export function stateOf(revision: Revision): DraftState {
   const { conditions, line, setup } = revision;
   return { conditions, line, ownValues: revision.ownValues ?? [], setup };
-}
-
-export function change(history: History, next: DraftState): History {
-  return { past: [...history.past, history.now], now: next, future: [] };
-}
-
-/** Puts another state in the place of the last, as while something is still being moved. */
-export function replace(history: History, next: DraftState): History {
-  return { ...history, now: next, future: [] };
-}
-
-export function undo(history: History): History {
-  const { past, now, future } = history;
-  if (past.length === 0) return history;
-  return { past: past.slice(0, -1), now: past[past.length - 1], future: [now, ...future] };
-}
-
-export function redo(history: History): History {
-  const { past, now, future } = history;
-  if (future.length === 0) return history;
-  return { past: [...past, now], now: future[0], future: future.slice(1) };
 }
 
 /** Sets one own value of a corner, or gives it back to the model with `undefined`. */

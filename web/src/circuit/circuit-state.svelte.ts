@@ -15,7 +15,7 @@ import {
   type ThingKind,
   withWidths,
 } from './edits';
-import { back, begun, forward, stepped, type Steps } from './history';
+import { begun, change, redo, undo, type Steps } from '../ui/undo';
 import type { CircuitEdits, CircuitView, LayoutChange } from './types';
 
 const KEY = Symbol('circuit');
@@ -123,7 +123,7 @@ export class CircuitState {
   /** Takes edits as one step that can be undone. */
   apply(next: CircuitEdits) {
     if (!this.steps || next === this.steps.now) return;
-    this.take(stepped(this.steps, next));
+    this.take(change(this.steps, next));
   }
 
   add(kind: ThingKind, side: 'LEFT' | 'RIGHT' = 'RIGHT') {
@@ -156,11 +156,11 @@ export class CircuitState {
   }
 
   undo() {
-    if (this.steps) this.take(back(this.steps));
+    if (this.steps) this.take(undo(this.steps));
   }
 
   redo() {
-    if (this.steps) this.take(forward(this.steps));
+    if (this.steps) this.take(redo(this.steps));
   }
 
   private take(steps: Steps<CircuitEdits>) {
@@ -223,7 +223,7 @@ export class CircuitState {
   private refuse(e: unknown) {
     this.fail(e);
     if (e instanceof Failed && e.problem.status === 422 && this.steps) {
-      this.steps = back(this.steps);
+      this.steps = undo(this.steps);
     }
   }
 

@@ -16,7 +16,6 @@ import {
   withWidths,
   wrapped,
 } from './edits';
-import { back, begun, forward, stepped } from './history';
 import type { CircuitEdits, DrawnCorner } from './types';
 
 const road = testTrace();
@@ -159,15 +158,5 @@ describe('dragging', () => {
     const board = { kind: 'marks' as const, index: 0 };
     expect(dragged(road, edits, board, 'all', 0, 'RIGHT').marks[0].side).toBe('RIGHT');
     expect(dragged(road, edits, at, 'all', 0, 'RIGHT').zones[0].side).toBe('ROAD');
-  });
-});
-
-describe('steps', () => {
-  it('go back and forth, and forget what was undone once something else is done', () => {
-    const two = stepped(stepped(begun(0), 1), 2);
-    expect(back(two).now).toBe(1);
-    expect(forward(back(two)).now).toBe(2);
-    expect(forward(stepped(back(two), 9)).now).toBe(9);
-    expect(back(begun(0)).now).toBe(0);
   });
 });

@@ -29,32 +29,34 @@
 </script>
 
 <!-- What the model says of the draft: the corner with its straight, and the lap. -->
-<p class="figures mt-1 text-lg" aria-live="polite" data-answer>
-  <strong class="text-2xl">{page.time_s.toFixed(2)} s</strong> to the next corner's point{rank
-    ? ` · ${rank}`
-    : ''}
-  {#if book.computing}
-    · computing …
-  {:else if book.changes > 0}
-    <br />
-    {#if page.driven && !page.driven.made}
-      draft: no time for what is not made
-    {:else}
-      draft: <strong>{gain(cornerCost)}</strong> here, lap {lapTime(
-        book.view!.revision.lap.time_s,
-      )},
-      {gain(lapCost)}
+<div aria-live="polite">
+  <p class="figures mt-1 text-lg" data-answer>
+    <strong class="text-2xl">{page.time_s.toFixed(2)} s</strong> to the next corner's point{rank
+      ? ` · ${rank}`
+      : ''}
+    {#if book.computing}
+      · computing …
+    {:else if book.changes > 0}
+      <br />
+      {#if page.driven && !page.driven.made}
+        draft: no time for what is not made
+      {:else}
+        draft: <strong>{gain(cornerCost)}</strong> here, lap {lapTime(
+          book.view!.revision.lap.time_s,
+        )},
+        {gain(lapCost)}
+      {/if}
     {/if}
-  {/if}
-</p>
-{#if page.driven}
-  <p
-    class={['leading-snug', page.driven.made ? 'text-neutral' : 'text-error font-semibold']}
-    data-driven={page.driven.made ? 'made' : 'not-made'}
-  >
-    {#if !page.driven.made}<span aria-hidden="true">▲</span>{/if}
-    {drivenWords(page.driven, across, pastTurnIn)}{page.lean_deg === undefined
-      ? ''
-      : `; lean ${Math.round(page.lean_deg)}°`}.
   </p>
-{/if}
+  {#if page.driven}
+    <p
+      class={['leading-snug', page.driven.made ? 'text-neutral' : 'text-error font-semibold']}
+      data-driven={page.driven.made ? 'made' : 'not-made'}
+    >
+      {#if !page.driven.made}<span aria-hidden="true">▲</span>{/if}
+      {drivenWords(page.driven, across, pastTurnIn)}{page.lean_deg === undefined
+        ? ''
+        : `; lean ${Math.round(page.lean_deg)}°`}.
+    </p>
+  {/if}
+</div>
