@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Beside, Side } from '../api/answers';
-  import { api, Failed } from '../api/client';
-  import type { Problem as ProblemType } from '../api/types';
+  import { api } from '../api/client';
+  import { Working } from '../api/working.svelte';
   import { route } from '../router';
   import Problem from '../ui/Problem.svelte';
   import { gain, lapTime } from '../units/format';
@@ -12,15 +12,12 @@
 
   const book = useBook();
   let beside = $state.raw<Beside>();
-  let problem = $state<ProblemType>();
+  const working = new Working();
 
   $effect(() => {
     const other = route.params.other!;
     beside = undefined;
-    api.beside(book.id, other).then(
-      (answer) => (beside = answer),
-      (e) => (problem = (e as Failed).problem),
-    );
+    void working.run(async () => (beside = await api.beside(book.id, other)));
   });
   const KIND: Record<Side['kind'], string> = {
     STRAIGHT: 'a straight',
@@ -35,7 +32,7 @@
     <h1 class="text-3xl font-bold">Two vehicles, one road</h1>
     <BesideChoice other={route.params.other} />
   </div>
-  {#if problem}<Problem {problem} />{/if}
+  {#if working.problem}<Problem problem={working.problem} />{/if}
   {#if beside}
     <p class="figures py-1 text-xl">
       {beside.first} <strong>{lapTime(beside.firstLap_s)}</strong> · {beside.second}
@@ -90,5 +87,5 @@
       The newest revision of each book, in its own conditions. “Comes in at” is the speed at the
       brake point, without one at the turn-in.
     </p>
-  {:else if !problem}<p class="p-4" role="status">Computing both laps …</p>{/if}
+  {:else if !working.problem}<p class="p-4" role="status">Computing both laps …</p>{/if}
 </div>

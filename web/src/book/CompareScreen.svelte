@@ -1,6 +1,7 @@
 <script lang="ts">
-  import { api, Failed } from '../api/client';
-  import type { Problem as ProblemType, Source, View } from '../api/types';
+  import { api } from '../api/client';
+  import { Working } from '../api/working.svelte';
+  import type { Source, View } from '../api/types';
   import Problem from '../ui/Problem.svelte';
   import SourceTag from '../ui/SourceTag.svelte';
   import { gain, lapTime } from '../units/format';
@@ -14,15 +15,12 @@
   let earlier = $state(numbers[numbers.length - 2] ?? numbers[0]);
   let later = $state(numbers[numbers.length - 1]);
   let pair = $state.raw<[View, View]>();
-  let problem = $state<ProblemType>();
+  const working = new Working();
 
-  async function load(a: number, b: number) {
-    try {
+  const load = (a: number, b: number) =>
+    working.run(async () => {
       pair = await Promise.all([api.view(book.id, a), api.view(book.id, b)]);
-    } catch (e) {
-      problem = (e as Failed).problem;
-    }
-  }
+    });
   $effect(() => void load(earlier, later));
 
   function choose(which: 'earlier' | 'later', value: number) {
@@ -67,7 +65,7 @@
     {@render choice('to', 'later', later)}
     <BesideChoice />
   </div>
-  {#if problem}<Problem {problem} />{/if}
+  {#if working.problem}<Problem problem={working.problem} />{/if}
   {#if numbers.length < 2}
     <p class="mt-4 text-lg">
       Only one revision so far. Change a point on a page and keep it: then there are two.

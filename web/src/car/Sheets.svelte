@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { KeptSheet, SetupSheet, SheetComparison } from '../api/answers';
   import { api, Failed } from '../api/client';
-  import type { Problem as ProblemType } from '../api/types';
+  import { Working } from '../api/working.svelte';
   import { useBook } from '../book/book-state.svelte';
   import Dialog from '../ui/Dialog.svelte';
   import Problem from '../ui/Problem.svelte';
@@ -12,7 +12,7 @@
 
   const book = useBook();
   let sheets = $state.raw<KeptSheet[]>([]);
-  let problem = $state<ProblemType>();
+  const working = new Working();
   let edited = $state.raw<KeptSheet | { sheet: SetupSheet }>();
   let going = $state.raw<KeptSheet>();
   /** The sheet being edited as somebody else kept it meanwhile, and what is typed here. */
@@ -22,20 +22,11 @@
   const used = $derived(book.history!.now.setup);
   const isUsed = (sheet: SetupSheet) => JSON.stringify(sheet) === JSON.stringify(used);
 
-  async function guarded(work: () => Promise<void>) {
-    problem = undefined;
-    try {
-      await work();
-    } catch (e) {
-      if (!(e instanceof Failed)) throw e;
-      problem = e.problem;
-    }
-  }
-  const load = () => guarded(async () => void (sheets = await api.sheets(car)));
+  const load = () => working.run(async () => void (sheets = await api.sheets(car)));
   $effect(() => void load());
 
   const keep = (sheet: SetupSheet) =>
-    guarded(async () => {
+    working.run(async () => {
       try {
         if ('id' in edited!) await api.changeSheet(car, edited, sheet);
         else await api.addSheet(car, sheet);
@@ -59,7 +50,7 @@
   }
   /** A sheet that was changed meanwhile is shown as it is now, and asked for once more. */
   const remove = (kept: KeptSheet) =>
-    guarded(async () => {
+    working.run(async () => {
       try {
         await api.removeSheet(car, kept);
         going = undefined;
@@ -73,13 +64,13 @@
   const theirsOf = (e: unknown) =>
     e instanceof Failed ? (e.problem.theirs as KeptSheet | undefined) : undefined;
   const compare = (first: SetupSheet, second: SetupSheet) =>
-    guarded(async () => {
+    working.run(async () => {
       const result = await api.compareSheets(book.id, book.draft(), first, second);
       compared = { first, second, result };
     });
 </script>
 
-{#if problem}<Problem {problem} onclose={() => (problem = undefined)} />{/if}
+{#if working.problem}<Problem problem={working.problem} onclose={working.clear} />{/if}
 <ul data-sheets>
   {#each sheets as kept, i (kept.id)}
     <li class="border-base-300 flex flex-wrap items-center gap-2 border-b py-1">

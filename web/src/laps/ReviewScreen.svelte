@@ -1,8 +1,9 @@
 <script lang="ts">
-  import { api, Failed } from '../api/client';
+  import { api } from '../api/client';
+  import { Working } from '../api/working.svelte';
   import type { MovedStep, Proposal, Review } from '../api/laps';
   import type { KeptSession } from '../api/sessions';
-  import type { Problem as ProblemType, View } from '../api/types';
+  import type { View } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
   import { route } from '../router';
   import SessionLinks from '../session/SessionLinks.svelte';
@@ -18,11 +19,10 @@
   let kept = $state.raw<KeptSession>();
   let review = $state.raw<Review>();
   let view = $state.raw<View>();
-  let problem = $state<ProblemType>();
+  const working = new Working();
   let said = $state.raw<Record<string, Said>>({});
   let calibrate = $state(false);
   let reason = $state('');
-  let busy = $state(false);
   /** Number of the revision that was kept here. */
   let done = $state<number>();
   let moved = $state.raw<MovedStep[]>();
@@ -33,21 +33,8 @@
   const open = $derived(review ? review.proposals.filter((p) => !said[keyOf(p)]).length : 0);
   const pageOf = (corner: number) => view?.revision.pages.find((p) => p.corner === corner);
 
-  async function run(work: () => Promise<void>) {
-    busy = true;
-    problem = undefined;
-    try {
-      await work();
-    } catch (e) {
-      if (!(e instanceof Failed)) throw e;
-      problem = e.problem;
-    } finally {
-      busy = false;
-    }
-  }
-
   const load = () =>
-    run(async () => {
+    working.run(async () => {
       kept = await api.session(id);
       const answer = await api.review(id);
       view = await api.view(book.id, answer.revision);
@@ -60,7 +47,7 @@
 
   const keep = (event: SubmitEvent) => {
     event.preventDefault();
-    return run(async () => {
+    return working.run(async () => {
       const line = await api.keepReview(id, {
         parent: review!.newest,
         accepted,
@@ -73,7 +60,7 @@
   };
 
   const noteSteps = () =>
-    run(async () => {
+    working.run(async () => {
       moved = await api.noteSteps(id);
       review = { ...review!, stepsNoted: true };
     });
@@ -96,8 +83,8 @@
 {/snippet}
 
 <svelte:head><title>Revise · {book.book!.name} · Marvek</title></svelte:head>
-<div class="pb-24" aria-busy={busy}>
-  {#if problem}<Problem {problem} onclose={() => (problem = undefined)} />{/if}
+<div class="pb-24" aria-busy={working.busy}>
+  {#if working.problem}<Problem problem={working.problem} onclose={working.clear} />{/if}
   {#if kept}
     <h1 class="text-3xl font-bold">{sessionName(kept)}, {hourWords(kept.session.startsAt)}</h1>
     <SessionLinks {kept} current="review" />
@@ -199,7 +186,7 @@
               A lap counts that braked within {preferences.lengthText(4)} of its step; three in a row
               move it on, one that was not made back.
             </p>
-            <button class="btn" disabled={busy} onclick={noteSteps}
+            <button class="btn" disabled={working.busy} onclick={noteSteps}
               >Note these laps on the board</button
             >
           {/if}
@@ -242,13 +229,14 @@
           />
           <button
             class="btn btn-primary"
-            disabled={busy || review.bookOnLayout != null || (accepted.length === 0 && !calibrate)}
-            >Keep as revision {review.newest + 1}</button
+            disabled={working.busy ||
+              review.bookOnLayout != null ||
+              (accepted.length === 0 && !calibrate)}>Keep as revision {review.newest + 1}</button
           >
         </form>
       {/if}
     </div>
-  {:else if busy}
+  {:else if working.busy}
     <p class="p-4" role="status">Reading the laps and asking the model …</p>
   {/if}
 </div>

@@ -1,8 +1,9 @@
 <script lang="ts">
-  import { api, Failed } from '../api/client';
+  import { api } from '../api/client';
+  import { Working } from '../api/working.svelte';
   import type { DayShift } from '../api/answers';
   import type { RecallRound } from '../api/recall';
-  import type { Problem as ProblemType, View } from '../api/types';
+  import type { View } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
   import { draftOf } from '../book/draft';
   import { shiftWords } from '../page/day-words';
@@ -17,8 +18,7 @@
   let order = $state<'lap' | 'weakest'>('lap');
   let at = $state(0);
   let shown = $state(false);
-  let busy = $state(false);
-  let problem = $state<ProblemType>();
+  const working = new Working();
   /** Right answers of this round. */
   let right = $state(0);
 
@@ -42,27 +42,14 @@
   );
   $effect(() => {
     if (question?.kind !== 'in-the-wet' || wet) return;
-    void run(async () => {
+    void working.run(async () => {
       const days = await api.days(book.id, draftOf(view!.revision));
       wet = days.find((d) => d.day === 'wet')?.shifts ?? [];
     });
   });
 
-  async function run(work: () => Promise<void>) {
-    busy = true;
-    problem = undefined;
-    try {
-      await work();
-    } catch (e) {
-      if (!(e instanceof Failed)) throw e;
-      problem = e.problem;
-    } finally {
-      busy = false;
-    }
-  }
-
   const begin = (ahead = false) =>
-    run(async () => {
+    working.run(async () => {
       const answer = await api.recall(book.id, order, ahead);
       if (view?.revision.number !== answer.revision) {
         view = await api.view(book.id, answer.revision);
@@ -76,7 +63,7 @@
   void begin();
 
   const grade = (quality: number) =>
-    run(async () => {
+    working.run(async () => {
       await api.recalled(book.id, question!.corner, question!.kind, quality);
       if (quality >= 3) right++;
       at++;
@@ -90,7 +77,7 @@
       return;
     const grading = GRADES.find((g) => g.key === event.key);
     if (event.key === ' ' && !shown) shown = true;
-    else if (grading && shown && !busy) void grade(grading.quality);
+    else if (grading && shown && !working.busy) void grade(grading.quality);
     else return;
     event.preventDefault();
     event.stopImmediatePropagation();
@@ -99,8 +86,8 @@
 
 <svelte:window onkeydowncapture={onkeydown} />
 <svelte:head><title>Rehearse · {book.book!.name} · Marvek</title></svelte:head>
-<div class="pb-4" aria-busy={busy}>
-  {#if problem}<Problem {problem} onclose={() => (problem = undefined)} />{/if}
+<div class="pb-4" aria-busy={working.busy}>
+  {#if working.problem}<Problem problem={working.problem} onclose={working.clear} />{/if}
   <RehearseHead book={book.id} current="recall">
     {#if round}
       <p class="figures text-lg" data-known>
@@ -150,7 +137,7 @@
             {#each GRADES as g (g.key)}
               <button
                 class="btn figures h-14 px-4 text-lg"
-                disabled={busy}
+                disabled={working.busy}
                 onclick={() => grade(g.quality)}
                 ><span class="text-neutral" aria-hidden="true">{g.key}</span> {g.words}</button
               >
@@ -176,9 +163,13 @@
         that a new revision changes comes first.
       </p>
       <div class="flex gap-2">
-        <button class="btn btn-primary" disabled={busy} onclick={() => begin()}>What is due</button>
-        <button class="btn" disabled={busy} onclick={() => begin(true)}>All of it, ahead</button>
+        <button class="btn btn-primary" disabled={working.busy} onclick={() => begin()}
+          >What is due</button
+        >
+        <button class="btn" disabled={working.busy} onclick={() => begin(true)}
+          >All of it, ahead</button
+        >
       </div>
     </div>
-  {:else if busy}<p class="p-4" role="status">Looking through the pages …</p>{/if}
+  {:else if working.busy}<p class="p-4" role="status">Looking through the pages …</p>{/if}
 </div>

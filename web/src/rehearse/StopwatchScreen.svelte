@@ -1,7 +1,7 @@
 <script lang="ts">
-  import { api, Failed } from '../api/client';
+  import { api } from '../api/client';
+  import { Working } from '../api/working.svelte';
   import type { ImaginedLap, StopwatchState } from '../api/recall';
-  import type { Problem as ProblemType } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
   import Problem from '../ui/Problem.svelte';
   import { gain, lapTime } from '../units/format';
@@ -11,7 +11,7 @@
   const book = useBook();
   let there = $state.raw<StopwatchState>();
   let tapping = $state.raw<Tapping>();
-  let problem = $state<ProblemType>();
+  const working = new Working();
   /** Why the last lap was broken off. */
   let broken = $state('');
   let chosen = $state<string>();
@@ -24,16 +24,7 @@
       ? 'the line'
       : `${corner} ${book.view!.revision.pages.find((p) => p.corner === corner)?.name ?? ''}`;
 
-  async function run(work: () => Promise<void>) {
-    problem = undefined;
-    try {
-      await work();
-    } catch (e) {
-      if (!(e instanceof Failed)) throw e;
-      problem = e.problem;
-    }
-  }
-  const load = () => run(async () => void (there = await api.stopwatch(book.id)));
+  const load = () => working.run(async () => void (there = await api.stopwatch(book.id)));
   void load();
 
   function tap(stamp: number) {
@@ -43,7 +34,7 @@
     tapping = now;
     if (now.taps_s.length < there.beats.length) return;
     tapping = undefined;
-    void run(async () => {
+    void working.run(async () => {
       const kept = await api.keepImagined(book.id, now.taps_s);
       await load();
       chosen = kept.id;
@@ -57,7 +48,7 @@
   }
 
   const remove = (id: string) =>
-    run(async () => {
+    working.run(async () => {
       await api.removeImagined(id);
       chosen = undefined;
       await load();
@@ -82,7 +73,7 @@
 />
 <svelte:head><title>Stopwatch · {book.book!.name} · Marvek</title></svelte:head>
 <div class="pb-20">
-  {#if problem}<Problem {problem} onclose={() => (problem = undefined)} />{/if}
+  {#if working.problem}<Problem problem={working.problem} onclose={working.clear} />{/if}
   <RehearseHead book={book.id} current="stopwatch" />
   <p class="max-w-4xl leading-snug">
     Eyes closed: tap at the start line, at every brake point as you reach it in your head, and at
@@ -191,5 +182,5 @@
         </p>
       {/if}
     </div>
-  {:else if !problem}<p class="p-4" role="status">Looking through the pages …</p>{/if}
+  {:else if !working.problem}<p class="p-4" role="status">Looking through the pages …</p>{/if}
 </div>

@@ -1,7 +1,8 @@
 <script lang="ts">
-  import { api, Failed } from '../api/client';
+  import { api } from '../api/client';
+  import { Working } from '../api/working.svelte';
   import type { Decision, KeptSession, Prepared } from '../api/sessions';
-  import type { Problem as ProblemType, View } from '../api/types';
+  import type { View } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
   import { compareConditions } from '../book/compare';
   import { route } from '../router';
@@ -27,9 +28,8 @@
   let parent = $state.raw<View>();
   /** What would be issued now. */
   let then = $state.raw<View>();
-  let problem = $state<ProblemType>();
+  const working = new Working();
   let chosen = $state<number>();
-  let busy = $state(true);
 
   const pages = $derived(prepared ? changedPages(prepared) : []);
   const open = $derived(pages.reduce((sum, page) => sum + page.open, 0));
@@ -65,21 +65,13 @@
   /** What was to be kept then. */
   let again = $state.raw<() => Promise<void>>();
 
-  async function run(work: () => Promise<void>) {
-    busy = true;
-    problem = undefined;
-    try {
-      await work();
-    } catch (e) {
-      if (!(e instanceof Failed)) throw e;
-      if (e.problem.theirs) {
-        theirs = e.problem.theirs as KeptSession;
-        again = work;
-      } else problem = e.problem;
-    } finally {
-      busy = false;
-    }
-  }
+  const run = (work: () => Promise<void>) =>
+    working.run(work, (refused) => {
+      if (!refused.theirs) return false;
+      theirs = refused.theirs as KeptSession;
+      again = work;
+      return true;
+    });
 
   async function take(answer: Prepared) {
     then = await api.tryOut(book.id, {
@@ -130,7 +122,7 @@
     });
 
   function onkeydown(event: KeyboardEvent) {
-    if (plainKey(event) === 'a' && prepared && changed && !busy) {
+    if (plainKey(event) === 'a' && prepared && changed && !working.busy) {
       void keep(acceptRest(prepared, changed.corner), true);
     }
   }
@@ -138,8 +130,8 @@
 
 <svelte:window {onkeydown} />
 <svelte:head><title>Prepare · {book.book!.name} · Marvek</title></svelte:head>
-<div class="pb-24" aria-busy={busy}>
-  {#if problem}<Problem {problem} onclose={() => (problem = undefined)} />{/if}
+<div class="pb-24" aria-busy={working.busy}>
+  {#if working.problem}<Problem problem={working.problem} onclose={working.clear} />{/if}
   {#if kept}
     <div class="flex flex-wrap items-baseline gap-x-4">
       <h1 class="text-3xl font-bold">
@@ -212,7 +204,7 @@
                   {before}
                   trace={then.trace}
                   decision={decisionOn(prepared.decisions, change)}
-                  {busy}
+                  busy={working.busy}
                   ondecide={(decisions) => keep(decisions)}
                   decisions={prepared.decisions}
                 />
@@ -221,7 +213,7 @@
             <div class="flex items-center gap-3 pt-3">
               <button
                 class="btn btn-primary"
-                disabled={busy}
+                disabled={working.busy}
                 onclick={() => keep(acceptRest(prepared!, changed.corner), true)}
                 >{changed.open ? 'Accept this page, go on' : 'Go on'}</button
               >
@@ -244,11 +236,11 @@
       parent={prepared.parent}
       changed={pages.length}
       {open}
-      {busy}
+      busy={working.busy}
       onaccept={() => keep(acceptRest(prepared!))}
       onissue={issue}
     />
-  {:else if busy}
+  {:else if working.busy}
     <p class="p-4" role="status">Computing the book for this session …</p>
   {/if}
 </div>

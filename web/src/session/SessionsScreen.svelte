@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { api, Failed } from '../api/client';
+  import { api } from '../api/client';
+  import { Working } from '../api/working.svelte';
   import type { KeptSession, Kind, Session } from '../api/sessions';
   import type { Problem as ProblemType } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
@@ -12,7 +13,7 @@
 
   const book = useBook();
   let sessions = $state.raw<KeptSession[]>();
-  let problem = $state<ProblemType>();
+  const working = new Working();
   /** What was refused of the session that is being planned. */
   let refused = $state.raw<ProblemType>();
   let planning = $state(false);
@@ -23,14 +24,10 @@
   let kind = $state<Kind>('practice');
   let startsAt = $state(tomorrow());
 
-  api.sessions(book.id).then(
-    (list) => {
-      sessions = list;
-      const last = list[list.length - 1]?.session;
-      event = last?.event ?? book.book!.circuit;
-    },
-    (e) => (problem = (e as Failed).problem),
-  );
+  void working.run(async () => {
+    sessions = await api.sessions(book.id);
+    event = sessions.at(-1)?.session.event ?? book.book!.circuit;
+  });
 
   function tomorrow(): string {
     const day = new Date(now.getTime() + 86_400_000);
@@ -53,15 +50,14 @@
   }
 
   async function plan() {
-    problem = refused = undefined;
+    refused = undefined;
     planning = true;
-    try {
+    const plans = async () => {
       const { id } = await api.planSession(book.id, planned());
       await navigate('/books/:id/sessions/:session', { params: { id: book.id, session: id } });
-    } catch (e) {
-      if (!(e instanceof Failed)) throw e;
-      if (e.problem.field) refused = e.problem;
-      else problem = e.problem;
+    };
+    try {
+      await working.run(plans, (problem) => !!problem.field && !!(refused = problem));
     } finally {
       planning = false;
     }
@@ -81,8 +77,8 @@
       >
     {/if}
   </div>
-  {#if problem}<Problem {problem} onclose={() => (problem = undefined)} />{/if}
-  {#if !sessions && !problem}<p class="p-4" role="status">Looking up the sessions …</p>{/if}
+  {#if working.problem}<Problem problem={working.problem} onclose={working.clear} />{/if}
+  {#if !sessions && !working.problem}<p class="p-4" role="status">Looking up the sessions …</p>{/if}
   {#if sessions?.length === 0}
     <p class="py-3 text-lg">
       No session yet. Plan the next one below: Marvek turns the book into the book for that hour.

@@ -1,8 +1,8 @@
 <script lang="ts">
   import { untrack } from 'svelte';
-  import { api, Failed } from '../api/client';
+  import { api } from '../api/client';
+  import { Working } from '../api/working.svelte';
   import type { StepView, StepWord } from '../api/sessions';
-  import type { Problem as ProblemType } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
   import Problem from '../ui/Problem.svelte';
   import Stale from '../ui/Stale.svelte';
@@ -18,26 +18,14 @@
     forget: 'forget it all',
   };
   let steps = $state.raw<StepView[]>();
-  let problem = $state<ProblemType>();
-  let busy = $state(false);
+  const working = new Working();
   let all = $state(false);
   /** A step plan as it was seen and as it is now, and what was to be told of it here. */
   let stale = $state.raw<{ seen: StepView; now: StepView; word: StepWord }>();
   const revision = $derived(book.base!.revision);
   const shown = $derived(all ? (steps ?? []) : openSteps(steps ?? []));
 
-  async function run(work: () => Promise<StepView[]>) {
-    busy = true;
-    problem = undefined;
-    try {
-      steps = await work();
-    } catch (e) {
-      if (!(e instanceof Failed)) throw e;
-      problem = e.problem;
-    } finally {
-      busy = false;
-    }
-  }
+  const run = (work: () => Promise<StepView[]>) => working.run(async () => (steps = await work()));
   $effect(() => {
     const number = revision.number;
     untrack(() => void run(() => api.steps(book.id, number)));
@@ -46,7 +34,7 @@
   /** A lap told in another window counts already: then both are shown, and this one may be told too. */
   async function note(step: StepView, word: StepWord) {
     await run(() => api.noteStep(book.id, revision.number, step, word));
-    if (problem?.status !== 412) return;
+    if (working.problem?.status !== 412) return;
     await run(() => api.steps(book.id, revision.number));
     const now = steps?.find((s) => s.corner === step.corner);
     if (now) stale = { seen: step, now, word };
@@ -71,7 +59,7 @@
     </label>
     <a class="btn btn-ghost" href="/books/{book.id}/sessions">Sessions</a>
   </div>
-  {#if problem}<Problem {problem} onclose={() => (problem = undefined)} />{/if}
+  {#if working.problem}<Problem problem={working.problem} onclose={working.clear} />{/if}
   {#if steps}
     <p class="text-neutral leading-snug">
       From the safe mark to the target in small steps, {preferences.length} to go above each. A step on
@@ -88,10 +76,10 @@
     {/if}
     <ul class="pt-2" data-steps>
       {#each shown as step (step.corner)}
-        <StepLadder {step} {busy} onnote={(word) => note(step, word)} />
+        <StepLadder {step} busy={working.busy} onnote={(word) => note(step, word)} />
       {/each}
     </ul>
-  {:else if !problem}<p class="p-4" role="status">Computing the steps …</p>{/if}
+  {:else if !working.problem}<p class="p-4" role="status">Computing the steps …</p>{/if}
 </div>
 {#if stale}
   <Stale

@@ -1,8 +1,9 @@
 <script lang="ts">
-  import { api, Failed } from '../api/client';
+  import { api } from '../api/client';
+  import { Working } from '../api/working.svelte';
   import type { CarSummary, CircuitSummary } from '../circuit/types';
   import { waitForJob } from '../api/jobs';
-  import type { LineChoice, Problem as ProblemType } from '../api/types';
+  import type { LineChoice } from '../api/types';
   import { navigate } from '../router';
   import Header from '../ui/Header.svelte';
   import Problem from '../ui/Problem.svelte';
@@ -13,32 +14,26 @@
   let carId = $state('');
   let name = $state('');
   let line = $state<LineChoice>('smooth');
-  let problem = $state<ProblemType>();
+  const working = new Working();
+  const reading = new Working();
+  const problem = $derived(working.problem ?? reading.problem);
   let news = $state<string[]>([]);
   let job = $state<{ id: string; progress: number }>();
-  let busy = $state(false);
 
   async function refresh() {
     [circuits, cars] = await Promise.all([api.circuits(), api.cars()]);
     circuitId ||= circuits[0]?.id ?? '';
     carId ||= cars[0]?.id ?? '';
   }
-  refresh().catch(show);
-
-  function show(e: unknown) {
-    problem = (e as Failed).problem;
-  }
+  void reading.run(refresh);
 
   async function take(file: File | undefined, what: 'circuit' | 'car') {
     if (!file) return;
-    problem = undefined;
     news = [];
-    try {
+    await reading.run(async () => {
       news = what === 'circuit' ? await takeCircuit(file) : await takeCar(file);
       await refresh();
-    } catch (e) {
-      show(e);
-    }
+    });
   }
 
   async function takeCircuit(file: File) {
@@ -56,19 +51,14 @@
 
   async function create(event: SubmitEvent) {
     event.preventDefault();
-    problem = undefined;
-    busy = true;
-    try {
+    reading.clear();
+    await working.run(async () => {
       const answer = await api.createBook(circuitId, carId, name, line);
       const id =
         'id' in answer ? answer.id : await waitForJob(answer.job, (waiting) => (job = waiting));
       if (id) await navigate('/books/:id', { params: { id } });
-    } catch (e) {
-      show(e);
-    } finally {
-      busy = false;
-      job = undefined;
-    }
+    });
+    job = undefined;
   }
 </script>
 
@@ -77,7 +67,13 @@
 <main class="mx-auto max-w-3xl px-4 pb-8">
   <h1 class="mb-4 text-4xl font-bold">New book</h1>
   {#if problem}<div class="mb-4">
-      <Problem {problem} onclose={() => (problem = undefined)} />
+      <Problem
+        {problem}
+        onclose={() => {
+          working.clear();
+          reading.clear();
+        }}
+      />
     </div>{/if}
   {#if news.length}
     <ul role="status" class="rounded-box border-accent bg-base-200 mb-4 border-2 p-3">
@@ -141,8 +137,8 @@
       </select>
     </label>
     <div class="flex items-center gap-3">
-      <button class="btn btn-primary h-12 px-8" disabled={busy || !circuitId || !carId}>
-        {busy ? 'Computing …' : 'Compute the reference'}
+      <button class="btn btn-primary h-12 px-8" disabled={working.busy || !circuitId || !carId}>
+        {working.busy ? 'Computing …' : 'Compute the reference'}
       </button>
       {#if job}
         <progress class="progress w-40" value={job.progress || undefined} max="1"></progress>

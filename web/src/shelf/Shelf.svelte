@@ -1,7 +1,7 @@
 <script lang="ts">
-  import { api, Failed } from '../api/client';
+  import { api } from '../api/client';
+  import { Working } from '../api/working.svelte';
   import type { BookView } from '../api/types';
-  import type { Problem as ProblemType } from '../api/types';
   import type { CircuitSummary } from '../circuit/types';
   import { navigate } from '../router';
   import type { KeptSession } from '../api/sessions';
@@ -12,7 +12,7 @@
   import { preferences } from '../units/preferences.svelte';
 
   let books = $state.raw<BookView[]>();
-  let problem = $state<ProblemType>();
+  const working = new Working();
 
   let sessions = $state.raw<KeptSession[]>([]);
   const now = new Date();
@@ -26,19 +26,14 @@
     (list) => (circuits = list),
     () => {},
   );
-  api.books().then(
-    (list) => (books = list),
-    (e) => (problem = (e as Failed).problem),
-  );
+  void working.run(async () => (books = await api.books()));
 
   async function importBook(file: File | undefined) {
     if (!file) return;
-    try {
+    await working.run(async () => {
       const { id } = await api.importBook(file);
       await navigate('/books/:id', { params: { id } });
-    } catch (e) {
-      problem = (e as Failed).problem;
-    }
+    });
   }
 
   const newest = (book: BookView) => book.revisions[book.revisions.length - 1];
@@ -61,7 +56,7 @@
     </label>
     <a class="btn btn-primary" href="/new">New book</a>
   </div>
-  {#if problem}<Problem {problem} onclose={() => (problem = undefined)} />{/if}
+  {#if working.problem}<Problem problem={working.problem} onclose={working.clear} />{/if}
   {#if next}
     <a
       href="/books/{next.bookId}/sessions/{next.id}"
@@ -81,7 +76,9 @@
       <a class="link" href="/api/sessions.ics" download>All sessions as a calendar, iCalendar</a>
     </p>
   {/if}
-  {#if !books && !problem}<p class="text-lg" role="status">Looking through the shelf …</p>{/if}
+  {#if !books && !working.problem}<p class="text-lg" role="status">
+      Looking through the shelf …
+    </p>{/if}
   {#if books?.length === 0}
     <p class="text-lg">
       No book yet. A book is one circuit with one car: <a class="link" href="/new">make the first</a
