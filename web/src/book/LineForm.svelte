@@ -2,6 +2,7 @@
   import { api } from '../api/client';
   import type { LineChoice } from '../api/types';
   import { useBook } from './book-state.svelte';
+  import LongWork from '../ui/LongWork.svelte';
 
   const book = useBook();
   const line = $derived(book.history!.now.line);
@@ -32,11 +33,11 @@
     </select>
   </label>
   {#if book.searching}
-    <div class="flex items-center gap-2 pt-1" role="status">
-      <progress class="progress grow" value={book.searching.progress || undefined} max="1"
-      ></progress>
-      <button class="btn px-3" onclick={() => api.cancel(book.searching!.id)}>Cancel</button>
-    </div>
+    <LongWork
+      label="Searching the line"
+      share={book.searching.progress}
+      oncancel={() => api.cancel(book.searching!.id)}
+    />
   {/if}
   {#if schooled.length}
     <p class="text-neutral pt-1">Driven in a way of its own: corner {schooled.join(', ')}.</p>

@@ -10,6 +10,8 @@
   import ImportSettingsForm from './ImportSettingsForm.svelte';
   import { preferences } from '../units/preferences.svelte';
   import type { CircuitPreview, CircuitSummary, ImportSettings } from './types';
+  import FileButton from '../ui/FileButton.svelte';
+  import LongWork from '../ui/LongWork.svelte';
 
   let file = $state.raw<File>();
   let settings = $state.raw<ImportSettings>({});
@@ -45,8 +47,7 @@
     }
   }
 
-  function choose(chosen: File | undefined) {
-    if (!chosen) return;
+  function choose(chosen: File) {
     file = chosen;
     preview = undefined;
     void look({});
@@ -72,19 +73,12 @@
 <main class="mx-auto max-w-6xl px-4 pb-8">
   <div class="flex items-center gap-4 pb-3">
     <h1 class="text-4xl font-bold">Bring in a circuit</h1>
-    <label class="btn h-12">
-      {file ? 'Another file' : 'Choose a file'}
-      <input
-        type="file"
-        class="sr-only"
-        data-take="circuit"
-        onchange={(e) => choose(e.currentTarget.files?.[0])}
-      />
-    </label>
+    <FileButton look="h-12" data-take="circuit" onfile={choose}
+      >{file ? 'Another file' : 'Choose a file'}</FileButton
+    >
     {#if file}<span class="figures text-neutral truncate text-lg">{file.name}</span>{/if}
     {#if reading}
-      <progress class="progress w-32" aria-label="Reading"></progress>
-      <button class="btn" onclick={() => running?.abort()}>Cancel</button>
+      <LongWork label="Reading" oncancel={() => running?.abort()} />
     {/if}
   </div>
   {#if problem}<Problem {problem} onclose={() => (problem = undefined)} />{/if}

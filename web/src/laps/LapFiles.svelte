@@ -1,5 +1,7 @@
 <script lang="ts">
   import type { LapFile } from '../api/laps';
+  import FileButton from '../ui/FileButton.svelte';
+  import LongWork from '../ui/LongWork.svelte';
   import Popover from '../ui/Popover.svelte';
   import type { DebriefDesk } from './debrief-state.svelte';
 
@@ -9,27 +11,18 @@
 </script>
 
 <div class="flex flex-wrap items-center gap-2 py-1">
-  <label class="btn">
-    Bring in laps
-    <input
-      type="file"
-      class="sr-only"
-      accept=".csv,text/csv,.txt"
-      data-laps-in
-      onchange={(e) => {
-        void desk.take(e.currentTarget.files?.[0]);
-        e.currentTarget.value = '';
-      }}
-    />
-  </label>
+  <FileButton accept=".csv,text/csv,.txt" data-laps-in onfile={(file) => desk.take(file)}
+    >Bring in laps</FileButton
+  >
   {#if desk.taking}
-    <span role="status" class="flex items-center gap-2">
+    <LongWork
+      label="Bringing in laps"
+      share={desk.taking.share < 1 ? desk.taking.share : undefined}
+      oncancel={() => desk.taking?.abort.abort()}
+    >
       {desk.taking.share < 1 ? 'Bringing in' : 'Reading'}
       {desk.taking.name}
-      <progress class="progress w-32" value={desk.taking.share < 1 ? desk.taking.share : undefined}
-      ></progress>
-    </span>
-    <button class="btn btn-ghost" onclick={() => desk.taking?.abort.abort()}>Cancel</button>
+    </LongWork>
   {/if}
   <Popover data-logger bind:open={loggerOpen}>
     {#snippet button()}Simulated logger{/snippet}
@@ -54,19 +47,12 @@
         void desk.startLive();
       }}>Live: laps as they are driven, 20 times faster</button
     >
-    <label class="btn btn-ghost w-full justify-start">
-      Look at the columns of a file first
-      <input
-        type="file"
-        class="sr-only"
-        accept=".csv,text/csv,.txt"
-        data-columns-of
-        onchange={(e) => {
-          void desk.ask(e.currentTarget.files?.[0]);
-          e.currentTarget.value = '';
-        }}
-      />
-    </label>
+    <FileButton
+      look="btn-ghost w-full justify-start"
+      accept=".csv,text/csv,.txt"
+      data-columns-of
+      onfile={(file) => desk.ask(file)}>Look at the columns of a file first</FileButton
+    >
   </Popover>
   {#if desk.live?.running}
     <span role="status" class="figures" data-live

@@ -7,6 +7,8 @@
   import { navigate } from '../router';
   import Header from '../ui/Header.svelte';
   import Problem from '../ui/Problem.svelte';
+  import FileButton from '../ui/FileButton.svelte';
+  import LongWork from '../ui/LongWork.svelte';
 
   let circuits = $state.raw<CircuitSummary[]>([]);
   let cars = $state.raw<CarSummary[]>([]);
@@ -27,8 +29,7 @@
   }
   void reading.run(refresh);
 
-  async function take(file: File | undefined, what: 'circuit' | 'car') {
-    if (!file) return;
+  async function take(file: File, what: 'circuit' | 'car') {
     news = [];
     await reading.run(async () => {
       news = what === 'circuit' ? await takeCircuit(file) : await takeCar(file);
@@ -99,15 +100,9 @@
               {#each list as item (item.id)}<option value={item.id}>{item.name}</option>{/each}
             </select>
           {/if}
-          <label class="btn h-12">
-            From a file
-            <input
-              type="file"
-              class="sr-only"
-              data-take={what}
-              onchange={(e) => take(e.currentTarget.files?.[0], what)}
-            />
-          </label>
+          <FileButton look="h-12" data-take={what} onfile={(file) => take(file, what)}
+            >From a file</FileButton
+          >
         </div>
         <p class="text-neutral">{hint}</p>
       </fieldset>
@@ -141,8 +136,11 @@
         {working.busy ? 'Computing …' : 'Compute the reference'}
       </button>
       {#if job}
-        <progress class="progress w-40" value={job.progress || undefined} max="1"></progress>
-        <button type="button" class="btn" onclick={() => api.cancel(job!.id)}>Cancel</button>
+        <LongWork
+          label="Computing the book"
+          share={job.progress}
+          oncancel={() => api.cancel(job!.id)}
+        />
       {/if}
     </div>
   </form>

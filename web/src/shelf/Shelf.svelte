@@ -10,6 +10,7 @@
   import Problem from '../ui/Problem.svelte';
   import { lapTime } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
+  import FileButton from '../ui/FileButton.svelte';
 
   let books = $state.raw<BookView[]>();
   const working = new Working();
@@ -28,8 +29,7 @@
   );
   void working.run(async () => (books = await api.books()));
 
-  async function importBook(file: File | undefined) {
-    if (!file) return;
+  async function importBook(file: File) {
     await working.run(async () => {
       const { id } = await api.importBook(file);
       await navigate('/books/:id', { params: { id } });
@@ -45,15 +45,9 @@
 <main class="mx-auto max-w-5xl px-4 pb-8">
   <div class="mb-4 flex flex-wrap items-center gap-3">
     <h1 class="grow text-4xl font-bold">Reference books</h1>
-    <label class="btn">
-      Bring in a book
-      <input
-        type="file"
-        class="sr-only"
-        accept=".json,application/json"
-        onchange={(e) => importBook(e.currentTarget.files?.[0])}
-      />
-    </label>
+    <FileButton accept=".json,application/json" data-take="book" onfile={importBook}
+      >Bring in a book</FileButton
+    >
     <a class="btn btn-primary" href="/new">New book</a>
   </div>
   {#if working.problem}<Problem problem={working.problem} onclose={working.clear} />{/if}

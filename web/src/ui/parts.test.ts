@@ -11,6 +11,8 @@ const PARTS: [string, RegExp][] = [
   ['a menu: ui/Menu', /role="menu|class="dropdown/],
   ['a dialog: ui/Dialog', /<dialog|role="(alert)?dialog"|showModal/],
   ['what lies over a screen: ui/Popover', /popover=/],
+  ['a file: ui/FileButton', /type="file"/],
+  ['long work: ui/LongWork', /<progress/],
   ['the library behind them', /from 'bits-ui'/],
 ];
 

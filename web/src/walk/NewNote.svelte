@@ -3,6 +3,7 @@
   import { lengthFrom, lengthIn } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
   import type { WalkState } from './walk-state.svelte';
+  import FileButton from '../ui/FileButton.svelte';
 
   interface Props {
     walk: WalkState;
@@ -59,16 +60,9 @@
     {/each}
   </div>
   <div class="flex items-center gap-3">
-    <label class="btn">
-      {photo ? 'Another photo' : 'Photo'}
-      <input
-        type="file"
-        accept="image/png,image/jpeg"
-        class="sr-only"
-        data-photo
-        onchange={(e) => (photo = e.currentTarget.files?.[0])}
-      />
-    </label>
+    <FileButton accept="image/png,image/jpeg" data-photo onfile={(file) => (photo = file)}
+      >{photo ? 'Another photo' : 'Photo'}</FileButton
+    >
     {#if photo}<span class="min-w-0 truncate">{photo.name}</span>{/if}
   </div>
   {#if photo}

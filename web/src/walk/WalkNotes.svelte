@@ -1,6 +1,7 @@
 <script lang="ts">
   import { preferences } from '../units/preferences.svelte';
   import type { WalkState } from './walk-state.svelte';
+  import FileButton from '../ui/FileButton.svelte';
 
   const { walk }: { walk: WalkState } = $props();
   const notes = $derived(walk.walk!.notes);
@@ -13,15 +14,7 @@
 <section aria-label="Notes of this walk">
   <div class="flex items-center justify-between">
     <h2 class="text-2xl font-bold">Noted so far</h2>
-    <label class="btn">
-      Waypoints from GPX
-      <input
-        type="file"
-        class="sr-only"
-        data-waypoints
-        onchange={(e) => send(e.currentTarget.files?.[0])}
-      />
-    </label>
+    <FileButton data-waypoints onfile={send}>Waypoints from GPX</FileButton>
   </div>
   <ul>
     {#each notes as note (note.id)}

@@ -7,6 +7,7 @@ import marvek.server.Scripts;
 import marvek.server.ServerTest;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -180,5 +181,20 @@ class PartsJourneyTest {
       browser.seeNoMore(DIALOG);
       browser.until("the focus is back", () -> focused().equals(opener));
     }
+  }
+
+  /** A file that is dropped on its button is taken as a chosen one is: here one that is no book. */
+  @Test
+  void aFileIsDroppedOnItsButton() {
+    open("/shelf");
+    browser.seePresent("[data-take=book]");
+    browser
+        .driver()
+        .executeScript(
+            "const files = new DataTransfer();"
+                + "files.items.add(new File(['no book'], 'a.book.json'));"
+                + "document.querySelector('[data-take=book]').closest('label').dispatchEvent("
+                + "new DragEvent('drop', {dataTransfer: files, bubbles: true, cancelable: true}))");
+    browser.seeText("[role=alert]", "The file cannot be taken in");
   }
 }
