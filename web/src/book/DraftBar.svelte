@@ -36,9 +36,10 @@
           <strong>{lapTime(book.view!.revision.lap.time_s)}</strong>, {gainOver(
             cost,
             `revision ${book.base!.revision.number}`,
-          )}{#if notMade.length}
-            · <span class="text-error font-semibold"
-              >corner {notMade.join(', ')} not made as written</span
+          )}{notMade.length ? ' · ' : ''}{#if notMade.length}
+            <span class="text-error font-semibold"
+              >{notMade.length === 1 ? 'corner' : 'corners'}
+              {notMade.join(', ')} not made as written</span
             >
           {/if}
         {/if}

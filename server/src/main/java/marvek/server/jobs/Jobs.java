@@ -1,5 +1,6 @@
 package marvek.server.jobs;
 
+import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.kagkarlsson.scheduler.Scheduler;
 import com.github.kagkarlsson.scheduler.task.FailureHandler;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
@@ -11,7 +12,6 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import javax.sql.DataSource;
@@ -47,7 +47,14 @@ public class Jobs {
   private final Map<String, JobWork<?>> works;
   private final JsonMapper json;
   private final RunningJobs running;
-  private final Map<UUID, StartedJob> asked = new ConcurrentHashMap<>();
+
+  /** Who asked waits for seconds; what another server ends is heard of by asking again. */
+  private final Map<UUID, StartedJob> asked =
+      Caffeine.newBuilder()
+          .expireAfterWrite(Duration.ofMinutes(1))
+          .<UUID, StartedJob>build()
+          .asMap();
+
   private final OneTimeTask<Void> task;
   private final Scheduler scheduler;
 
