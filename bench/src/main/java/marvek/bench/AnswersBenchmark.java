@@ -19,6 +19,7 @@ import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
 import marvek.core.reference.CornerGears;
 import marvek.core.reference.CornerQuestions;
+import marvek.core.reference.ModelReference;
 import marvek.core.reference.Reference;
 import marvek.core.vehicle.Vehicle;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -99,7 +100,8 @@ public class AnswersBenchmark {
   /** The gears of one corner explained. */
   @Benchmark
   public CornerGears gearsOfACorner() {
-    return CornerQuestions.gears(basis, Conditions.DEFAULT, corners.get(HAIRPIN).number());
+    return CornerQuestions.gears(
+        ModelReference.on(basis, Conditions.DEFAULT), corners.get(HAIRPIN).number());
   }
 
   /** Brake balance of all zones of a lap. */

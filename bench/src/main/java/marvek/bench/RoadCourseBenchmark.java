@@ -7,7 +7,9 @@ import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
 import marvek.core.line.Corridor;
 import marvek.core.line.SmoothLine;
+import marvek.core.page.CornerPage;
 import marvek.core.page.LineChoice;
+import marvek.core.page.OwnValues;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
 import marvek.core.reference.Reference;
@@ -38,6 +40,7 @@ public class RoadCourseBenchmark {
   private Vehicle car;
   private Road road;
   private Reference.Basis basis;
+  private OwnValues braked;
 
   /** Reads the course and finds its line once. */
   @Setup
@@ -47,6 +50,13 @@ public class RoadCourseBenchmark {
     car = Demo.car();
     road = circuit.road();
     basis = Reference.basis(circuit, car, Conditions.DEFAULT, LineChoice.SMOOTH);
+    CornerPage page =
+        Reference.on(basis, Conditions.DEFAULT, List.of()).pages().stream()
+            .filter(p -> p.brake().atM() != null)
+            .skip(40)
+            .findFirst()
+            .orElseThrow();
+    braked = OwnValues.in(page.corner()).brakeAtM(page.brake().atM() - 3).build();
   }
 
   /** Circuit GeoJSON from bytes to a fitted road with everything along it. */
@@ -66,6 +76,12 @@ public class RoadCourseBenchmark {
   public SmoothLine.Result courseSmoothLine() {
     Corridor corridor = Corridor.of(circuit, road, car, Conditions.DEFAULT);
     return SmoothLine.find(road, corridor, circuit.zones());
+  }
+
+  /** What one own brake point does to a lap: the wait of a driver who moves it. */
+  @Benchmark
+  public Reference courseBrakeMoved() {
+    return Reference.on(basis, Conditions.DEFAULT, List.of(braked));
   }
 
   /** Lap and all pages on a known line, every mark looked for from the seat. */

@@ -104,7 +104,13 @@ public final class PageDrive {
 
   /** A page's own part of the lap and its points there. */
   private record Task(
-      CornerPage page, Drive.Part part, CornerPoints points, int slowest, int reach) {}
+      CornerPage page, Drive.Part part, CornerPoints points, int slowest, int reach) {
+    /** The part up to the corner's own end: what is told of it lies there. */
+    Drive.Part corner() {
+      return new Drive.Part(
+          part.start(), Math.max(0, Math.min(part.count(), reach + 1)), part.fromM(), part.toM());
+    }
+  }
 
   private Task task(int number, double runUpM) {
     CornerPage page = pages.get(number);
@@ -140,6 +146,10 @@ public final class PageDrive {
         own.stream().anyMatch(o -> o.corner() == page.corner() && OwnFeet.changesPressures(o));
     Task task = task(number, pressures ? LONG_RUN_UP_M : RUN_UP_M);
     PedalTrace trace = PedalTrace.of(lap, used, task.part, task.points);
+    if (own.stream().noneMatch(o -> o.corner() == page.corner())) {
+      driven.add(told(task, Drive.of(lap, used, trace, task.corner()), null));
+      return false;
+    }
     Drive.Result asLap = Drive.of(lap, used, trace, task.part);
     OwnFeet feet = OwnFeet.of(lap, used, task.part, trace, task.points, task.slowest);
     for (OwnValues values : own) {

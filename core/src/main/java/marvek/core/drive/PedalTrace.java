@@ -5,6 +5,8 @@ import marvek.core.profile.Drive;
 import marvek.core.profile.Lap;
 import marvek.core.profile.Pedals;
 import marvek.core.profile.UsedGrip;
+import org.hipparchus.analysis.UnivariateFunction;
+import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 
 /**
  * What the feet of somebody do who drives a lap's own corner: the lap's brakes and throttle, but
@@ -24,13 +26,23 @@ final class PedalTrace implements Pedals {
   /** Where less than no brake is needed the foot stays on a part of the throttle. */
   private static final double LEAST_FACTOR = -1;
 
+  /** Parts of the throttle that are tried, the least first: more of it may only spin a wheel. */
+  private static final double[] THROTTLES = {0.25, 0.5, -LEAST_FACTOR};
+
   /** No more than all of the brake. */
   private static final double MOST_FACTOR = 1;
+
+  /** Of the inverse polynomial that is tried; the library's own default. */
+  private static final int BRENT_ORDER = 5;
 
   /** Full pressure but for rounding; the factor is found to a hundredth of a per cent. */
   private static final double ALL_BUT = 0.999;
 
-  private static final int HALVINGS = 14;
+  /** Half a dozen drives are enough; a bracket of 2 is halved to the accuracy in 15. */
+  private static final int MOST_DRIVES = 40;
+
+  /** The factor to a hundredth of a per cent, so that a pressure is right to its whole per cent. */
+  private static final double FACTOR_ACCURACY = 1e-4;
 
   private final double stepM;
   private final double[] brake;
@@ -78,18 +90,26 @@ final class PedalTrace implements Pedals {
     int fitted = Math.min(part.count(), (int) Math.round(fittedM / stepM));
     double wanted = lap.speedAt(lap.path().road().wrap(part.start() + fitted));
     Drive.Part upTo = new Drive.Part(part.start(), fitted, part.fromM(), part.toM());
-    double low = LEAST_FACTOR;
-    double high = MOST_FACTOR;
-    for (int h = 0; h < HALVINGS; h++) {
-      double factor = (low + high) / 2;
-      Drive.Result drive = Drive.of(lap, used, pressed(lap, points, fittedM, factor), upTo);
-      if (drive.speedsMps()[fitted] > wanted) {
-        low = factor;
-      } else {
-        high = factor;
+    UnivariateFunction tooFast =
+        factor ->
+            Drive.of(lap, used, pressed(lap, points, fittedM, factor), upTo).speedsMps()[fitted]
+                - wanted;
+    // The speed falls as the pressure rises and, up to where a wheel spins, as the throttle closes.
+    if (tooFast.value(0) > 0) {
+      return tooFast.value(MOST_FACTOR) >= 0 ? MOST_FACTOR : root(tooFast, 0, MOST_FACTOR);
+    }
+    for (double throttle : THROTTLES) {
+      if (tooFast.value(-throttle) > 0) {
+        return root(tooFast, -throttle, 0);
       }
     }
-    return (low + high) / 2;
+    return LEAST_FACTOR;
+  }
+
+  /** Brent's method of Hipparchus. */
+  private static double root(UnivariateFunction f, double low, double high) {
+    return new BracketingNthOrderBrentSolver(FACTOR_ACCURACY, BRENT_ORDER)
+        .solve(MOST_DRIVES, f, low, high);
   }
 
   private PedalTrace pressed(Lap lap, CornerPoints points, double fittedM, double factor) {

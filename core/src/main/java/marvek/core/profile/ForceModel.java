@@ -18,13 +18,11 @@ public final class ForceModel {
   /** More than this above what cornering takes is not told apart. */
   private static final double MOST_NEEDED = 2;
 
-  /**
-   * All but so much is sought, so that the answer lies inside the bracket; halved to 2/2^16 of the
-   * grip.
-   */
-  private static final double ALL_BUT = 0.999;
+  /** Less of the grip than this is none. */
+  private static final double LEAST_NEEDED = 1e-3;
 
-  private static final int NEEDED_HALVINGS = 16;
+  /** Of what a lifting wheel leaves all but so much is had for an amount of friction. */
+  private static final double ALL_BUT = 0.999;
 
   private final int size;
   private final double mass;
@@ -339,25 +337,48 @@ public final class ForceModel {
     double lateral = lateralUse(i, w);
     double mu = muX * grip[i] * loadFactor(normal);
     double asked = Math.max(brakeN, driveN);
-    double low = Math.max(1e-3, lateral);
-    double high = low + MOST_NEEDED;
     if (!(asked > 0)) {
       return lateral;
     }
+    boolean brakes = brakeN > 0;
+    double highest = Math.max(LEAST_NEEDED, lateral) + MOST_NEEDED;
     // Where a lifting wheel or the brake system is the limit, more friction would give no more.
-    double most = along(high, lateral, mu, w, normal, brakeN > 0);
-    double over = Math.max(1, asked / most);
-    asked = Math.min(asked, ALL_BUT * most);
-    for (int k = 0; k < NEEDED_HALVINGS; k++) {
-      double middle = (low + high) / 2;
-      if (along(middle, lateral, mu, w, normal, brakeN > 0) < asked) {
-        low = middle;
-      } else {
-        high = middle;
-      }
-    }
+    double most = along(highest, lateral, mu, w, normal, brakes);
+    double possible = Math.min(asked, ALL_BUT * most);
+    double muAlong =
+        brakes ? muForBraking(possible, w, normal) : muForTraction(possible, w, normal);
+    double needed = Math.min(highest, Math.sqrt(square(lateral) + square(muAlong / mu)));
     // More than a lifting wheel leaves is too much, however much friction there is.
-    return over > 1 ? Math.max(over, (low + high) / 2) : (low + high) / 2;
+    return Math.max(needed, asked > most ? asked / most : 0);
+  }
+
+  private static double square(double a) {
+    return a * a;
+  }
+
+  /** Least friction that gives a braking force: that of the axle that locks first. */
+  private double muForBraking(double brakeN, double w, double normal) {
+    double whole = brakeN / normal;
+    if (motorcycle) {
+      return whole;
+    }
+    double downforce = halfRhoClA * w;
+    double front = (normal - downforce) * frontShare + aeroFront * downforce;
+    double rear = normal - front;
+    double ofFront = brakeN * brakeShare / (front + brakeN * heightRatio);
+    double ofRear = brakeN * (1 - brakeShare) / (rear - brakeN * heightRatio);
+    return Math.max(whole, Math.max(ofFront, ofRear));
+  }
+
+  /** Least friction that gives a driving force: that of the axle that spins. */
+  private double muForTraction(double driveN, double w, double normal) {
+    double downforce = halfRhoClA * w;
+    double front = (normal - downforce) * frontShare + aeroFront * downforce;
+    return switch (drive) {
+      case ALL -> driveN / normal;
+      case FRONT -> driveN / (front - driveN * heightRatio);
+      case REAR -> Math.max(driveN / normal, driveN / (normal - front + driveN * heightRatio));
+    };
   }
 
   /** What is left along the path on tyres with another share of the grip. */

@@ -8,7 +8,6 @@ import marvek.core.line.Corridor;
 import marvek.core.line.LinkSweep;
 import marvek.core.line.School;
 import marvek.core.line.Schools;
-import marvek.core.page.CornerPage;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
 
@@ -58,11 +57,8 @@ public final class CornerQuestions {
   }
 
   /** The gears of one corner of the model's own lap explained. */
-  public static CornerGears gears(Reference.Basis basis, Conditions conditions, int corner) {
-    int index = Reference.indexOf(basis.corners(), corner);
-    Lap lap = Reference.moving(SpeedProfile.solve(basis.path(), basis.vehicle(), conditions));
-    List<CornerPage> pages =
-        Reference.written(basis, conditions, lap, Reference.marks(basis, conditions, lap));
-    return CornerGears.of(lap, pages, index);
+  public static CornerGears gears(ModelReference model, int corner) {
+    int index = Reference.indexOf(model.basis().corners(), corner);
+    return CornerGears.of(model.lap(), model.pages(), index);
   }
 }

@@ -15,22 +15,17 @@ import marvek.core.corner.Corner;
 import marvek.core.corner.CornerFinder;
 import marvek.core.drive.OwnValuesOnLap;
 import marvek.core.drive.PageDrive;
-import marvek.core.drive.StakesRun;
-import marvek.core.light.Light;
 import marvek.core.line.Corridor;
 import marvek.core.line.FastestLine;
 import marvek.core.line.School;
 import marvek.core.line.Schools;
 import marvek.core.line.SmoothLine;
-import marvek.core.mark.MarkChooser;
 import marvek.core.page.CornerPage;
 import marvek.core.page.CornerTime;
 import marvek.core.page.Driven;
 import marvek.core.page.LineChoice;
 import marvek.core.page.OwnValues;
-import marvek.core.page.PageWriter;
 import marvek.core.page.Remark;
-import marvek.core.page.Stakes;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
 import marvek.core.vehicle.Vehicle;
@@ -113,9 +108,6 @@ public record Reference(
 
   private record FoundLine(Path path, boolean still) {}
 
-  /** Slower than this a car is as good as standing [m/s]. */
-  private static final double STANDING_MPS = 1;
-
   private static void checkWidth(Road road, Vehicle vehicle) {
     for (int i = 0; i < road.size(); i++) {
       double width = road.widthLeftAt(i) + road.widthRightAt(i);
@@ -131,25 +123,6 @@ public record Reference(
                 road.stationAt(i)));
       }
     }
-  }
-
-  /** The model's lap, refused in words where the car would come to a stand. */
-  static Lap moving(Lap lap) {
-    for (int i = 0; i < lap.size(); i++) {
-      if (lap.speedAt(i) < STANDING_MPS) {
-        boolean tight = lap.limitSpeedAt(i) < 2 * STANDING_MPS;
-        String place =
-            String.format(
-                Locale.ROOT, "%.0f m from the start line", lap.path().road().stationAt(i));
-        throw tight
-            ? new InvalidValueException(
-                "corner", "cannot be made by this car at any speed, " + place + ": is it so tight?")
-            : new InvalidValueException(
-                "engine.torqueCurve",
-                "is too weak for this circuit: the car comes to a stand " + place);
-      }
-    }
-    return lap;
   }
 
   private static FoundLine path(
@@ -240,18 +213,25 @@ public record Reference(
   /**
    * Solves the lap on a basis and writes its pages: the model's, then the line and the limits that
    * the driver's own values are, then what driving the pages makes of the rest.
-   *
-   * @param own without schools other than the basis has
    */
   public static Reference on(Basis basis, Conditions conditions, List<OwnValues> own) {
     conditions.checkedOn(basis.path().road().lengthM());
     Map<Integer, School> schools = schoolsOf(own);
-    if (!schools.equals(basis.schools())) {
-      return on(withSchools(basis, conditions, schools), conditions, own);
-    }
-    Lap modelLap = moving(SpeedProfile.solve(basis.path(), basis.vehicle(), conditions));
-    MarkChooser marks = marks(basis, conditions, modelLap);
-    List<CornerPage> modelPages = written(basis, conditions, modelLap, marks);
+    boolean same = schools.equals(basis.schools());
+    return of(
+        ModelReference.on(same ? basis : withSchools(basis, conditions, schools), conditions), own);
+  }
+
+  /**
+   * The driver's own values in what the model would do.
+   *
+   * @param own with the schools that the model's basis has
+   */
+  public static Reference of(ModelReference model, List<OwnValues> own) {
+    Basis basis = model.basis();
+    Conditions conditions = model.conditions();
+    Lap modelLap = model.lap();
+    List<CornerPage> modelPages = model.pages();
     if (own.isEmpty()) {
       List<Driven> driven = PageDrive.of(modelLap, basis.circuit(), modelPages, own).driven();
       List<Remark> crests = crests(modelLap, modelPages);
@@ -271,12 +251,12 @@ public record Reference(
     OwnLine.Result line = OwnLine.of(basis, modelLap, modelPages, own);
     boolean sameLine = line.path() == basis.path();
     Lap onLine = sameLine ? modelLap : SpeedProfile.solve(line.path(), basis.vehicle(), conditions);
-    List<CornerPage> linePages = sameLine ? modelPages : written(basis, conditions, onLine, marks);
+    List<CornerPage> linePages = sameLine ? modelPages : model.written(onLine);
     OwnValuesOnLap.Limits limits = OwnValuesOnLap.of(onLine, linePages, own);
     Lap planned = SpeedProfile.solve(line.path(), basis.vehicle(), conditions, limits.options());
     PageDrive.Result drive = PageDrive.of(planned, basis.circuit(), linePages, own);
     List<CornerPage> pages =
-        OwnPages.of(drive.lap(), onLine, linePages, own, drive.driven(), marks);
+        OwnPages.of(drive.lap(), onLine, linePages, own, drive.driven(), model.marks());
     List<Remark> remarks = new ArrayList<>(line.remarks());
     remarks.addAll(limits.remarks());
     remarks.addAll(drive.remarks());
@@ -291,27 +271,6 @@ public record Reference(
         pages,
         drive.driven(),
         remarks);
-  }
-
-  static List<CornerPage> written(Basis basis, Conditions conditions, Lap lap, MarkChooser marks) {
-    return PageWriter.write(
-        basis.circuit(), basis.vehicle(), conditions, lap, basis.corners(), marks);
-  }
-
-  /**
-   * What slips cost in each corner of the model's own lap, in the order of the corners: own values
-   * do not change it.
-   */
-  public static List<Stakes> stakes(Basis basis, Conditions conditions) {
-    Lap lap = SpeedProfile.solve(basis.path(), basis.vehicle(), conditions);
-    List<CornerPage> pages = written(basis, conditions, lap, marks(basis, conditions, lap));
-    return StakesRun.of(lap, pages);
-  }
-
-  /** The marks of a circuit as they are seen on a lap, in the light of the conditions' hour. */
-  public static MarkChooser marks(Basis basis, Conditions conditions, Lap lap) {
-    Light light = Light.of(basis.circuit(), lap.path().road(), conditions).orElse(null);
-    return MarkChooser.seenOn(basis.circuit(), lap, light, basis.corners());
   }
 
   /** What did not come to rest in the computation, said on the first page. */

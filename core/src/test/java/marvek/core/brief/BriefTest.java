@@ -20,6 +20,7 @@ import marvek.core.page.LineChoice;
 import marvek.core.page.OwnValues;
 import marvek.core.page.PageField;
 import marvek.core.page.Stakes;
+import marvek.core.reference.ModelReference;
 import marvek.core.reference.Reference;
 import marvek.core.vehicle.Aero;
 import marvek.core.vehicle.Vehicle;
@@ -108,7 +109,7 @@ class BriefTest {
 
   @Test
   void focusIsOnWhatIsDearAndDoubtful() {
-    List<Stakes> stakes = Reference.stakes(BASIS, CLUB);
+    List<Stakes> stakes = ModelReference.on(BASIS, CLUB).stakes();
     List<OwnValues> proven =
         BOOK.pages().stream().map(p -> OwnValues.in(p.corner()).confidence(5).build()).toList();
     List<CornerPage> pages = Reference.on(BASIS, CLUB, proven).pages();

@@ -18,6 +18,7 @@ import marvek.core.profile.Lap;
 import marvek.core.profile.LocalRun;
 import marvek.core.profile.ProfileOptions;
 import marvek.core.profile.SpeedProfile;
+import marvek.core.reference.ModelReference;
 import marvek.core.reference.Reference;
 import marvek.core.vehicle.Brakes;
 import marvek.core.vehicle.Engine;
@@ -96,7 +97,7 @@ class StakesTest {
         Reference.basis(OVAL, constantForces(), Conditions.DEFAULT, LineChoice.CENTRELINE);
     Reference model = Reference.on(basis, Conditions.DEFAULT, List.of());
     CornerPage page = model.modelPages().get(0);
-    Stakes stakes = Reference.stakes(basis, Conditions.DEFAULT).get(0);
+    Stakes stakes = ModelReference.on(basis, Conditions.DEFAULT).stakes().get(0);
     Lap lap = model.modelLap();
     Road road = lap.path().road();
     double high = lap.speedAt(road.indexOf(page.brake().atM()));
@@ -129,7 +130,7 @@ class StakesTest {
     double vb = lap.speedAt(road.indexOf(end - 0.5));
     assertThat(vb).isGreaterThan(lowest);
     double byHand = straight(v - 1 / 3.6, vb, a, b, way) - straight(v, vb, a, b, way);
-    Stakes stakes = Reference.stakes(basis, Conditions.DEFAULT).get(0);
+    Stakes stakes = ModelReference.on(basis, Conditions.DEFAULT).stakes().get(0);
     assertThat(stakes.exit1kmhSlowerS()).isCloseTo(byHand, within(0.15 * byHand));
   }
 
@@ -141,7 +142,7 @@ class StakesTest {
 
   @Test
   void everySlipCosts() {
-    List<Stakes> all = Reference.stakes(BASIS, Conditions.DEFAULT);
+    List<Stakes> all = ModelReference.on(BASIS, Conditions.DEFAULT).stakes();
     assertThat(all).hasSameSizeAs(MODEL.pages());
     for (int i = 0; i < all.size(); i++) {
       Stakes s = all.get(i);

@@ -16,6 +16,7 @@ import marvek.core.laps.SimulatedDriver.Kind;
 import marvek.core.page.LineChoice;
 import marvek.core.page.Stakes;
 import marvek.core.profile.Lap;
+import marvek.core.reference.ModelReference;
 import marvek.core.reference.Reference;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -28,7 +29,7 @@ class PlantedHabitsTest {
       Reference.basis(VARIED, TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.SMOOTH);
   private static final Reference BOOK = Reference.on(BASIS, Conditions.DEFAULT, List.of());
   private static final Road ROAD = BOOK.path().road();
-  private static final List<Stakes> STAKES = Reference.stakes(BASIS, Conditions.DEFAULT);
+  private static final List<Stakes> STAKES = ModelReference.on(BASIS, Conditions.DEFAULT).stakes();
 
   private static final LapReader READER =
       new LapReader(ROAD, BOOK.pages(), Thresholds.DEFAULT, v -> 0);

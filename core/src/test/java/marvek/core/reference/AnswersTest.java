@@ -65,7 +65,7 @@ class AnswersTest {
 
   @Test
   void anotherGearInTheCornerCosts() {
-    CornerGears gears = CornerQuestions.gears(BASIS, Conditions.DEFAULT, 3);
+    CornerGears gears = CornerQuestions.gears(ModelReference.on(BASIS, Conditions.DEFAULT), 3);
     assertThat(gears.inCorner()).hasSizeBetween(2, 3);
     for (CornerGears.InCorner held : gears.inCorner()) {
       if (held.chosen()) {
@@ -92,7 +92,8 @@ class AnswersTest {
       Reference.Basis basis = basis(vehicle);
       for (CornerPage page : Reference.on(basis, Conditions.DEFAULT, List.of()).pages()) {
         for (CornerGears.InCorner held :
-            CornerQuestions.gears(basis, Conditions.DEFAULT, page.corner()).inCorner()) {
+            CornerQuestions.gears(ModelReference.on(basis, Conditions.DEFAULT), page.corner())
+                .inCorner()) {
           assertThat(held.rearAsked()).as("corner %d", page.corner()).isBetween(0.0, 8.0);
           if (held.chosen() && page.throttle().firstPct() != null) {
             assertThat(100 / held.rearAsked())
@@ -109,7 +110,8 @@ class AnswersTest {
   void holdingOrChangingUpIsAnsweredWhereItIsAsked() {
     int asked = 0;
     for (CornerPage page : MODEL.pages()) {
-      CornerGears gears = CornerQuestions.gears(BASIS, Conditions.DEFAULT, page.corner());
+      CornerGears gears =
+          CornerQuestions.gears(ModelReference.on(BASIS, Conditions.DEFAULT), page.corner());
       if (gears.before() != null) {
         asked++;
         CornerGears.HoldOrChange b = gears.before();

@@ -201,7 +201,7 @@ public final class PageProperties {
 
   /** A later release, an earlier brake, a later throttle cost, in proportion to their stakes. */
   public void driftingOffCosts() {
-    List<Stakes> stakes = Reference.stakes(basis, day);
+    List<Stakes> stakes = ModelReference.on(basis, day).stakes();
     for (int p = 0; p < stakes.size(); p++) {
       CornerPage page = model.modelPages().get(p);
       Stakes stake = stakes.get(p);

@@ -26,6 +26,7 @@ import marvek.core.page.LineChoice;
 import marvek.core.page.OwnValues;
 import marvek.core.page.PageField;
 import marvek.core.page.Stakes;
+import marvek.core.reference.ModelReference;
 import marvek.core.reference.Reference;
 import marvek.core.review.Proposal.Kind;
 import org.junit.jupiter.api.Test;
@@ -37,7 +38,7 @@ class ProposalsTest {
       Reference.basis(VARIED, TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.SMOOTH);
   private static final Reference BOOK = Reference.on(BASIS, Conditions.DEFAULT, List.of());
   private static final Road ROAD = BOOK.path().road();
-  private static final List<Stakes> STAKES = Reference.stakes(BASIS, Conditions.DEFAULT);
+  private static final List<Stakes> STAKES = ModelReference.on(BASIS, Conditions.DEFAULT).stakes();
   private static final int P = firstBraked();
   private static final CornerPage PAGE = BOOK.pages().get(P);
   private static final double AT = PAGE.brake().atM();

@@ -10,6 +10,7 @@ import marvek.core.conditions.SurfacePart;
 import marvek.core.line.School;
 import marvek.core.page.LineChoice;
 import marvek.core.page.Stakes;
+import marvek.core.reference.ModelReference;
 import marvek.core.reference.Reference;
 import marvek.core.vehicle.Vehicle;
 import marvek.server.cars.Cars;
@@ -34,7 +35,9 @@ class BasisCache {
   private final Cars cars;
   private final OnceCache<Key, Reference.Basis> kept = lines();
   private final OnceCache<SetKey, Reference.Basis> keptSet = lines();
-  private final OnceCache<StakesKey, List<Stakes>> keptStakes =
+  private final OnceCache<DayKey, ModelReference> keptModels =
+      new OnceCache<>(MOST_SAMPLES, (key, model) -> model.lap().size());
+  private final OnceCache<DayKey, List<Stakes>> keptStakes =
       new OnceCache<>(MOST_STAKES, (key, stakes) -> 1);
 
   private static <K> OnceCache<K, Reference.Basis> lines() {
@@ -120,19 +123,22 @@ class BasisCache {
         .with(car);
   }
 
+  /** What the model makes of a basis on a day, whatever the driver's own values are. */
+  ModelReference model(Reference.Basis basis, Conditions conditions) {
+    return keptModels.get(
+        new DayKey(basis, conditions), () -> ModelReference.on(basis, conditions));
+  }
+
   /** What slips cost on a basis in some conditions; worked out once for both. */
   List<Stakes> stakes(Reference.Basis basis, Conditions conditions) {
-    return keptStakes.get(
-        new StakesKey(basis, conditions), () -> Reference.stakes(basis, conditions));
+    return keptStakes.get(new DayKey(basis, conditions), () -> model(basis, conditions).stakes());
   }
 
   /** A basis is itself only: the same circuit read again is another one. */
-  private record StakesKey(Reference.Basis basis, Conditions conditions) {
+  private record DayKey(Reference.Basis basis, Conditions conditions) {
     @Override
     public boolean equals(Object other) {
-      return other instanceof StakesKey key
-          && key.basis == basis
-          && key.conditions.equals(conditions);
+      return other instanceof DayKey key && key.basis == basis && key.conditions.equals(conditions);
     }
 
     @Override

@@ -42,6 +42,6 @@ class CornerAnswers {
   CornerGears gears(UUID bookId, int corner, Draft draft) {
     Conditions conditions = draft.conditions();
     Reference.Basis basis = books.basis(bookId, draft);
-    return CornerQuestions.gears(basis, conditions, corner);
+    return CornerQuestions.gears(books.model(basis, conditions), corner);
   }
 }

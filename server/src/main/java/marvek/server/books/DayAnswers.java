@@ -11,6 +11,7 @@ import marvek.core.brief.TyreSaving;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
+import marvek.core.reference.ModelReference;
 import marvek.core.reference.Reference;
 import org.springframework.stereotype.Service;
 
@@ -38,7 +39,11 @@ class DayAnswers {
 
   private Base base(UUID bookId, Draft draft) {
     Reference.Basis basis = books.basis(bookId, draft);
-    return new Base(bookId, draft, basis, Reference.on(basis, draft.conditions(), draft.schools()));
+    return new Base(
+        bookId,
+        draft,
+        basis,
+        Reference.of(books.model(basis, draft.conditions()), draft.schools()));
   }
 
   /** All days that differ from the draft's own, in the order of the list. */
@@ -76,7 +81,8 @@ class DayAnswers {
 
   private <T> Variant<T> variant(Base base, T what, Conditions conditions) {
     Draft then = base.draft().modelIn(conditions, base.draft().setup());
-    Reference other = Reference.on(basisFor(base, conditions, then), then.conditions(), then.own());
+    ModelReference model = books.model(basisFor(base, conditions, then), then.conditions());
+    Reference other = Reference.of(model, then.own());
     double lost = other.modelLap().timeS() - base.reference().modelLap().timeS();
     return new Variant<>(what, other, lost, DayShift.between(base.reference(), other));
   }
