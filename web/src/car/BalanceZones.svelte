@@ -16,7 +16,10 @@
   }
 </script>
 
-<table class="figures w-full text-base whitespace-nowrap [&_td]:px-1 [&_th]:px-1" data-zones>
+<table
+  class="figures as-lines w-full text-base whitespace-nowrap [&_td]:px-1 [&_th]:px-1"
+  data-zones
+>
   <thead>
     <tr class="border-base-content border-b-2 text-left text-sm">
       <th scope="col">braking for</th>
@@ -32,15 +35,19 @@
     {#each car.dry.zones as zone (zone.fromM)}
       {@const wet = wetOf(zone)}
       <tr class="border-base-300 h-9 border-b">
-        <td>{cornerOf(book.view!.revision.pages, book.view!.trace, zone.toM)}</td>
-        <td class="text-right">{preferences.speedText(zone.fromMps)}</td>
+        <td class="whole-row">{cornerOf(book.view!.revision.pages, book.view!.trace, zone.toM)}</td>
+        <td class="text-right" data-label="from">{preferences.speedText(zone.fromMps)}</td>
         <td class="text-right"
           >{zone.gradePct < 0 ? '−' : ''}{Math.abs(zone.gradePct).toFixed(1)} %</td
         >
-        <td class="text-right">{percent(zone.idealAtBegin)} to {percent(zone.idealAtEnd)}</td>
-        <td>{LOCKS[zone.locksFirst]} · {wet ? LOCKS[wet.locksFirst] : '–'}</td>
-        <td class="text-right"><strong>{length(zone.costM)}</strong></td>
-        <td class="text-right"
+        <td class="text-right" data-label="ideal front"
+          >{percent(zone.idealAtBegin)} to {percent(zone.idealAtEnd)}</td
+        >
+        <td data-label="locks first"
+          >{LOCKS[zone.locksFirst]} · {wet ? LOCKS[wet.locksFirst] : '–'}</td
+        >
+        <td class="text-right" data-label="costs"><strong>{length(zone.costM)}</strong></td>
+        <td class="text-right" data-label="1 % fwd · rearward"
           >{metresWords(zone.forwardM, length)} · {metresWords(zone.rearwardM, length)}</td
         >
       </tr>

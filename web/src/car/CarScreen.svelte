@@ -30,7 +30,7 @@
 
 <svelte:head><title>Car · {book.book!.name} · Marvek</title></svelte:head>
 <div class="pb-20">
-  <div class="flex items-baseline gap-5">
+  <div class="flex flex-wrap items-baseline gap-x-5">
     <h1 class="text-3xl font-bold">{book.book!.car}</h1>
     {#if car}<p class="figures text-lg">
         on {book.book!.circuit}, <strong class="text-2xl">{lapTime(car.lap_s)}</strong> by the model's
@@ -38,15 +38,15 @@
       </p>{/if}
     <span class="grow"></span>
     <a class="btn btn-ghost" href="/api/cars/{book.book!.carId}/file" download>Car as JSON</a>
-    <a class="btn btn-ghost" href="/new">Another car from a file</a>
+    <a class="btn btn-ghost" href="/cars/new">Make another car</a>
   </div>
   {#if asking.problem}<Problem
       problem={asking.problem}
       onclose={() => (asking.problem = undefined)}
     />{/if}
   {#if car && longest}
-    <div class="grid grid-cols-2 gap-x-8 gap-y-4">
-      <section>
+    <div class="desk:grid-cols-2 grid grid-cols-1 gap-x-8 gap-y-4">
+      <section class="min-w-0">
         <h2 class="text-2xl font-semibold">Gears</h2>
         <GearChart {car} />
         <p class="leading-snug">
@@ -92,7 +92,7 @@
           {/each}
         </dl>
       </section>
-      <section>
+      <section class="min-w-0">
         <h2 class="text-2xl font-semibold">Grip</h2>
         <GripChart grip={car.grip} />
         <p class="leading-snug">
@@ -116,9 +116,9 @@
         </ul>
       </section>
       {#if car.kind === 'CAR'}
-        <section class="col-span-2">
+        <section class="desk:col-span-2 min-w-0">
           <h2 class="text-2xl font-semibold">Brake balance</h2>
-          <div class="grid grid-cols-[minmax(0,4fr)_auto] gap-6">
+          <div class="desk:grid-cols-[minmax(0,4fr)_auto] grid grid-cols-1 gap-6">
             <div>
               <BalanceChart dry={car.dry} wet={car.wet} />
               <p class="text-neutral leading-snug">
@@ -130,7 +130,7 @@
           </div>
         </section>
       {:else}
-        <section class="col-span-2">
+        <section class="desk:col-span-2 min-w-0">
           <h2 class="text-2xl font-semibold">Brakes</h2>
           <p>
             The rider works both brakes freely: no share is set. What limits is the tyres' grip, and
@@ -138,7 +138,7 @@
           </p>
         </section>
       {/if}
-      <section class="col-span-2">
+      <section class="desk:col-span-2 min-w-0">
         <h2 class="text-2xl font-semibold">Setup sheets</h2>
         <Sheets />
       </section>

@@ -25,7 +25,7 @@
 </script>
 
 {#snippet numbers(computed: boolean)}
-  <div class="grid grid-cols-2 gap-x-5">
+  <div class="grid grid-cols-1 gap-x-5 sm:grid-cols-2">
     {#each SHEET_FIELDS.filter((f) => f.computed === computed) as field (field.key)}
       <NumberInput
         label={field.label}
@@ -47,7 +47,7 @@
       <label class="grid gap-1">
         <span>Name</span>
         <input
-          class="input h-10 w-full"
+          class="input h-11 w-full"
           required
           maxlength="120"
           value={now.name}
@@ -58,7 +58,7 @@
         <span>Date</span>
         <input
           type="date"
-          class="input h-10"
+          class="input h-11"
           value={now.date ?? ''}
           onchange={(e) => text('date', e.currentTarget.value)}
         />
@@ -71,7 +71,7 @@
     <label class="grid gap-1">
       <span>Tyres and their laps</span>
       <input
-        class="input h-10 w-full"
+        class="input h-11 w-full"
         maxlength="120"
         value={now.tyres ?? ''}
         onchange={(e) => text('tyres', e.currentTarget.value)}

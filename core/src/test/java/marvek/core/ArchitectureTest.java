@@ -22,6 +22,7 @@ class ArchitectureTest {
               "java.util..",
               "java.time..",
               "org.locationtech.jts..",
+              "org.hipparchus..",
               "net.e175.klaus.solarpositioning..");
 
   @ArchTest

@@ -1,5 +1,6 @@
 package marvek.server.cars;
 
+import jakarta.validation.Valid;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -7,6 +8,7 @@ import java.util.UUID;
 import marvek.formats.JsonFiles;
 import marvek.formats.PublishedSchema;
 import marvek.server.contract.InFormat;
+import marvek.server.contract.NameBody;
 import marvek.server.editions.Edition;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -30,10 +32,12 @@ import tools.jackson.databind.JsonNode;
 class CarController {
   private final Cars cars;
   private final SetupSheets sheets;
+  private final CarSketches sketches;
 
-  CarController(Cars cars, SetupSheets sheets) {
+  CarController(Cars cars, SetupSheets sheets, CarSketches sketches) {
     this.cars = cars;
     this.sheets = sheets;
+    this.sketches = sketches;
   }
 
   /** All cars. */
@@ -47,6 +51,12 @@ class CarController {
   @ResponseStatus(HttpStatus.CREATED)
   Cars.ImportAnswer importCar(@RequestPart("file") MultipartFile file) throws IOException {
     return cars.importFile(file.getBytes());
+  }
+
+  /** Makes a car from what a driver knows of it; nothing is stored. */
+  @PostMapping("/api/cars/sketch")
+  CarSketches.SketchView sketchCar(@Valid @RequestBody CarSketches.FactsBody body) {
+    return sketches.sketch(body);
   }
 
   /** The car as the file that it came from. */
@@ -63,6 +73,22 @@ class CarController {
                 .build()
                 .toString())
         .body(JsonFiles.writeFile(car.document()));
+  }
+
+  /** Calls a car otherwise. */
+  @PutMapping("/api/cars/{id}/name")
+  Cars.Summary renameCar(
+      @PathVariable UUID id,
+      @Valid @RequestBody NameBody body,
+      @RequestHeader(HttpHeaders.IF_MATCH) Edition seen) {
+    return cars.rename(id, body.name(), seen);
+  }
+
+  /** Makes another car like this one. */
+  @PostMapping("/api/cars/{id}/copy")
+  @ResponseStatus(HttpStatus.CREATED)
+  Cars.ImportAnswer copyCar(@PathVariable UUID id, @Valid @RequestBody NameBody body) {
+    return cars.copy(id, body.name());
   }
 
   /** A car as its format writes it. */
