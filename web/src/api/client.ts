@@ -1,8 +1,9 @@
 import { answer, Failed, form, http, madeFrom } from './http';
 import { lapCalls } from './lap-calls';
 import { leadCalls } from './lead-calls';
+import { putAwayCalls } from './put-away-calls';
 import { recallCalls } from './recall-calls';
-import type { KeptSheet, SetupSheet } from './answers';
+import type { CarFacts, KeptSheet, SetupSheet } from './answers';
 import type { Decision, Session, StepView, StepWord } from './sessions';
 import type { Draft, LineChoice, WalkNoteParts } from './types';
 import type { CircuitEdits, ImportSettings } from '../circuit/types';
@@ -85,12 +86,6 @@ export const api = {
         body: session,
       }),
     ),
-  removeSession: (id: string, edition: number) =>
-    answer(
-      http.DELETE('/api/sessions/{id}', {
-        params: { path: { id }, header: madeFrom(edition) },
-      }),
-    ),
   weather: (book: string, at: string, hours: number) =>
     answer(
       http.GET('/api/books/{id}/weather', {
@@ -117,6 +112,7 @@ export const api = {
     answer(http.GET('/api/sessions/{id}/brief', { params: { path: { id }, query: { length } } })),
   ...lapCalls,
   ...leadCalls,
+  ...putAwayCalls,
   ...recallCalls,
   steps: (book: string, number: number) =>
     answer(
@@ -195,6 +191,8 @@ export const api = {
         bodySerializer: form,
       }),
     ),
+  sketchCar: (body: CarFacts, signal?: AbortSignal) =>
+    answer(http.POST('/api/cars/sketch', { body, signal })),
   importCar: (file: File) =>
     answer(http.POST('/api/cars/import', { body: { file }, bodySerializer: form })),
   importBook: (file: File) =>

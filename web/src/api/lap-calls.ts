@@ -40,7 +40,6 @@ export const lapCalls = {
         body: { kind },
       }),
     ),
-  removeLaps: (id: string) => answer(http.DELETE('/api/laps/{id}', { params: of(id) })),
   dismiss: (
     session: string,
     finding: { corner: number; rule: Rule; laps: string[] },

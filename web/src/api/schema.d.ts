@@ -188,6 +188,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/books/{id}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Makes another book of all revisions of this one.
+         * @description Makes another book of all revisions of this one.
+         */
+        post: operations["copyBook"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/books/{id}/corners/{corner}/gears": {
         parameters: {
             query?: never;
@@ -404,6 +424,26 @@ export interface paths {
          *      on as a job with progress, to be cancelled.
          */
         post: operations["searchLine"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/name": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Calls a book otherwise.
+         * @description Calls a book otherwise.
+         */
+        put: operations["renameBook"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -826,6 +866,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cars/sketch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Makes a car from what a driver knows of it; nothing is stored.
+         * @description Makes a car from what a driver knows of it; nothing is stored.
+         */
+        post: operations["sketchCar"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cars/{id}": {
         parameters: {
             query?: never;
@@ -846,6 +906,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cars/{id}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Makes another car like this one.
+         * @description Makes another car like this one.
+         */
+        post: operations["copyCar"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cars/{id}/file": {
         parameters: {
             query?: never;
@@ -859,6 +939,26 @@ export interface paths {
          */
         get: operations["getCarFile"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cars/{id}/name": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Calls a car otherwise.
+         * @description Calls a car otherwise.
+         */
+        put: operations["renameCar"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1028,6 +1128,26 @@ export interface paths {
         get: operations["getCircuitGeoJson"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/circuits/{id}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Makes another circuit like this layout version, as a place of its own.
+         * @description Makes another circuit like this layout version, as a place of its own.
+         */
+        post: operations["copyCircuit"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1345,6 +1465,94 @@ export interface paths {
          * @description Takes a remark on a driver back.
          */
         delete: operations["takeBackRemark"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/put-away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * All that is put away, with what goes when it is removed.
+         * @description All that is put away, with what goes when it is removed.
+         */
+        get: operations["listPutAway"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/put-away/demo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * What of the demo is on the shelf.
+         * @description What of the demo is on the shelf.
+         */
+        get: operations["getDemo"];
+        /**
+         * Puts the whole demo away, as far as it is still there.
+         * @description Puts the whole demo away, as far as it is still there.
+         */
+        put: operations["putDemoAway"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/put-away/{kind}/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Puts a book, circuit, car, session or file of laps away; it can be taken back for 30 days.
+         * @description Puts a book, circuit, car, session or file of laps away; it can be taken back for 30 days.
+         */
+        put: operations["putThingAway"];
+        post?: never;
+        /**
+         * Removes for good what is put away, with all that belongs to it.
+         * @description Removes for good what is put away, with all that belongs to it.
+         */
+        delete: operations["removeForGood"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/put-away/{kind}/{id}/take-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Takes it back to where it was.
+         * @description Takes it back to where it was.
+         */
+        post: operations["takeThingBack"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -2540,6 +2748,8 @@ export interface components {
             circuit: string;
             /** Format: uuid */
             circuitId: string;
+            /** Format: int64 */
+            edition: number;
             /** Format: uuid */
             id: string;
             layout: string;
@@ -2806,6 +3016,62 @@ export interface components {
             /** @description the balance with the same car and driver on a wet road */
             wet: components["schemas"]["BrakeBalanceResult"];
         };
+        /** @description A value that nobody gave, by its pointer into the file, and where it comes from. */
+        CarSketchesAssumedView: {
+            pointer: string;
+            why: string;
+        };
+        /** @description The facts, and what is changed of the values that were assumed. */
+        CarSketchesFactsBody: {
+            /** @description values by their pointers into the car's file */
+            changes?: {
+                [key: string]: number;
+            } | null;
+            /** @enum {string} */
+            drive: "front" | "rear" | "all";
+            /** Format: int32 */
+            gears: number;
+            /** @enum {string} */
+            kind: "car" | "motorcycle";
+            /** Format: double */
+            limiter_rpm: number;
+            /** Format: double */
+            mass_kg: number;
+            name: string;
+            /** Format: double */
+            power_kw: number;
+            /** Format: double */
+            power_rpm: number;
+            /** Format: double */
+            topSpeed_kmh: number;
+            /** @enum {string} */
+            tyres: "road" | "track-day" | "slick" | "wet";
+            wings: boolean;
+            /**
+             * Format: double
+             * @description null where it is not known
+             */
+            zeroTo100_s?: number | null;
+        };
+        /** @description A car that is not stored yet. */
+        CarSketchesSketchView: {
+            assumed: components["schemas"]["CarSketchesAssumedView"][];
+            car: components["schemas"]["BookCar"];
+            /** Format: double */
+            topSpeed_mps: number;
+            unmet: components["schemas"]["CarSketchesUnmetView"][];
+            /**
+             * Format: double
+             * @description absent where it is slower than that
+             */
+            zeroTo100_s?: number | null;
+        };
+        /** @description A fact that cannot be met, and the nearest that comes of it in its own unit; null for none. */
+        CarSketchesUnmetView: {
+            fact: string;
+            /** Format: double */
+            nearest?: number | null;
+        };
         /** @description What an import answers. */
         CarsImportAnswer: {
             /** Format: uuid */
@@ -2815,6 +3081,8 @@ export interface components {
         };
         /** @description What lists show of a car. */
         CarsSummary: {
+            /** Format: int64 */
+            edition: number;
             /** Format: uuid */
             id: string;
             name: string;
@@ -4096,6 +4364,10 @@ export interface components {
             /** Format: double */
             stationM: number;
         };
+        /** @description What something is to be called. */
+        NameBody: {
+            name: string;
+        };
         Problem: {
             /** @description column of the file */
             column?: string;
@@ -4116,6 +4388,33 @@ export interface components {
             theirs?: unknown;
             title: string;
             type?: string;
+        };
+        /** @description Something on the list of what is put away. */
+        PutAwayAwayView: {
+            /** Format: date-time */
+            at: string;
+            goes: components["schemas"]["PutsAwayGoes"][];
+            /** Format: uuid */
+            id: string;
+            keptBy: string[];
+            kind: string;
+            name: string;
+            /**
+             * Format: date-time
+             * @description when it goes for good
+             */
+            until: string;
+        };
+        /** @description The demo on the shelf. */
+        PutAwayDemoView: {
+            /** @description ids of its books, circuits and cars that are not put away */
+            things: string[];
+        };
+        /** @description So many of something: <code>revision</code>, 3. */
+        PutsAwayGoes: {
+            /** Format: int64 */
+            count: number;
+            what: string;
         };
         RadioHeard: {
             /**
@@ -5189,6 +5488,41 @@ export interface operations {
             };
         };
     };
+    copyBook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NameBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BookImported"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     computeGears: {
         parameters: {
             query?: never;
@@ -5567,6 +5901,43 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BookJobStarted"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    renameBook: {
+        parameters: {
+            query?: never;
+            header: {
+                "If-Match": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NameBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BooksBookView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -6395,6 +6766,39 @@ export interface operations {
             };
         };
     };
+    sketchCar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CarSketchesFactsBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CarSketchesSketchView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     getCar: {
         parameters: {
             query?: never;
@@ -6426,6 +6830,41 @@ export interface operations {
             };
         };
     };
+    copyCar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NameBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CarsImportAnswer"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     getCarFile: {
         parameters: {
             query?: never;
@@ -6444,6 +6883,43 @@ export interface operations {
                 };
                 content: {
                     "application/octet-stream": Blob;
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    renameCar: {
+        parameters: {
+            query?: never;
+            header: {
+                "If-Match": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NameBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CarsSummary"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -6777,6 +7253,41 @@ export interface operations {
                 };
                 content: {
                     "application/octet-stream": Blob;
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    copyCircuit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NameBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CircuitsImportAnswer"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -7389,6 +7900,181 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listPutAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PutAwayAwayView"][];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getDemo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PutAwayDemoView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    putDemoAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    putThingAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeForGood: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeThingBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: string;
                 id: string;
             };
             cookie?: never;

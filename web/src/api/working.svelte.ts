@@ -8,7 +8,8 @@ export class Working {
   private under = 0;
 
   /**
-   * Does something; what the server refuses is kept to be shown, any other failure is thrown on.
+   * Does something; what the server refuses is kept to be shown, what was cancelled is no failure, any
+   * other is thrown on.
    *
    * @param otherwise deals with a refusal in another way than to show it, and says that it does
    * @returns whether it came to its end
@@ -24,6 +25,7 @@ export class Working {
       await work();
       return true;
     } catch (e) {
+      if ((e as Error).name === 'AbortError') return false;
       if (!(e instanceof Failed)) throw e;
       if (!otherwise?.(e.problem)) this.problem = e.problem;
       return false;

@@ -1,5 +1,6 @@
 package marvek.server;
 
+import jakarta.servlet.http.HttpServletResponse;
 import javax.sql.DataSource;
 import marvek.server.jobs.StartReport;
 import org.springframework.boot.availability.ApplicationAvailability;
@@ -14,6 +15,9 @@ import org.springframework.web.bind.annotation.GetMapping;
 @Controller
 class InterfacePages {
   private static final int LONGEST_QUERY_S = 2;
+
+  /** Neither a file of the interface nor a place of scripts. */
+  private static final String NO_FILE = "(?!api$|assets$|ready$)[^.]+";
 
   private final ApplicationAvailability state;
   private final StartReport report;
@@ -48,12 +52,20 @@ class InterfacePages {
     "/books/{id}/sessions/{session}/debrief",
     "/books/{id}/sessions/{session}/review",
     "/books/{id}/sessions/{session}/lead",
+    "/cars/new",
     "/circuits",
     "/circuits/new",
     "/circuits/{id}",
     "/circuits/{id}/walk"
   })
   String screen() {
+    return "forward:/index.html";
+  }
+
+  /** An address that Marvek does not have is told by the interface, with a way back. */
+  @GetMapping({"/{first:" + NO_FILE + "}", "/{first:" + NO_FILE + "}/**"})
+  String unknown(HttpServletResponse response) {
+    response.setStatus(HttpServletResponse.SC_NOT_FOUND);
     return "forward:/index.html";
   }
 

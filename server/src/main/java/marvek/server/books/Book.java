@@ -5,9 +5,11 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.annotations.SQLRestriction;
 
 /** A reference book. */
 @Entity
+@SQLRestriction("put_away_at is null")
 class Book {
   @Id private UUID id;
 
@@ -31,9 +33,17 @@ class Book {
     this.createdAt = Instant.now();
   }
 
+  void isCalled(String other) {
+    name = other;
+  }
+
   /** From now on made for another layout version. */
   void nowOn(UUID otherCircuit) {
     circuitId = otherCircuit;
+  }
+
+  long edition() {
+    return edition;
   }
 
   UUID id() {

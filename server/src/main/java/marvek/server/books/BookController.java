@@ -14,6 +14,8 @@ import java.util.List;
 import java.util.UUID;
 import marvek.formats.PublishedSchema;
 import marvek.server.contract.InFormat;
+import marvek.server.contract.NameBody;
+import marvek.server.editions.Edition;
 import marvek.server.jobs.JobStatus;
 import marvek.server.jobs.JobView;
 import marvek.server.jobs.JobWork;
@@ -30,7 +32,9 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestPart;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
@@ -49,6 +53,7 @@ class BookController {
   private final Books books;
   private final Views views;
   private final BookFiles files;
+  private final BookNames names;
   private final Jobs jobs;
   private final BookMaking making;
   private final LineSearch search;
@@ -60,6 +65,7 @@ class BookController {
       Books books,
       Views views,
       BookFiles files,
+      BookNames names,
       Jobs jobs,
       BookMaking making,
       LineSearch search,
@@ -67,6 +73,7 @@ class BookController {
     this.books = books;
     this.views = views;
     this.files = files;
+    this.names = names;
     this.jobs = jobs;
     this.making = making;
     this.search = search;
@@ -137,6 +144,22 @@ class BookController {
     return job.await(PATIENCE_MS)
         .map(made -> ResponseEntity.status(HttpStatus.CREATED).<Object>body(made))
         .orElseGet(() -> accepted(job));
+  }
+
+  /** Calls a book otherwise. */
+  @PutMapping("/api/books/{id}/name")
+  Books.BookView renameBook(
+      @PathVariable UUID id,
+      @Valid @RequestBody NameBody body,
+      @RequestHeader(HttpHeaders.IF_MATCH) Edition seen) {
+    return names.rename(id, body.name(), seen);
+  }
+
+  /** Makes another book of all revisions of this one. */
+  @PostMapping("/api/books/{id}/copy")
+  @ResponseStatus(HttpStatus.CREATED)
+  Imported copyBook(@PathVariable UUID id, @Valid @RequestBody NameBody body) {
+    return new Imported(names.copy(id, body.name()));
   }
 
   /** One book with its revisions. */

@@ -12,12 +12,14 @@ import marvek.core.Require;
 import marvek.core.circuit.Circuit;
 import marvek.core.conditions.Conditions;
 import marvek.core.page.Stakes;
+import marvek.core.reference.ModelReference;
 import marvek.core.reference.Reference;
 import marvek.formats.JsonFiles;
 import marvek.formats.RevisionJson;
 import marvek.server.accounts.CurrentDriver;
 import marvek.server.cars.Cars;
 import marvek.server.circuits.Circuits;
+import marvek.server.editions.Edited;
 import marvek.server.jobs.JobWork.Made;
 import marvek.server.jobs.Progress;
 import marvek.server.problems.ConflictException;
@@ -67,7 +69,9 @@ public class Books {
       int newestLayoutVersion,
       UUID carId,
       String car,
-      List<RevisionLine> revisions) {}
+      List<RevisionLine> revisions,
+      long edition)
+      implements Edited {}
 
   /** A line of a book's history. */
   public record RevisionLine(
@@ -114,7 +118,7 @@ public class Books {
     Reference.Basis basis =
         bases.get(circuitId, carId, draft, share -> progress.at(0.1 + 0.7 * share));
     progress.at(0.8);
-    Reference reference = Reference.on(basis, draft.conditions(), draft.own());
+    Reference reference = Reference.of(bases.model(basis, draft.conditions()), draft.own());
     progress.at(0.85);
     ObjectNode document =
         RevisionJson.write(header, reference, bases.stakes(basis, draft.conditions()));
@@ -230,7 +234,8 @@ public class Books {
         circuit.newestVersion(),
         book.carId(),
         car,
-        heads.stream().map(Books::line).toList());
+        heads.stream().map(Books::line).toList(),
+        book.edition());
   }
 
   private static RevisionLine line(RevisionHead head) {
@@ -259,7 +264,7 @@ public class Books {
     ObjectNode document = parse(revision);
     Draft draft = draftOf(document);
     Reference.Basis basis = bases.get(revision.circuitId(), book(bookId).carId(), draft);
-    Reference reference = Reference.on(basis, draft.conditions(), draft.own());
+    Reference reference = Reference.of(bases.model(basis, draft.conditions()), draft.own());
     return new Computed(document, reference, basis, draft.conditions());
   }
 
@@ -270,6 +275,11 @@ public class Books {
         document.path("line").asString("smooth"),
         document.get("ownValues"),
         document.get("setup"));
+  }
+
+  /** What the model makes of a basis on a day; kept while it is asked for. */
+  ModelReference model(Reference.Basis basis, Conditions conditions) {
+    return bases.model(basis, conditions);
   }
 
   /** What slips cost on a basis in some conditions. */
@@ -308,7 +318,7 @@ public class Books {
   /** Runs the model on a draft; nothing is stored. */
   public Computed tryOut(UUID bookId, Integer parent, Draft draft) {
     Reference.Basis basis = basis(book(bookId), draft);
-    Reference reference = Reference.on(basis, draft.conditions(), draft.own());
+    Reference reference = Reference.of(bases.model(basis, draft.conditions()), draft.own());
     RevisionJson.Header header =
         new RevisionJson.Header(
             parent == null ? 1 : parent + 1,
@@ -341,7 +351,7 @@ public class Books {
     Book book = book(bookId);
     revisionOf(bookId, parent);
     Reference.Basis basis = basis(book, draft);
-    Reference reference = Reference.on(basis, draft.conditions(), draft.own());
+    Reference reference = Reference.of(bases.model(basis, draft.conditions()), draft.own());
     RevisionJson.Header header =
         new RevisionJson.Header(
             parent + 1,

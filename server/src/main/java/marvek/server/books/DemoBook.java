@@ -26,6 +26,7 @@ import marvek.server.circuits.LayoutVersions;
 import marvek.server.editions.Edition;
 import marvek.server.jobs.JobWork;
 import marvek.server.jobs.StartReport;
+import marvek.server.putaway.DemoThings;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -49,6 +50,7 @@ class DemoBook implements ApplicationRunner {
   private final TransactionTemplate transaction;
   private final ApplicationEventPublisher events;
   private final StartReport report;
+  private final DemoThings things;
 
   DemoBook(
       Books books,
@@ -58,7 +60,8 @@ class DemoBook implements ApplicationRunner {
       LayoutVersions layouts,
       TransactionTemplate transaction,
       ApplicationEventPublisher events,
-      StartReport report) {
+      StartReport report,
+      DemoThings things) {
     this.books = books;
     this.circuits = circuits;
     this.cars = cars;
@@ -67,11 +70,12 @@ class DemoBook implements ApplicationRunner {
     this.transaction = transaction;
     this.events = events;
     this.report = report;
+    this.things = things;
   }
 
   @Override
   public void run(ApplicationArguments arguments) throws IOException {
-    if (!books.isEmpty()) {
+    if (!books.isEmpty() || !things.all().isEmpty()) {
       return;
     }
     byte[] circuit = file("harrowfen-park.circuit.geojson");
@@ -85,9 +89,10 @@ class DemoBook implements ApplicationRunner {
           done(0);
           UUID park = fill(circuit, car);
           done(0.5);
-          UUID round = circuits.importFile(roadCourse, null, ImportSettings.NONE).id();
-          UUID bike = cars.importFile(motorcycle).id();
-          UUID single = cars.importFile(singleSeater).id();
+          UUID round =
+              noted("circuit", circuits.importFile(roadCourse, null, ImportSettings.NONE).id());
+          UUID bike = noted("car", cars.importFile(motorcycle).id());
+          UUID single = noted("car", cars.importFile(singleSeater).id());
           done(0.55);
           UUID riders = another(park, bike, "Harrowfen Park, Kestrel Litre", THIRD);
           another(park, single, "Harrowfen Park, Sandpiper Single-Seater", THIRD);
@@ -97,6 +102,11 @@ class DemoBook implements ApplicationRunner {
         });
   }
 
+  private UUID noted(String kind, UUID id) {
+    things.add(kind, id);
+    return id;
+  }
+
   /** The shares are of the time that the parts took when they were measured. */
   private void done(double share) {
     report.at("filling the demo", share);
@@ -104,15 +114,18 @@ class DemoBook implements ApplicationRunner {
 
   private UUID another(UUID circuit, UUID car, String name, Instant at) {
     Draft model = new Draft(Conditions.DEFAULT.withGripUsed(0.92), LineChoice.SMOOTH, List.of());
-    return books
-        .create(UUID.randomUUID(), circuit, car, name, "First computed", model, at, share -> {})
-        .id();
+    return noted(
+        "book",
+        books
+            .create(UUID.randomUUID(), circuit, car, name, "First computed", model, at, share -> {})
+            .id());
   }
 
   /** The first book of all; answers its circuit's newest layout version. */
   private UUID fill(byte[] circuitFile, byte[] carFile) {
-    UUID circuit = circuits.importFile(circuitFile, null, ImportSettings.NONE).id();
-    UUID car = cars.importFile(carFile).id();
+    UUID circuit =
+        noted("circuit", circuits.importFile(circuitFile, null, ImportSettings.NONE).id());
+    UUID car = noted("car", cars.importFile(carFile).id());
     Conditions clubDriver = Conditions.DEFAULT.withGripUsed(0.92);
     Draft model = new Draft(clubDriver, LineChoice.SMOOTH, List.of());
     JobWork.Made book =
@@ -125,6 +138,7 @@ class DemoBook implements ApplicationRunner {
             model,
             FIRST,
             share -> {});
+    noted("book", book.id());
     Draft afterPractice = new Draft(clubDriver, LineChoice.SMOOTH, ownValues());
     books.keep(
         book.id(),
@@ -138,7 +152,8 @@ class DemoBook implements ApplicationRunner {
     sheets.add(car, SetupSheetJson.write(sheet("As it came", 0.66, null, 24.0, 5.0)));
     sheets.add(
         car, SetupSheetJson.write(sheet("Less wing, brakes forward", 0.69, 0.22, 20.0, 3.0)));
-    return circuits.facts(circuit).newestId();
+    // The shelf shows a place by its newest version.
+    return noted("circuit", circuits.facts(circuit).newestId());
   }
 
   private static SetupSheet sheet(

@@ -23,5 +23,7 @@ interface RevisionRepository extends JpaRepository<Revision, UUID> {
 
   Optional<Revision> findByBookIdAndNumber(UUID bookId, int number);
 
+  long countByBookId(UUID bookId);
+
   boolean existsByCircuitId(UUID circuitId);
 }

@@ -12,13 +12,13 @@ interface CarRepository extends JpaRepository<StoredCar, UUID> {
 
   @Query(
       """
-      select new marvek.server.cars.Cars$Summary(c.id, c.name)
-      from StoredCar c where c.driverId = :driverId order by c.createdAt""")
+      select new marvek.server.cars.Cars$Summary(c.id, c.name, c.edition)
+      from StoredCar c where c.driverId = :driverId and c.putAwayAt is null order by c.createdAt""")
   List<Cars.Summary> summaries(UUID driverId);
 
   @Query(
       """
-      select new marvek.server.cars.Cars$Summary(c.id, c.name)
+      select new marvek.server.cars.Cars$Summary(c.id, c.name, c.edition)
       from StoredCar c where c.id in :ids and c.driverId = :driverId""")
   List<Cars.Summary> names(Collection<UUID> ids, UUID driverId);
 }

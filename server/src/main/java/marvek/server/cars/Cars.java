@@ -6,18 +6,25 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import marvek.core.Require;
 import marvek.core.vehicle.Vehicle;
 import marvek.formats.CarJson;
 import marvek.formats.Imported;
 import marvek.formats.JsonFiles;
 import marvek.server.accounts.CurrentDriver;
+import marvek.server.editions.Edited;
+import marvek.server.editions.Edition;
 import marvek.server.problems.NotFoundException;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Takes cars in and gives them out. */
 @Service
 public class Cars {
+  private static final int LONGEST_NAME = 120;
+
   private final CarRepository repository;
   private final CurrentDriver driver;
 
@@ -27,7 +34,7 @@ public class Cars {
   }
 
   /** What lists show of a car. */
-  public record Summary(UUID id, String name) {}
+  public record Summary(UUID id, String name, long edition) implements Edited {}
 
   /** What an import answers. */
   public record ImportAnswer(UUID id, String name, List<String> warnings) {}
@@ -55,7 +62,43 @@ public class Cars {
     return repository.save(new StoredCar(driver.id(), read.name, read.document)).id();
   }
 
-  /** The driver's cars, oldest first. */
+  /**
+   * Calls a car otherwise.
+   *
+   * @param seen the edition that was looked at
+   */
+  @Transactional
+  public Summary rename(UUID id, String name, Edition seen) {
+    String called = Require.text("name", name == null ? "" : name.strip(), LONGEST_NAME);
+    StoredCar car = stored(id);
+    seen.check(car.edition(), () -> summary(car));
+    car.becomes(called, JsonFiles.write(called(car, called)));
+    return summary(repository.saveAndFlush(car));
+  }
+
+  /** Another car like one, under another name; its setup sheets stay with the first. */
+  public ImportAnswer copy(UUID id, String name) {
+    String called = Require.text("name", name == null ? "" : name.strip(), LONGEST_NAME);
+    Ready read = ready(called(stored(id), called));
+    return new ImportAnswer(store(read), read.name, read.warnings);
+  }
+
+  private static ObjectNode called(StoredCar car, String name) {
+    JsonNode tree = JsonFiles.parse(car.document().getBytes(StandardCharsets.UTF_8));
+    return ((ObjectNode) tree).put("name", name);
+  }
+
+  private static Summary summary(StoredCar car) {
+    return new Summary(car.id(), car.name(), car.edition());
+  }
+
+  private StoredCar stored(UUID id) {
+    return repository
+        .findByIdAndDriverId(id, driver.id())
+        .orElseThrow(() -> new NotFoundException("There is no car " + id + "."));
+  }
+
+  /** The driver's cars that are not put away, oldest first. */
   public List<Summary> list() {
     return repository.summaries(driver.id());
   }
@@ -72,11 +115,7 @@ public class Cars {
    * @throws NotFoundException if there is none of that id
    */
   public Loaded load(UUID id) {
-    StoredCar stored =
-        repository
-            .findByIdAndDriverId(id, driver.id())
-            .orElseThrow(() -> new NotFoundException("There is no car " + id + "."));
-    JsonNode tree = JsonFiles.parse(stored.document().getBytes(StandardCharsets.UTF_8));
+    JsonNode tree = JsonFiles.parse(stored(id).document().getBytes(StandardCharsets.UTF_8));
     return new Loaded(id, CarJson.read(tree).value(), tree);
   }
 }

@@ -4,6 +4,7 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.UUID;
 
@@ -12,6 +13,10 @@ import java.util.UUID;
 @Table(name = "car")
 class StoredCar {
   @Id private UUID id;
+
+  /** Null until it is stored for the first time. */
+  @Version private Long edition;
+
   private UUID driverId;
   private String name;
 
@@ -19,6 +24,7 @@ class StoredCar {
   private String document;
 
   private Instant createdAt;
+  private Instant putAwayAt;
 
   protected StoredCar() {}
 
@@ -28,6 +34,20 @@ class StoredCar {
     this.name = name;
     this.document = document;
     this.createdAt = Instant.now();
+  }
+
+  /** It is called otherwise, in its document too. */
+  void becomes(String otherName, String otherDocument) {
+    name = otherName;
+    document = otherDocument;
+  }
+
+  long edition() {
+    return edition;
+  }
+
+  Instant putAwayAt() {
+    return putAwayAt;
   }
 
   UUID id() {

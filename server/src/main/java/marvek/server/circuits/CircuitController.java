@@ -1,5 +1,6 @@
 package marvek.server.circuits;
 
+import jakarta.validation.Valid;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
@@ -12,6 +13,7 @@ import marvek.formats.ImportSettings;
 import marvek.formats.JsonFiles;
 import marvek.server.contract.Holds;
 import marvek.server.contract.InFormat;
+import marvek.server.contract.NameBody;
 import marvek.server.editions.Edition;
 import org.jspecify.annotations.Nullable;
 import org.springframework.format.annotation.DateTimeFormat;
@@ -52,6 +54,13 @@ class CircuitController {
   }
 
   record KeepBody(@Nullable String reason, @Nullable LocalDate validFrom) {}
+
+  /** Makes another circuit like this layout version, as a place of its own. */
+  @PostMapping("/{id}/copy")
+  @ResponseStatus(HttpStatus.CREATED)
+  Circuits.ImportAnswer copyCircuit(@PathVariable UUID id, @Valid @RequestBody NameBody body) {
+    return circuits.copy(id, body.name());
+  }
 
   /** The newest layout of each circuit. */
   @GetMapping

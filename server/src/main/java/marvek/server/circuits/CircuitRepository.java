@@ -17,8 +17,8 @@ interface CircuitRepository extends JpaRepository<StoredCircuit, UUID> {
         c.draft is not null)
       from StoredCircuit c\s""";
 
-  /** The driver's layout versions, oldest first. */
-  @Query(HEAD + "where c.driverId = :driverId order by c.createdAt")
+  /** The driver's layout versions that are not put away, oldest first. */
+  @Query(HEAD + "where c.driverId = :driverId and c.putAwayAt is null order by c.createdAt")
   List<CircuitHead> heads(UUID driverId);
 
   /** All versions of the places that some versions of the driver's belong to. */

@@ -21,6 +21,7 @@ import marvek.server.problems.NotFoundException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.event.TransactionalEventListener;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Takes circuits in and gives them out. */
 @Service
@@ -92,6 +93,15 @@ public class Circuits {
   /** Reads a further version of a place that comes with a book. */
   public ReadyCircuit readyEarlier(JsonNode tree) {
     return ReadyCircuit.of(CircuitGeoJson.read(tree).value(), tree);
+  }
+
+  /** Another circuit like a layout version, as the first version of a place of its own. */
+  public ImportAnswer copy(UUID id, String name) {
+    String called = Require.text("name", name == null ? "" : name.strip(), 120);
+    ObjectNode tree = (ObjectNode) tree(stored(id));
+    ((ObjectNode) tree.get("marvek")).put("name", called).put("layoutVersion", 1);
+    ReadyCircuit read = ready(tree);
+    return new ImportAnswer(store(read), called, read.lengthM(), read.corners(), read.warnings());
   }
 
   /** Stores a circuit as the first version of a new place. */

@@ -43,6 +43,7 @@ class StoredCircuit {
   private String draft;
 
   private Instant createdAt;
+  private Instant putAwayAt;
 
   protected StoredCircuit() {}
 
@@ -83,6 +84,10 @@ class StoredCircuit {
 
   void keepDraft(String edits) {
     this.draft = edits;
+  }
+
+  Instant putAwayAt() {
+    return putAwayAt;
   }
 
   UUID id() {

@@ -16,5 +16,13 @@ interface LapFileRepository extends JpaRepository<StoredLapFile, UUID> {
   @Query("select distinct f.sessionId from StoredLapFile f where f.sessionId in :sessions")
   Set<UUID> sessionsAmong(Collection<UUID> sessions);
 
+  /** Files of all sessions of a book, put away or not. */
+  @Query(
+      value =
+          "select count(*) from lap_file f join session s on s.id = f.session_id"
+              + " where s.book_id = :book",
+      nativeQuery = true)
+  long countOfBook(UUID book);
+
   boolean existsBySessionId(UUID sessionId);
 }

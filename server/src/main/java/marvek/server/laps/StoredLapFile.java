@@ -12,12 +12,14 @@ import java.util.Optional;
 import java.util.UUID;
 import marvek.core.laps.RecordedLap;
 import marvek.formats.JsonFiles;
+import org.hibernate.annotations.SQLRestriction;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** A file of laps as it was brought in, with what was said of it. */
 @Entity
 @Table(name = "lap_file")
+@SQLRestriction("put_away_at is null")
 class StoredLapFile {
   @Id private UUID id;
 

@@ -11,7 +11,7 @@ import marvek.core.conditions.Conditions.Surface;
 import marvek.core.mark.MarkChooser;
 import marvek.core.mark.MarkReference;
 import marvek.core.page.CornerPage;
-import marvek.core.reference.Reference;
+import marvek.core.reference.ModelReference;
 import marvek.core.review.StepPlan;
 import marvek.core.review.StepState;
 import marvek.server.books.Books;
@@ -87,7 +87,8 @@ public class StepBoard {
     Surface surface = computed.conditions().surface();
     Map<Integer, Steps.Kept> kept = steps.keptOn(bookId, surface);
     MarkChooser marks =
-        Reference.marks(computed.basis(), computed.conditions(), computed.reference().modelLap());
+        ModelReference.marks(
+            computed.basis(), computed.conditions(), computed.reference().modelLap());
     return plansOf(computed, statesOf(kept)).stream()
         .map(plan -> view(computed, plan, keptOf(kept, plan.corner()), marks))
         .toList();

@@ -9,10 +9,12 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.UUID;
 import marvek.server.editions.Edition;
+import org.hibernate.annotations.SQLRestriction;
 
 /** A session of a book as it is kept. */
 @Entity
 @Table(name = "session")
+@SQLRestriction("put_away_at is null")
 class StoredSession {
   @Id private UUID id;
 
