@@ -5,6 +5,7 @@ export const { p, navigate, route } = createRouter({
   '/': () => import('./shelf/FirstScreen.svelte'),
   '/shelf': () => import('./shelf/Shelf.svelte'),
   '/new': () => import('./shelf/NewBook.svelte'),
+  '/cars/new': () => import('./car/MakeCarScreen.svelte'),
   '/circuits/new': () => import('./circuit/ImportScreen.svelte'),
   '/circuits/:id': () => import('./circuit/CircuitScreen.svelte'),
   '/circuits/:id/walk': () => import('./walk/WalkScreen.svelte'),
@@ -29,5 +30,5 @@ export const { p, navigate, route } = createRouter({
     '/rehearse/stopwatch': () => import('./rehearse/StopwatchScreen.svelte'),
     layout: () => import('./book/BookShell.svelte'),
   },
-  '*': () => import('./shelf/FirstScreen.svelte'),
+  '*': () => import('./shelf/UnknownScreen.svelte'),
 });

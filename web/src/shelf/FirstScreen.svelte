@@ -1,27 +1,23 @@
 <script lang="ts">
-  import { api, Failed } from '../api/client';
+  import { api } from '../api/client';
+  import { Working } from '../api/working.svelte';
   import { navigate } from '../router';
   import Problem from '../ui/Problem.svelte';
-  import type { Problem as ProblemType } from '../api/types';
 
-  let problem = $state<ProblemType>();
+  const working = new Working();
 
   /** A new install opens its demo book; later the book that was open last. */
-  async function openBook() {
-    try {
+  const openBook = () =>
+    working.run(async () => {
       const books = await api.books();
       const last = localStorage.getItem('marvek.lastBook');
       const book = books.find((b) => b.id === last) ?? books[0];
       if (book) await navigate('/books/:id', { params: { id: book.id }, replace: true });
       else await navigate('/shelf', { replace: true });
-    } catch (e) {
-      if (e instanceof Failed) problem = e.problem;
-      else throw e;
-    }
-  }
-  openBook();
+    });
+  void openBook();
 </script>
 
 <main class="p-8">
-  {#if problem}<Problem {problem} />{:else}<p>Opening the book …</p>{/if}
+  {#if working.problem}<Problem problem={working.problem} />{:else}<p>Opening the book …</p>{/if}
 </main>

@@ -114,6 +114,9 @@
       'Circuit GeoJSON or centreline CSV, up to 64 MB. A recorded GPX lap: bring in a circuit from the shelf.',
     )}
     {@render choice('Car', cars, 'car', 'Car JSON; its schema is at /api/schemas/car.schema.json.')}
+    <p class="-mt-4">
+      No file of your car? <a class="link" href="/cars/new">Make it from ten facts.</a>
+    </p>
     <label class="grid gap-1">
       <span class="figures text-xl font-semibold">Name of the book</span>
       <input

@@ -1,56 +1,67 @@
 <script lang="ts">
   import { api } from '../api/client';
-  import { Working } from '../api/working.svelte';
-  import type { BookView } from '../api/types';
-  import type { CircuitSummary } from '../circuit/types';
   import { navigate } from '../router';
-  import type { KeptSession } from '../api/sessions';
   import { hourWords, inWords, nextOf, sessionName, stateWords } from '../session/words';
+  import FileButton from '../ui/FileButton.svelte';
   import Header from '../ui/Header.svelte';
   import Problem from '../ui/Problem.svelte';
-  import { lapTime } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
-  import FileButton from '../ui/FileButton.svelte';
+  import BookCard from './BookCard.svelte';
+  import PutAway from './PutAway.svelte';
+  import { ShelfState } from './shelf-state.svelte';
+  import ThingMenu from './ThingMenu.svelte';
+  import { nextStep } from './way-in';
+  import WayIn from './WayIn.svelte';
 
-  let books = $state.raw<BookView[]>();
-  const working = new Working();
-
-  let sessions = $state.raw<KeptSession[]>([]);
+  const shelf = new ShelfState();
+  void shelf.load();
   const now = new Date();
-  const next = $derived(nextOf(sessions, now));
-  api.allSessions().then(
-    (list) => (sessions = list),
-    () => {},
-  );
-  let circuits = $state.raw<CircuitSummary[]>([]);
-  api.circuits().then(
-    (list) => (circuits = list),
-    () => {},
-  );
-  void working.run(async () => (books = await api.books()));
+  const next = $derived(nextOf(shelf.sessions, now));
 
-  async function importBook(file: File) {
-    await working.run(async () => {
+  const importBook = (file: File) =>
+    shelf.run(async () => {
       const { id } = await api.importBook(file);
       await navigate('/books/:id', { params: { id } });
     });
-  }
 
-  const newest = (book: BookView) => book.revisions[book.revisions.length - 1];
-  const day = (iso: string) => new Date(iso).toLocaleDateString('en-GB', { dateStyle: 'medium' });
+  const takeLastBack = () =>
+    shelf.alter(async () => {
+      await api.takeBack(shelf.last!.kind, shelf.last!.id);
+      shelf.last = undefined;
+    });
 </script>
 
 <svelte:head><title>Shelf · Marvek</title></svelte:head>
 <Header>Shelf</Header>
-<main class="mx-auto max-w-5xl px-4 pb-8">
-  <div class="mb-4 flex flex-wrap items-center gap-3">
-    <h1 class="grow text-4xl font-bold">Reference books</h1>
-    <FileButton accept=".json,application/json" data-take="book" onfile={importBook}
-      >Bring in a book</FileButton
-    >
-    <a class="btn btn-primary" href="/new">New book</a>
-  </div>
-  {#if working.problem}<Problem problem={working.problem} onclose={working.clear} />{/if}
+<main class="mx-auto max-w-5xl px-4 pb-8" aria-busy={shelf.busy}>
+  {#if shelf.problem}<Problem problem={shelf.problem} onclose={shelf.clear} />{/if}
+  {#if shelf.filling}
+    <p class="border-base-content rounded-box mb-4 border-2 p-3 text-lg" role="status" data-filling>
+      Marvek is starting: {shelf.filling}. The demo comes onto the shelf when it is there.
+    </p>
+  {/if}
+  {#if shelf.last}
+    <p class="bg-base-200 rounded-box mb-4 flex flex-wrap items-center gap-x-3 p-2" role="status">
+      <span class="grow">{shelf.last.name} is put away.</span>
+      <button class="btn" onclick={takeLastBack} data-take-back>Take it back</button>
+    </p>
+  {/if}
+  {#if shelf.books && !shelf.filling && (shelf.demo.size || nextStep(shelf.steps) >= 0)}
+    <WayIn steps={shelf.steps}>
+      {#if shelf.demo.size}
+        <p class="text-neutral flex flex-wrap items-center gap-x-3 pt-2">
+          <span class="grow basis-60">
+            The demo is invented: look round in it, and put it away when you begin your own.
+          </span>
+          <button
+            class="btn btn-ghost"
+            onclick={() => shelf.alter(() => api.putDemoAway())}
+            data-demo-away>Put the demo away</button
+          >
+        </p>
+      {/if}
+    </WayIn>
+  {/if}
   {#if next}
     <a
       href="/books/{next.bookId}/sessions/{next.id}"
@@ -65,51 +76,45 @@
       <span class="figures text-lg font-semibold">{stateWords(next.session)}</span>
     </a>
   {/if}
-  {#if sessions.length}
-    <p class="mb-3">
-      <a class="link" href="/api/sessions.ics" download>All sessions as a calendar, iCalendar</a>
-    </p>
-  {/if}
-  {#if !books && !working.problem}<p class="text-lg" role="status">
+  <div class="mb-4 flex flex-wrap items-center gap-3">
+    <h1 class="grow text-4xl font-bold">Reference books</h1>
+    <FileButton accept=".json,application/json" data-take="book" onfile={importBook}
+      >Bring in a book</FileButton
+    >
+    <a class="btn btn-primary" href="/new">New book</a>
+  </div>
+  {#if !shelf.books && !shelf.problem}<p class="text-lg" role="status">
       Looking through the shelf …
     </p>{/if}
-  {#if books?.length === 0}
+  {#if shelf.books?.length === 0 && !shelf.filling}
     <p class="text-lg">
       No book yet. A book is one circuit with one car: <a class="link" href="/new">make the first</a
       >.
     </p>
   {/if}
-  <ul class="grid gap-3 sm:grid-cols-2">
-    {#each books ?? [] as book (book.id)}
-      <li>
-        <a
-          href="/books/{book.id}"
-          class="rounded-box border-base-300 bg-base-200 hover:border-base-content block border-2 border-l-8 p-4"
-        >
-          <span class="figures block text-2xl font-bold">{book.name}</span>
-          <span class="text-neutral block">
-            {book.circuit}{book.layout ? `, ${book.layout}` : ''} · {book.car}
-          </span>
-          <span class="mt-3 flex items-baseline gap-3">
-            <span class="figures text-3xl font-semibold">{lapTime(newest(book).time_s)}</span>
-            <span>revision {newest(book).number}, {day(newest(book).createdAt)}</span>
-          </span>
-          <span class="text-neutral block truncate">{newest(book).reason}</span>
-        </a>
-      </li>
+  <ul class="grid grid-cols-[minmax(0,1fr)] gap-3 sm:grid-cols-[repeat(2,minmax(0,1fr))]">
+    {#each shelf.books ?? [] as book (book.id)}
+      <BookCard {book} run={shelf.alter} onaway={() => (shelf.last = { kind: 'book', ...book })} />
     {/each}
   </ul>
-  <div class="mt-8 mb-3 flex items-center gap-3">
+  {#if shelf.sessions.length}
+    <p class="mt-3">
+      <a class="link inline-flex min-h-11 items-center" href="/api/sessions.ics" download
+        >All sessions as a calendar, iCalendar</a
+      >
+    </p>
+  {/if}
+  <div class="mt-8 mb-3 flex flex-wrap items-center gap-3">
     <h2 class="grow text-3xl font-bold">Circuits</h2>
     <a class="btn" href="/circuits/new">Bring in a circuit</a>
   </div>
-  <ul class="grid gap-3 sm:grid-cols-3" aria-label="Circuits">
-    {#each circuits as circuit (circuit.id)}
-      <li>
-        <a
-          href="/circuits/{circuit.id}"
-          class="rounded-box border-base-300 hover:border-base-content block border-2 p-3"
-        >
+  <ul
+    class="grid grid-cols-[minmax(0,1fr)] gap-3 sm:grid-cols-[repeat(3,minmax(0,1fr))]"
+    aria-label="Circuits"
+  >
+    {#each shelf.circuits as circuit (circuit.id)}
+      <li class="rounded-box border-base-300 hover:border-base-content flex items-start border-2">
+        <a href="/circuits/{circuit.id}" class="block min-w-0 grow p-3">
           <span class="figures block text-xl font-bold">{circuit.name}</span>
           <span class="text-neutral block">
             {circuit.layout ? `${circuit.layout}, ` : ''}version {circuit.version} · {preferences.lengthText(
@@ -118,7 +123,37 @@
           </span>
           {#if circuit.draft}<span class="font-semibold">edits not kept yet</span>{/if}
         </a>
+        <ThingMenu
+          kind="circuit"
+          id={circuit.id}
+          name={circuit.name}
+          run={shelf.alter}
+          onaway={() => (shelf.last = { kind: 'circuit', ...circuit })}
+        />
       </li>
     {/each}
   </ul>
+  <div class="mt-8 mb-3 flex flex-wrap items-center gap-3">
+    <h2 class="grow text-3xl font-bold">Cars</h2>
+    <a class="btn" href="/cars/new">Make a car</a>
+  </div>
+  <ul
+    class="grid grid-cols-[minmax(0,1fr)] gap-3 sm:grid-cols-[repeat(3,minmax(0,1fr))]"
+    aria-label="Cars"
+  >
+    {#each shelf.cars as car (car.id)}
+      <li class="rounded-box border-base-300 flex items-center border-2">
+        <span class="figures min-w-0 grow truncate p-3 text-xl font-bold">{car.name}</span>
+        <ThingMenu
+          kind="car"
+          id={car.id}
+          name={car.name}
+          edition={car.edition}
+          run={shelf.alter}
+          onaway={() => (shelf.last = { kind: 'car', ...car })}
+        />
+      </li>
+    {/each}
+  </ul>
+  {#if shelf.away.length}<PutAway away={shelf.away} run={shelf.alter} />{/if}
 </main>
