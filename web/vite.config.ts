@@ -5,9 +5,12 @@ import { defineConfig } from 'vitest/config';
 // During development the API comes from a running `./marvek start`.
 const server = process.env.MARVEK_URL ?? 'http://127.0.0.1:8080';
 
+// The server answers what its own pages ask, no other origin.
+const proxied = { target: server, headers: { origin: server } };
+
 export default defineConfig({
   plugins: [svelte(), tailwindcss()],
-  server: { host: '127.0.0.1', proxy: { '/api': server } },
+  server: { host: '127.0.0.1', proxy: { '/api': proxied, '/ready': proxied } },
   build: {
     target: 'es2022',
     outDir: 'dist',

@@ -21,7 +21,7 @@
   <label class="figures flex items-center gap-2 text-lg">
     beside another book
     <select
-      class="select h-10 w-72"
+      class="select h-11 w-72"
       value={other}
       onchange={(e) =>
         e.currentTarget.value &&

@@ -113,7 +113,7 @@
       <label class="figures">
         <span class="sr-only">Revision</span>
         <select
-          class="select text-base h-10 w-32"
+          class="select text-base h-11 w-32"
           value={book.base.revision.number}
           disabled={book.changes > 0}
           title={book.changes > 0 ? 'Keep or discard the draft first' : undefined}
@@ -133,7 +133,7 @@
       </CardMenu>
       <Menu items={exports}>Export</Menu>
     {/if}
-    <button class="btn btn-ghost w-10 px-0" onclick={() => (keysShown = true)} aria-label="Keys"
+    <button class="btn btn-ghost w-11 px-0" onclick={() => (keysShown = true)} aria-label="Keys"
       >?</button
     >
   {/snippet}
@@ -141,12 +141,14 @@
 
 {#if book.problem}
   <div class="px-4 pb-2">
-    <Problem problem={book.problem} onclose={() => (book.problem = undefined)} />
+    <Problem problem={book.problem} onclose={book.clear}>
+      {#if !book.view}<a class="btn btn-primary" href="/shelf">To the shelf</a>{/if}
+    </Problem>
   </div>
 {/if}
 {#if book.view}
-  <div class="flex">
-    <main class="min-w-0 grow pl-4" aria-busy={book.computing}>
+  <div class="desk:flex">
+    <main class="desk:pr-0 desk:pb-0 min-w-0 grow px-4 pb-16" aria-busy={book.computing}>
       <OtherDrafts />
       {#key `${route.params.session} ${route.params.other}`}{@render children()}{/key}
     </main>

@@ -16,7 +16,7 @@
 
 <svelte:head><title>{book.book!.name} · Marvek</title></svelte:head>
 <div class="pb-20">
-  <div class="flex items-baseline whitespace-nowrap gap-x-5">
+  <div class="desk:flex-nowrap desk:whitespace-nowrap flex flex-wrap items-baseline gap-x-5">
     <h1 class="text-3xl font-bold">{book.book!.name}</h1>
     <p class="figures text-lg" data-lap>
       <strong class="text-3xl">{lapTime(view.revision.lap.time_s)}</strong>
@@ -30,9 +30,9 @@
   </div>
   <LayoutNews />
   <LapBand {view} bookId={book.id} {pointed} />
-  <div class="flex gap-5 pt-1">
+  <div class="desk:flex gap-5 pt-1">
     <div class="min-w-0 grow"><Ledger bind:pointed /></div>
-    <div class="w-[296px] shrink-0">
+    <div class="desk:w-[296px] shrink-0">
       <CircuitPlan {view} {pointed} />
       <ConditionsForm />
       <LineForm />

@@ -49,7 +49,7 @@
   <label class="figures flex items-center gap-2 text-lg">
     {label}
     <select
-      class="select h-10 w-40"
+      class="select h-11 w-40"
       {value}
       onchange={(e) => choose(which, Number(e.currentTarget.value))}
     >

@@ -44,7 +44,7 @@
   <legend class="figures pb-1 text-xl font-semibold">Conditions</legend>
   <div class="grid grid-cols-2 gap-2 pb-1">
     <select
-      class="select h-10"
+      class="select h-11"
       aria-label="Surface"
       value={c.surface}
       onchange={(e) => set({ surface: e.currentTarget.value as Conditions['surface'] })}
@@ -54,7 +54,7 @@
       >
     </select>
     <select
-      class="select h-10"
+      class="select h-11"
       aria-label="Tyres"
       value={c.tyres}
       onchange={(e) => set({ tyres: e.currentTarget.value as Conditions['tyres'] })}
@@ -68,7 +68,7 @@
     <p class="flex items-center justify-between" data-part>
       <span class="figures font-semibold">{partWords(part)}</span>
       <button
-        class="btn btn-ghost w-10 px-0"
+        class="btn btn-ghost w-11 px-0"
         aria-label="Leave out: {partWords(part)}"
         onclick={() => set({ parts: c.parts!.filter((_, k) => k !== i) })}>×</button
       >
@@ -88,10 +88,10 @@
       gripUsed: v / 100,
     }))}
     {@render amount('Fuel', 'fuel_kg', 'kg', 0, 500, 1, c.fuel_kg, (v) => ({ fuel_kg: v }))}
-    {@render amount('Foot change', 'pedalChange_s', 's', 0, 1, 0.01, c.pedalChange_s, (v) => ({
+    {@render amount('Pedal change', 'pedalChange_s', 's', 0, 1, 0.01, c.pedalChange_s, (v) => ({
       pedalChange_s: v,
     }))}
-    {@render amount('Build-up', 'brakeBuildUp_s', 's', 0, 1, 0.01, c.brakeBuildUp_s, (v) => ({
+    {@render amount('Brake rise', 'brakeBuildUp_s', 's', 0, 1, 0.01, c.brakeBuildUp_s, (v) => ({
       brakeBuildUp_s: v,
     }))}
     {@render amount('Air', 'airTemperature_c', '°C', -30, 60, 1, c.airTemperature_c, (v) => ({
@@ -128,7 +128,7 @@
     <span>Hour at the circuit</span>
     <input
       type="datetime-local"
-      class="input h-10 w-44 px-2"
+      class="input h-11 w-44 px-2"
       value={c.at?.slice(0, 16) ?? ''}
       data-hour
       onchange={(e) => set({ at: e.currentTarget.value || undefined })}

@@ -24,7 +24,7 @@
 {#if shown}
   <aside
     aria-label="Draft"
-    class="border-base-content bg-base-100 fixed bottom-3 left-4 z-10 flex items-center gap-2 rounded-box border-2 py-1 pr-2 pl-4 shadow-lg"
+    class="border-base-content bg-base-100 desk:inset-x-auto desk:bottom-3 desk:left-4 desk:rounded-box desk:border-2 desk:pl-4 fixed inset-x-0 bottom-[calc(3rem+env(safe-area-inset-bottom))] z-20 flex flex-wrap items-center gap-x-2 border-t-2 py-1 pr-2 pl-3 shadow-lg"
   >
     <span class="figures text-lg" aria-live="polite">
       {#if book.changes === 0}
@@ -48,12 +48,14 @@
     <button
       class="btn btn-ghost px-3"
       onclick={() => book.undo()}
-      disabled={book.history!.past.length === 0}><Undo size={18} /> Undo</button
+      disabled={book.history!.past.length === 0}
+      ><Undo size={18} /> <span class="max-sm:sr-only">Undo</span></button
     >
     <button
       class="btn btn-ghost px-3"
       onclick={() => book.redo()}
-      disabled={book.history!.future.length === 0}><Redo size={18} /> Redo</button
+      disabled={book.history!.future.length === 0}
+      ><Redo size={18} /> <span class="max-sm:sr-only">Redo</span></button
     >
     <button class="btn btn-ghost" onclick={() => book.discard()} disabled={book.changes === 0}>
       Discard

@@ -4,7 +4,15 @@
   import { speedIn, whole } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
   import { weight } from './stakes';
-  import { bandFrame, bandGround, bandLine, bandRoad, bandWedge, cornerSpan } from './lap-band';
+  import {
+    LEAST_BAND_PX,
+    bandFrame,
+    bandGround,
+    bandLine,
+    bandRoad,
+    bandWedge,
+    cornerSpan,
+  } from './lap-band';
 
   interface Props {
     view: View;
@@ -30,17 +38,12 @@
 </script>
 
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-<div
-  class="overflow-x-auto"
-  role="region"
-  aria-label="The lap"
-  tabindex={width > 1190 ? 0 : undefined}
-  data-band
->
+<div class="overflow-x-auto" role="region" aria-label="The lap" tabindex="0" data-band>
   <svg
     viewBox="0 0 {frame.width} {frame.height}"
     class="block"
     style:width={width > 1190 ? `${width}px` : '100%'}
+    style:min-width="{LEAST_BAND_PX}px"
     role="group"
     aria-label="The lap as one band, left to right, over its hills"
   >
@@ -105,7 +108,7 @@
           y="43"
           width={(26 * weight(page)) / heaviest}
           height="4"
-          fill="var(--ink)"><title>at stake: {weight(page).toFixed(2)} s a lap</title></rect
+          fill="var(--ink)"><title>slips cost {weight(page).toFixed(2)} s a lap</title></rect
         >
         <rect
           x={tabs[i] - 13}
@@ -141,7 +144,7 @@
         class="quiet"
       >
         {s === 0
-          ? `start · ${preferences.speed} lowest, bar: at stake`
+          ? `start · ${preferences.speed} lowest, bar: what slips cost`
           : s % 1000 === 0
             ? preferences.lengthText(s)
             : ''}

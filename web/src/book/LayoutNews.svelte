@@ -14,10 +14,10 @@
 
 {#if newer}
   <div
-    class="border-base-content my-1 flex items-center gap-3 rounded border-2 px-3 py-1"
+    class="border-base-content my-1 flex flex-wrap items-center gap-x-3 rounded border-2 px-3 py-1"
     data-layout-news
   >
-    <p class="grow">
+    <p class="grow basis-72">
       <strong>Layout version {book.book!.newestLayoutVersion}</strong> of the circuit is newer than
       the version {book.book!.layoutVersion} that this book is made for.
     </p>

@@ -45,7 +45,7 @@
     >{/if}
 {/snippet}
 
-<table class="figures w-full text-[1.02rem]" aria-label="Ledger of the corners">
+<table class="figures as-lines w-full text-[1.02rem]" aria-label="Ledger of the corners">
   <thead>
     <tr class="border-base-content border-b-2 text-left">
       <th></th>
@@ -58,10 +58,10 @@
       <th class="text-right whitespace-nowrap">time, s</th>
       <th class="text-right whitespace-nowrap">
         <button
-          class="link min-h-8 decoration-dotted"
+          class="link min-h-11 decoration-dotted"
           aria-pressed={byStakes}
           title={byStakes ? 'in the order of the lap' : 'what slips cost most first'}
-          onclick={() => (byStakes = !byStakes)}>{byStakes ? '▼ ' : ''}at stake, s</button
+          onclick={() => (byStakes = !byStakes)}>{byStakes ? '▼ ' : ''}slips cost, s</button
         >
       </th>
     </tr>
@@ -69,14 +69,16 @@
   <tbody>
     {#each rows as page (page.corner)}
       <tr
-        class="border-base-300 hover:bg-base-200 h-10 cursor-pointer border-b"
+        class="border-base-300 hover:bg-base-200 h-11 cursor-pointer border-b"
         onclick={() => open(page)}
         onmouseenter={() => (pointed = page.corner)}
         onmouseleave={() => (pointed = 0)}
       >
         <td class="w-8 text-lg font-bold">{page.corner}</td>
-        <td class="whitespace-nowrap">
-          <a href="/books/{book.id}/corner/{page.corner}" class="inline-block py-2 font-semibold"
+        <td class="grow whitespace-nowrap">
+          <a
+            href="/books/{book.id}/corner/{page.corner}"
+            class="inline-flex min-h-11 min-w-11 items-center font-semibold"
             >{page.name || `corner ${page.corner}`}</a
           >
           <span class="text-neutral">{page.direction}</span>
@@ -87,31 +89,31 @@
               >☀<span class="sr-only"> into a low sun</span></span
             >{/if}
         </td>
-        <td class="leading-tight"
+        <td class="whole-row leading-tight" data-label="brake"
           >{brake(page)} {@render own(page, ['brake.at_m', 'brake.initial_pct'])}</td
         >
-        <td class="whitespace-nowrap">
+        <td class="whitespace-nowrap" data-label="gears">
           {page.gears.approach === page.gears.corner
             ? page.gears.corner
             : `${page.gears.approach} → ${page.gears.corner}`}
           {@render own(page, ['gears.corner'])}
         </td>
-        <td class="pr-3 text-right text-lg font-semibold">
+        <td class="pr-3 text-right text-lg font-semibold" data-label="lowest">
           {@render own(page, ['apexes.speed_mps'])}
           {whole(speedIn(page.lowest.speed_mps, preferences.speed))}
         </td>
-        <td class="whitespace-nowrap">{KERB_USE[page.kerbs.apex]}</td>
+        <td class="whitespace-nowrap" data-label="kerb">{KERB_USE[page.kerbs.apex]}</td>
         <td class="leading-tight"
           >{drive(page)} {@render own(page, ['throttle.first_m', 'throttle.full_m'])}</td
         >
-        <td class="text-right leading-tight">
+        <td class="text-right leading-tight" data-label="s">
           {page.time_s.toFixed(2)}
           {#if page.driven?.made === false}<span
               class="text-error block text-sm font-semibold whitespace-nowrap">▲ not made</span
             >{/if}
         </td>
-        <td class="text-right" data-stake>
-          <span class="flex items-center justify-end gap-1.5">
+        <td class="text-right" data-label="slips cost" data-stake>
+          <span class="inline-flex items-center justify-end gap-1.5">
             <span
               class="bg-base-content inline-block h-2.5"
               style:width="{(44 * weight(page)) / most}px"

@@ -21,7 +21,7 @@
   <label class="flex items-center justify-between gap-2">
     <span class="figures text-xl font-semibold">Line</span>
     <select
-      class="select h-10 w-52"
+      class="select h-11 w-52"
       value={line}
       disabled={book.searching !== undefined}
       onchange={(e) => choose(e.currentTarget)}

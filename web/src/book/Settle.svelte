@@ -70,7 +70,7 @@
           <td class="text-neutral pr-2">{told(clash.field, clash.before)}</td>
           {#each [false, true] as own (own)}
             <td>
-              <label class="flex min-h-10 items-center gap-2">
+              <label class="flex min-h-11 items-center gap-2">
                 <input
                   type="radio"
                   class="radio"

@@ -3,6 +3,7 @@ import type { SetupSheet } from '../api/answers';
 import { Asking } from '../api/asking.svelte';
 import { api, Failed } from '../api/client';
 import { waitForJob, type Waiting } from '../api/jobs';
+import { Working } from '../api/working.svelte';
 import type {
   BookView,
   Conditions,
@@ -26,7 +27,7 @@ const KEY = Symbol('book');
 const STOPPED: Problem = { title: 'Stopped', detail: 'The search was stopped.', status: 0 };
 
 /** One open book: the revision looked at, the draft made from it, and what the model says of it. */
-export class BookState {
+export class BookState extends Working {
   readonly id: string;
   book = $state.raw<BookView>();
   /** The kept revision that the draft starts from. */
@@ -38,7 +39,6 @@ export class BookState {
   checks = $state.raw<CheckLine[]>([]);
   /** Drafts of this book in other windows, offered to this one. */
   others = $state.raw<StoredDraft[]>([]);
-  problem = $state<Problem>();
   /** A search for the line that goes on. */
   searching = $state.raw<Waiting>();
   /** The revision that somebody else kept from the same parent meanwhile. */
@@ -62,12 +62,13 @@ export class BookState {
   }
 
   constructor(id: string) {
+    super();
     this.id = id;
     this.drafts = new DraftStore(id, windowId(), localStorage);
   }
 
   async open(number?: number) {
-    try {
+    await this.run(async () => {
       [this.book, this.checks] = await Promise.all([api.book(this.id), api.checks(this.id)]);
       const wanted = number ?? this.book.revisions[this.book.revisions.length - 1].number;
       // What is still on its way belongs to the draft of another revision.
@@ -76,9 +77,7 @@ export class BookState {
       this.history = begin(this.base.revision);
       localStorage.setItem('marvek.lastBook', this.id);
       if (number === undefined) await this.resumeDraft();
-    } catch (e) {
-      this.fail(e);
-    }
+    });
   }
 
   /**
@@ -148,12 +147,11 @@ export class BookState {
   /** Another line for the whole lap; the search for it shows how far it is and can be stopped. */
   async setLine(line: LineChoice) {
     const next = change(this.history!, { ...this.history!.now, line });
-    this.problem = undefined;
-    try {
-      if (await this.found({ ...this.draft(), line })) this.apply(next);
-    } catch (e) {
-      this.fail(e);
-    }
+    let found = false;
+    await this.run(async () => {
+      found = await this.found({ ...this.draft(), line });
+    });
+    if (found) this.apply(next);
   }
 
   /** Waits for the search of a draft's line; answers false if it was stopped. */
@@ -224,40 +222,37 @@ export class BookState {
   }
 
   async keep(reason: string): Promise<boolean> {
-    try {
-      const kept = await api.keep(this.id, this.draft(), reason);
-      this.drafts.forget();
-      await this.open(kept.number);
-      return true;
-    } catch (e) {
-      if (e instanceof Failed && e.problem.status === 409) await this.lookAtTheirs();
-      else this.fail(e);
-      return false;
-    }
+    let taken = false;
+    const kept = await this.run(
+      async () => {
+        const { number } = await api.keep(this.id, this.draft(), reason);
+        this.drafts.forget();
+        await this.open(number);
+      },
+      ({ status }) => (taken = status === 409),
+    );
+    if (taken) await this.lookAtTheirs();
+    return kept;
   }
 
   /** Somebody was quicker: what was kept meanwhile is laid beside the draft. */
-  private async lookAtTheirs() {
-    try {
+  private lookAtTheirs() {
+    return this.run(async () => {
       this.book = await api.book(this.id);
       this.theirs = await api.revision(this.id, this.newest!.number);
-    } catch (e) {
-      this.fail(e);
-    }
+    });
   }
 
   /** Goes on from their revision with the draft that came of choosing. */
   async goOnFromTheirs(chosen: DraftState) {
     const theirs = this.theirs!;
-    try {
+    await this.run(async () => {
       this.trying.forget();
       this.base = this.view = await api.view(this.id, theirs.number);
       this.history = begin(this.base.revision);
       this.theirs = undefined;
       this.apply(change(this.history, chosen));
-    } catch (e) {
-      this.fail(e);
-    }
+    });
   }
 
   /** What the draft began from. */
@@ -266,30 +261,17 @@ export class BookState {
   }
 
   /** Takes the newest layout version; answers whether that went well. */
-  async moveToNewestLayout(): Promise<boolean> {
-    try {
+  moveToNewestLayout(): Promise<boolean> {
+    return this.run(async () => {
       const moved = await api.moveLayout(this.id, this.book!.newestCircuitId);
       this.drafts.forget();
       await this.open(moved.revision);
-      return true;
-    } catch (e) {
-      this.fail(e);
-      return false;
-    }
+    });
   }
 
   /** The driver has looked at a corner on track: its page holds again. */
   async clearCheck(corner: number) {
-    try {
-      this.checks = await api.clearCheck(this.id, corner);
-    } catch (e) {
-      this.fail(e);
-    }
-  }
-
-  private fail(e: unknown) {
-    if (!(e instanceof Failed)) throw e;
-    this.problem = e.problem;
+    await this.run(async () => (this.checks = await api.clearCheck(this.id, corner)));
   }
 }
 

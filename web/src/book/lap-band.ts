@@ -3,6 +3,9 @@ import { area, line } from 'd3-shape';
 import type { CornerPage, Trace } from '../api/types';
 import { ahead, valueAt } from '../strip/lap-axis';
 
+/** Narrower than this the figures of a band cannot be read: it is scrolled [px]. */
+export const LEAST_BAND_PX = 1000;
+
 /** Drawing of a whole lap as one band: the road runs from left to right over its own hills. */
 export interface BandFrame {
   trace: Trace;

@@ -21,8 +21,8 @@ describe('stakes', () => {
       [1, 2],
       [3, 3],
     ]);
-    expect(rankWords(pages, heavy)).toBe('1st of 3 by stakes');
-    expect(rankWords(pages, light)).toBe('2nd of 3 by stakes');
+    expect(rankWords(pages, heavy)).toBe('1st of 3 by cost of slips');
+    expect(rankWords(pages, light)).toBe('2nd of 3 by cost of slips');
     expect(rankWords(pages, pages[2])).toBe('');
   });
 
@@ -30,9 +30,9 @@ describe('stakes', () => {
     const many = Array.from({ length: 23 }, (_, i) =>
       testPage({ corner: i + 1, stakes: { exit1kmhSlower_s: 1 - i / 100 } }),
     );
-    expect(rankWords(many, many[10])).toBe('11th of 23 by stakes');
-    expect(rankWords(many, many[21])).toBe('22nd of 23 by stakes');
-    expect(rankWords(many, many[2])).toBe('3rd of 23 by stakes');
+    expect(rankWords(many, many[10])).toBe('11th of 23 by cost of slips');
+    expect(rankWords(many, many[21])).toBe('22nd of 23 by cost of slips');
+    expect(rankWords(many, many[2])).toBe('3rd of 23 by cost of slips');
   });
 
   it('are written with their sign', () => {

@@ -11,11 +11,11 @@ export function ranks(pages: CornerPage[]): Map<number, number> {
   return new Map(order.map((page, i) => [page.corner, i + 1]));
 }
 
-/** "2nd of 14 by stakes"; empty where stakes are not known. */
+/** "2nd of 14 by cost of slips"; empty where stakes are not known. */
 export function rankWords(pages: CornerPage[], page: CornerPage): string {
   if (!page.stakes) return '';
   const rank = ranks(pages).get(page.corner)!;
-  return `${ordinal(rank)} of ${pages.length} by stakes`;
+  return `${ordinal(rank)} of ${pages.length} by cost of slips`;
 }
 
 function ordinal(n: number): string {

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { View } from '../api/types';
-  import { bandFrame, bandGround, bandRoad } from '../book/lap-band';
+  import { bandFrame, bandGround, bandRoad, LEAST_BAND_PX } from '../book/lap-band';
   import type { TimedCall } from './spoken';
   import { callSpans, stationAt } from './timeline';
 
@@ -36,16 +36,12 @@
 </script>
 
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-<div
-  class="overflow-x-auto"
-  role="region"
-  aria-label="The calls"
-  tabindex={width > 1190 ? 0 : undefined}
->
+<div class="overflow-x-auto" role="region" aria-label="The calls" tabindex="0">
   <svg
     viewBox="0 0 {frame.width} {frame.height}"
     class="block"
     style:width={width > 1190 ? `${width}px` : '100%'}
+    style:min-width="{LEAST_BAND_PX}px"
     role="group"
     aria-label="The calls where they are said, over the lap as one band"
   >

@@ -1,27 +1,24 @@
 <script lang="ts">
   import { onDestroy } from 'svelte';
-  import { api, Failed } from '../api/client';
+  import { api } from '../api/client';
   import type { RadioMessage } from '../api/sessions';
+  import { Working } from '../api/working.svelte';
+  import Problem from '../ui/Problem.svelte';
 
   let heard = $state.raw<RadioMessage[]>([]);
-  let lost = $state<string>();
+  const working = new Working();
   let last = 0;
   const opened = new Date().toISOString();
   const EVERY_MS = 700;
   const SHOWN = 5;
 
   /** What was said before this screen was opened is nobody's business any more. */
-  async function listen() {
-    try {
+  const listen = () =>
+    working.run(async () => {
       const answer = await api.heard(last);
       heard = [...heard, ...answer.messages.filter((m) => m.at > opened)].slice(-SHOWN);
       last = answer.last;
-      lost = undefined;
-    } catch (e) {
-      if (!(e instanceof Failed)) throw e;
-      lost = e.problem.detail;
-    }
-  }
+    });
   void listen();
   const timer = setInterval(listen, EVERY_MS);
   onDestroy(() => clearInterval(timer));
@@ -29,7 +26,7 @@
 
 <section class="border-base-300 rounded-box mt-3 border-2 p-3" aria-label="Heard over the radio">
   <h2 class="text-lg font-semibold">Heard at the other end</h2>
-  {#if lost}<p role="alert" class="text-error font-semibold">! {lost}</p>{/if}
+  {#if working.problem}<Problem problem={working.problem} />{/if}
   <ol data-heard>
     {#each heard as message (message.number)}
       <li>

@@ -2,8 +2,8 @@
   import { onDestroy, untrack } from 'svelte';
   import type { SpokenLap } from '../api/answers';
   import { Asking } from '../api/asking.svelte';
-  import { api, Failed } from '../api/client';
-  import type { Problem as ProblemType } from '../api/types';
+  import { api } from '../api/client';
+  import { Working } from '../api/working.svelte';
   import { useBook } from '../book/book-state.svelte';
   import Problem from '../ui/Problem.svelte';
   import { lapTime } from '../units/format';
@@ -14,9 +14,9 @@
 
   const book = useBook();
   let pace = $state(1);
-  const asking = new Asking<SpokenLap>({ refused: (refused) => (problem = refused) });
+  const working = new Working();
+  const asking = new Asking<SpokenLap>({ refused: (refused) => (working.problem = refused) });
   const spoken = $derived(asking.answer);
-  let problem = $state<ProblemType>();
   /** Time of the lap that is played [s]; undefined while nothing is. */
   let now = $state<number>();
   const calls = $derived(spoken ? inLapOrder(spoken.calls, spoken.lap_s) : []);
@@ -55,7 +55,7 @@
   }
 
   function say(words: string) {
-    if (radio) api.say(words).catch((e) => (problem = (e as Failed).problem));
+    if (radio) void working.run(() => api.say(words));
     if (!voice) return;
     const speech = new SpeechSynthesisUtterance(words);
     speech.lang = 'en';
@@ -78,13 +78,13 @@
 <div class="max-w-5xl pb-20">
   <div class="flex flex-wrap items-center gap-3">
     <h1 class="grow text-3xl font-bold">The lap spoken</h1>
-    <label class="flex min-h-10 items-center gap-2">
+    <label class="flex min-h-11 items-center gap-2">
       <input type="checkbox" class="checkbox" bind:checked={radio} data-radio />
       over the radio (simulated)
     </label>
     <label class="figures flex items-center gap-2 text-lg">
       pace
-      <select class="select h-10 w-44" bind:value={pace} data-pace>
+      <select class="select h-11 w-44" bind:value={pace} data-pace>
         <option value={1}>100 %</option>
         <option value={0.9}>90 %</option>
         <option value={0.8}>80 %, led</option>
@@ -101,7 +101,7 @@
     <a class="btn btn-ghost" href={file('vtt')} download>WebVTT</a>
     <a class="btn btn-ghost" href={file('txt')} download>Text for the radio</a>
   </div>
-  {#if problem}<Problem {problem} onclose={() => (problem = undefined)} />{/if}
+  {#if working.problem}<Problem problem={working.problem} onclose={working.clear} />{/if}
   {#if spoken}
     <p class="figures pt-1 text-lg" aria-live="off">
       {now === undefined ? '' : `${lapTime(now)} of `}{lapTime(spoken.lap_s)} · {calls.length} calls
@@ -112,17 +112,17 @@
       {#each calls as call, i (i)}
         <li
           class={[
-            'border-base-300 flex min-h-10 items-center gap-4 border-b',
+            'border-base-300 flex min-h-11 items-center gap-4 border-b',
             i === current && 'bg-base-200 font-semibold',
           ]}
         >
           <button
-            class="figures link w-16 min-h-10 text-right"
+            class="figures link min-h-11 min-w-16 text-right"
             title="Play from here"
             onclick={() => play(Math.max(0, call.begins - 0.5))}
             >{lapTime(call.begins).slice(0, -2)}</button
           >
-          <span class="text-neutral figures w-40 shrink-0">{names.get(call.corner)}</span>
+          <span class="text-neutral figures w-24 shrink-0 sm:w-40">{names.get(call.corner)}</span>
           <span>{call.words}</span>
         </li>
       {/each}
@@ -134,5 +134,5 @@
         : 'This browser has no voice: the calls are shown.'} On closed courses only, and where radio is
       allowed; an instructor's own voice comes first.
     </p>
-  {:else if !problem}<p class="p-4" role="status">Computing the calls …</p>{/if}
+  {:else if !working.problem}<p class="p-4" role="status">Computing the calls …</p>{/if}
 </div>

@@ -16,7 +16,7 @@
 
 <Field {label}>
   <select
-    class="select h-10 w-44"
+    class="select h-11 w-44"
     aria-label={label}
     {value}
     onchange={(e) => onchange(options.find((option) => option === e.currentTarget.value))}

@@ -33,8 +33,8 @@
   ] as const;
 </script>
 
-<main class="grid grid-cols-[430px_minmax(0,1fr)_330px] gap-4 px-4 pb-20">
-  <div class="sticky top-1 self-start">
+<main class="desk:grid-cols-[430px_minmax(0,1fr)_330px] grid grid-cols-1 gap-4 px-4 pb-20">
+  <div class="desk:sticky desk:top-1 self-start">
     <LapStrip />
   </div>
   <div class="min-w-0">

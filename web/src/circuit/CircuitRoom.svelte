@@ -67,7 +67,7 @@
 </Header>
 {#if circuit.problem}
   <div class="px-4 pb-2">
-    <Problem problem={circuit.problem} onclose={() => (circuit.problem = undefined)} />
+    <Problem problem={circuit.problem} onclose={circuit.clear} />
   </div>
 {/if}
 {#if circuit.view}<CircuitDesk />{:else if !circuit.problem}

@@ -14,7 +14,7 @@
 <section aria-label="The circuit itself">
   <Field label="Name">
     <input
-      class="input h-10 w-52"
+      class="input h-11 w-52"
       aria-label="Name"
       value={edits.name}
       maxlength="120"
@@ -24,7 +24,7 @@
   </Field>
   <Field label="Layout">
     <input
-      class="input h-10 w-52"
+      class="input h-11 w-52"
       aria-label="Layout"
       value={edits.layout}
       maxlength="120"
@@ -33,7 +33,7 @@
   </Field>
   <Field label="Time zone">
     <input
-      class="input h-10 w-52"
+      class="input h-11 w-52"
       aria-label="Time zone"
       list="time-zones"
       value={edits.timeZone}

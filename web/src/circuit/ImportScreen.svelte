@@ -1,6 +1,6 @@
 <script lang="ts">
-  import { api, Failed } from '../api/client';
-  import type { Problem as ProblemType } from '../api/types';
+  import { api } from '../api/client';
+  import { Working } from '../api/working.svelte';
   import { navigate } from '../router';
   import Header from '../ui/Header.svelte';
   import Problem from '../ui/Problem.svelte';
@@ -16,9 +16,9 @@
   let file = $state.raw<File>();
   let settings = $state.raw<ImportSettings>({});
   let preview = $state.raw<CircuitPreview>();
-  let problem = $state<ProblemType>();
-  let reading = $state(false);
-  let storing = $state(false);
+  const reading = new Working();
+  const storing = new Working();
+  const problem = $derived(reading.problem ?? storing.problem);
   let running: AbortController | undefined;
   /** Circuit of which the file becomes the next layout version; empty for a new circuit. */
   let place = $state('');
@@ -32,19 +32,10 @@
     settings = next;
     if (!file) return;
     running?.abort();
-    const mine = (running = new AbortController());
-    reading = true;
-    problem = undefined;
-    try {
-      preview = await api.previewCircuit(file, settings, mine.signal);
-    } catch (e) {
-      if (e instanceof Failed) {
-        problem = e.problem;
-        preview = undefined;
-      } else if ((e as Error).name !== 'AbortError') throw e;
-    } finally {
-      if (mine === running) reading = false;
-    }
+    storing.clear();
+    const { signal } = (running = new AbortController());
+    await reading.run(async () => (preview = await api.previewCircuit(file!, settings, signal)));
+    if (reading.problem) preview = undefined;
   }
 
   function choose(chosen: File) {
@@ -54,17 +45,12 @@
   }
 
   async function take() {
-    storing = true;
-    try {
+    await storing.run(async () => {
       const { id } = place
         ? await api.importLayout(place, file!, settings, 'Surveyed anew')
         : await api.importCircuit(file!, settings);
       await navigate('/circuits/:id', { params: { id } });
-    } catch (e) {
-      problem = (e as Failed).problem;
-    } finally {
-      storing = false;
-    }
+    });
   }
 </script>
 
@@ -77,11 +63,17 @@
       >{file ? 'Another file' : 'Choose a file'}</FileButton
     >
     {#if file}<span class="figures text-neutral truncate text-lg">{file.name}</span>{/if}
-    {#if reading}
+    {#if reading.busy}
       <LongWork label="Reading" oncancel={() => running?.abort()} />
     {/if}
   </div>
-  {#if problem}<Problem {problem} onclose={() => (problem = undefined)} />{/if}
+  {#if problem}<Problem
+      {problem}
+      onclose={() => {
+        reading.clear();
+        storing.clear();
+      }}
+    />{/if}
   {#if preview && file}
     <div class="grid gap-6 pt-2 md:grid-cols-[minmax(0,1fr)_360px]">
       <ImportPreview
@@ -103,7 +95,7 @@
         {/if}
         {#if circuits.length}
           <Field label="Taken in as">
-            <select class="select h-10 w-52" aria-label="Taken in as" bind:value={place}>
+            <select class="select h-11 w-52" aria-label="Taken in as" bind:value={place}>
               <option value="">a new circuit</option>
               {#each circuits as circuit (circuit.id)}
                 <option value={circuit.id}>next version of {circuit.name}</option>
@@ -114,8 +106,8 @@
         <button
           class="btn btn-primary h-12"
           onclick={take}
-          disabled={reading || storing || heightsOpen(preview, settings)}
-          data-take-in>{storing ? 'Storing …' : 'Take it in'}</button
+          disabled={reading.busy || storing.busy || heightsOpen(preview, settings)}
+          data-take-in>{storing.busy ? 'Storing …' : 'Take it in'}</button
         >
         <p class="text-neutral">
           {heightsOpen(preview, settings)

@@ -3,7 +3,7 @@
   import { preferences } from '../units/preferences.svelte';
   import Field from './Field.svelte';
   import HeightsChoice from './HeightsChoice.svelte';
-  import NumberField from './NumberField.svelte';
+  import NumberInput from '../ui/NumberInput.svelte';
   import type { CircuitPreview, ImportSettings } from './types';
 
   interface Props {
@@ -29,14 +29,14 @@
   <h2 class="text-2xl font-bold">What you say of it</h2>
   <Field label="Name">
     <input
-      class="input h-10 w-52"
+      class="input h-11 w-52"
       aria-label="Name"
       value={settings.name ?? preview.name}
       maxlength="120"
       onchange={(e) => set({ name: e.currentTarget.value.trim() || undefined })}
     />
   </Field>
-  <NumberField
+  <NumberInput
     label="Length it should have"
     unit={preferences.length}
     optional
@@ -48,7 +48,7 @@
   />
   <Field label="Smoothing">
     <select
-      class="select h-10 w-52"
+      class="select h-11 w-52"
       aria-label="Smoothing"
       value={settings.smoothing ?? 1}
       onchange={(e) => set({ smoothing: Number(e.currentTarget.value) })}
@@ -57,7 +57,7 @@
     </select>
   </Field>
   {#if preview.track}
-    <NumberField
+    <NumberInput
       label="Width left of the line"
       unit={preferences.length}
       value={shown(settings.widthLeft_m ?? 5)}
@@ -65,7 +65,7 @@
       max={shown(60)}
       onchange={(v) => set({ widthLeft_m: metres(v), widthRight_m: settings.widthRight_m ?? 5 })}
     />
-    <NumberField
+    <NumberInput
       label="Width right of the line"
       unit={preferences.length}
       value={shown(settings.widthRight_m ?? 5)}
@@ -90,7 +90,7 @@
       />
     </Field>
     {#if preview.closed}
-      <NumberField
+      <NumberInput
         label="Start line after"
         unit={preferences.length}
         decimals={0}
@@ -101,7 +101,7 @@
       />
     {/if}
     {#if preview.track.laps >= 2}
-      <NumberField
+      <NumberInput
         label="Lap of the recording"
         decimals={0}
         value={settings.lap ?? 1}

@@ -20,7 +20,7 @@
     type Thing,
   } from './edits';
   import Field from './Field.svelte';
-  import NumberField from './NumberField.svelte';
+  import NumberInput from '../ui/NumberInput.svelte';
   import type { DrawnCorner } from './types';
 
   const circuit = useCircuit();
@@ -54,7 +54,7 @@
       {@const mark = thing as Mark}
       <Field label="Called">
         <input
-          class="input h-10 w-44"
+          class="input h-11 w-44"
           aria-label="Called"
           value={mark.label}
           maxlength="80"
@@ -95,19 +95,19 @@
       {@const corner = thing as DrawnCorner}
       <Field label="Name">
         <input
-          class="input h-10 w-44"
+          class="input h-11 w-44"
           aria-label="Name"
           value={corner.name}
           maxlength="80"
           onchange={(e) => set({ name: e.currentTarget.value.trim() })}
         />
       </Field>
-      <NumberField
+      <NumberInput
         label="Number"
+        whole
         value={corner.number}
         min={1}
         max={999}
-        decimals={0}
         onchange={(v) => set({ number: Math.round(v!) })}
       />
     {/if}
@@ -123,7 +123,7 @@
         onchange={setSide}
       />
     {/if}
-    <NumberField
+    <NumberInput
       label={thing.fromM === thing.toM ? 'Station' : 'From'}
       unit={preferences.length}
       value={shown(thing.fromM)}
@@ -134,7 +134,7 @@
           ? circuit.change(moved(road, thing, metres(v!) - thing.fromM))
           : set({ fromM: metres(v!) })}
     />
-    <NumberField
+    <NumberInput
       label="To"
       unit={preferences.length}
       value={shown(thing.toM)}
@@ -144,7 +144,7 @@
     />
     {#if kind === 'marks'}
       {@const mark = thing as Mark}
-      <NumberField
+      <NumberInput
         label="From the middle"
         unit={preferences.length}
         value={shown(Math.abs(mark.offsetM))}
@@ -152,7 +152,7 @@
         max={shown(200)}
         onchange={(v) => set({ offsetM: (mark.side === 'RIGHT' ? -1 : 1) * metres(v!) })}
       />
-      <NumberField
+      <NumberInput
         label="Height"
         unit={preferences.length}
         optional
@@ -162,7 +162,7 @@
         onchange={(v) => set({ heightM: v === undefined ? null : metres(v) })}
       />
       {#if mark.type === 'DISTANCE_BOARD'}
-        <NumberField
+        <NumberInput
           label="It says"
           optional
           decimals={0}
@@ -176,7 +176,7 @@
         <Field label="Seen there at">
           <input
             type="datetime-local"
-            class="input h-10 w-48"
+            class="input h-11 w-48"
             aria-label="Seen there at, in universal time"
             value={mark.notedAt?.slice(0, 16) ?? ''}
             onchange={(e) =>
@@ -187,7 +187,7 @@
       {/if}
     {:else if kind === 'kerbs'}
       {@const kerb = thing as Kerb}
-      <NumberField
+      <NumberInput
         label="Height"
         unit="mm"
         decimals={0}
@@ -196,7 +196,7 @@
         max={500}
         onchange={(v) => set({ heightMm: v! })}
       />
-      <NumberField
+      <NumberInput
         label="Width"
         unit={preferences.length}
         decimals={2}
@@ -218,7 +218,7 @@
         onchange={(useWet) => set({ useWet })}
       />
     {:else if kind === 'zones'}
-      <NumberField
+      <NumberInput
         label="Grip there"
         unit="%"
         decimals={0}
@@ -228,7 +228,7 @@
         onchange={(v) => set({ gripFactor: v! / 100 })}
       />
     {:else if kind === 'hazards'}
-      <NumberField
+      <NumberInput
         label="Beyond the line"
         unit={preferences.length}
         value={shown((thing as Hazard).distanceM)}
@@ -258,7 +258,7 @@
     {#if kind !== 'corners'}
       <Field label="Note">
         <input
-          class="input h-10 w-48"
+          class="input h-11 w-48"
           aria-label="Note"
           maxlength="300"
           value={(thing as Mark).note ?? ''}

@@ -1,6 +1,8 @@
 <script lang="ts">
   import { today } from '../units/format';
-  import { api, Failed } from '../api/client';
+  import { api } from '../api/client';
+  import { Working } from '../api/working.svelte';
+  import Problem from '../ui/Problem.svelte';
   import { preferences } from '../units/preferences.svelte';
   import { useCircuit } from './circuit-state.svelte';
   import type { LightView } from './types';
@@ -9,16 +11,11 @@
 
   const circuit = useCircuit();
   let at = $state(`${today()}T17:00`);
-  let refused = $state('');
+  const working = new Working();
 
   async function ask() {
-    try {
-      refused = '';
-      light = await api.light(circuit.id, at);
-    } catch (e) {
-      light = undefined;
-      refused = (e as Failed).problem.detail;
-    }
+    const seen = await working.run(async () => (light = await api.light(circuit.id, at)));
+    if (!seen) light = undefined;
   }
   const degrees = (d: number) => `${Math.round(d)}°`;
 </script>
@@ -27,11 +24,11 @@
   <div class="flex items-end gap-2">
     <label class="grid grow gap-1">
       <span class="text-neutral">Hour at the circuit ({circuit.edits!.timeZone})</span>
-      <input type="datetime-local" class="input h-10 w-full" bind:value={at} data-hour />
+      <input type="datetime-local" class="input h-11 w-full" bind:value={at} data-hour />
     </label>
     <button class="btn" onclick={ask} disabled={!at}>Look</button>
   </div>
-  {#if refused}<p class="text-warning pt-2 font-semibold">{refused}</p>{/if}
+  {#if working.problem}<Problem problem={working.problem} />{/if}
   {#if light}
     <p class="figures pt-2 text-lg" data-sun>
       {#if light.elevation_deg > 0}

@@ -238,9 +238,9 @@
     {/if}
   </svg>
   <div class="absolute top-2 right-2 flex gap-1">
-    <button class="btn w-10 px-0" aria-label="Closer" onclick={() => zoomBy(2)}>+</button>
+    <button class="btn w-11 px-0" aria-label="Closer" onclick={() => zoomBy(2)}>+</button>
     <button
-      class="btn w-10 px-0"
+      class="btn w-11 px-0"
       aria-label="Farther"
       onclick={() => zoomBy(0.5)}
       disabled={zoom === 1}>−</button

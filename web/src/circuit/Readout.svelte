@@ -56,7 +56,7 @@
   <ul class="figures leading-snug">
     {#each around as thing (thing.at.kind + thing.at.index)}
       <li>
-        <button class="link min-h-8 text-left" onclick={() => circuit.pick(thing.at)}
+        <button class="link min-h-11 text-left" onclick={() => circuit.pick(thing.at)}
           >{thing.name}</button
         >
         <span class="text-neutral"

@@ -18,7 +18,7 @@
 </script>
 
 <section aria-label="Everything along the lap">
-  <select class="select h-10 w-full" aria-label="Which things" bind:value={kind}>
+  <select class="select h-11 w-full" aria-label="Which things" bind:value={kind}>
     <option value="marks">marks ({circuit.edits!.marks.length})</option>
     <option value="kerbs">kerbs ({circuit.edits!.kerbs.length})</option>
     <option value="zones">surface ({circuit.edits!.zones.length})</option>
@@ -30,7 +30,7 @@
       {@const board = boardOf(thing)}
       <li class="border-base-300 border-b">
         <button
-          class="flex min-h-10 w-full items-center gap-2 text-left"
+          class="flex min-h-11 w-full items-center gap-2 text-left"
           onclick={() => circuit.pick({ kind, index })}
         >
           <span class="text-neutral w-16 shrink-0 text-right"

@@ -3,7 +3,7 @@
   import { lengthFrom, lengthIn } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
   import { useCircuit } from './circuit-state.svelte';
-  import NumberField from './NumberField.svelte';
+  import NumberInput from '../ui/NumberInput.svelte';
   import { wrapped } from './edits';
 
   const { onclose }: { onclose: () => void } = $props();
@@ -25,7 +25,7 @@
 
 <section aria-label="Width" class="border-base-content rounded border-2 p-2">
   <h2 class="text-xl font-bold">Width, measured anew</h2>
-  <NumberField
+  <NumberInput
     label="From"
     unit={preferences.length}
     value={shown(from)}
@@ -33,7 +33,7 @@
     max={shown(road.length_m)}
     onchange={(v) => (from = metres(v!))}
   />
-  <NumberField
+  <NumberInput
     label="To"
     unit={preferences.length}
     value={shown(to)}
@@ -41,7 +41,7 @@
     max={shown(road.length_m)}
     onchange={(v) => (to = metres(v!))}
   />
-  <NumberField
+  <NumberInput
     label="Left of the middle"
     unit={preferences.length}
     value={shown(left)}
@@ -49,7 +49,7 @@
     max={shown(60)}
     onchange={(v) => (left = metres(v!))}
   />
-  <NumberField
+  <NumberInput
     label="Right of the middle"
     unit={preferences.length}
     value={shown(right)}

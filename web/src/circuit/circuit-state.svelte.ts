@@ -1,7 +1,8 @@
 import { getContext, setContext } from 'svelte';
-import { api, Failed } from '../api/client';
+import { api } from '../api/client';
 import { NewestNext } from '../api/newest-next.svelte';
 import type { Problem, Trace } from '../api/types';
+import { Working } from '../api/working.svelte';
 import { ahead } from '../strip/lap-axis';
 import {
   add,
@@ -22,7 +23,7 @@ const KEY = Symbol('circuit');
 const SAVE_AFTER_MS = 350;
 
 /** One open circuit: what is kept of it, the draft made from that, what is picked and where. */
-export class CircuitState {
+export class CircuitState extends Working {
   readonly id: string;
   view = $state.raw<CircuitView>();
   steps = $state.raw<Steps<CircuitEdits>>();
@@ -34,7 +35,6 @@ export class CircuitState {
   changes = $state.raw<LayoutChange[]>([]);
   /** Something was changed and waits a moment for more. */
   private pausing = $state(false);
-  problem = $state<Problem>();
   /** The draft that somebody else kept meanwhile; null where they threw it away. */
   theirs = $state.raw<CircuitEdits | null>();
   /** Of the version with its draft, as it was last seen. */
@@ -62,19 +62,18 @@ export class CircuitState {
   readonly trace = $derived.by(() => this.asTrace());
 
   constructor(id: string) {
+    super();
     this.id = id;
   }
 
   async open() {
-    try {
+    await this.run(async () => {
       const view = await api.circuit(this.id);
       this.view = view;
       this.edition = view.edition;
       this.changes = view.draftChanges;
       this.steps = begun(view.draft ?? view.edits);
-    } catch (e) {
-      this.fail(e);
-    }
+    });
   }
 
   private asTrace(): Trace | undefined {
@@ -185,20 +184,32 @@ export class CircuitState {
 
   private async saveNow() {
     if (!this.edits) return;
-    this.problem = undefined;
-    try {
-      const kept = await api.keepCircuitDraft(this.id, this.edits, this.edition);
-      this.edition = kept.edition;
-      if (!this.row.waits) this.changes = kept.changes;
-    } catch (e) {
-      if (e instanceof Failed && e.problem.status === 412) this.lookAtTheirs(e.problem);
-      else if (!this.row.waits) this.refuse(e);
-    }
+    const edits = this.edits;
+    await this.run(
+      async () => {
+        const kept = await api.keepCircuitDraft(this.id, edits, this.edition);
+        this.edition = kept.edition;
+        if (!this.row.waits) this.changes = kept.changes;
+      },
+      (refused) => this.hasPlace(refused),
+    );
+  }
+
+  /** What somebody else kept is shown beside ours; what the next one may mend already is not shown. */
+  private hasPlace(refused: Problem): boolean {
+    if (refused.status === 412) this.lookAtTheirs(refused);
+    else if (!this.row.waits && refused.status === 422) this.takeBack();
+    return refused.status === 412 || this.row.waits;
   }
 
   private lookAtTheirs(problem: Problem) {
     const theirs = problem.theirs as CircuitEdits | undefined;
     this.theirs = theirs?.marks ? theirs : null;
+  }
+
+  /** What cannot be; it can be had again with redo. */
+  private takeBack() {
+    if (this.steps) this.steps = undo(this.steps);
   }
 
   /** Goes on from what somebody else kept; what was done here is put away. */
@@ -211,47 +222,30 @@ export class CircuitState {
   /** Keeps what was done here in the place of theirs. */
   async keepMine() {
     this.theirs = undefined;
-    try {
-      this.edition = (await api.circuit(this.id)).edition;
-      await this.save();
-    } catch (e) {
-      this.fail(e);
-    }
-  }
-
-  /** What cannot be is taken back, and said; it can be had again with redo. */
-  private refuse(e: unknown) {
-    this.fail(e);
-    if (e instanceof Failed && e.problem.status === 422 && this.steps) {
-      this.steps = undo(this.steps);
-    }
+    const read = await this.run(async () => (this.edition = (await api.circuit(this.id)).edition));
+    if (read) await this.save();
   }
 
   async discard() {
-    try {
-      clearTimeout(this.timer);
-      this.pausing = false;
-      await this.row.settled;
-      await api.discardCircuitDraft(this.id, this.edition);
-      this.selection = undefined;
-      await this.open();
-    } catch (e) {
-      this.fail(e);
-    }
+    clearTimeout(this.timer);
+    this.pausing = false;
+    await this.row.settled;
+    const gone = await this.run(() => api.discardCircuitDraft(this.id, this.edition));
+    if (!gone) return;
+    this.selection = undefined;
+    await this.open();
   }
 
   /** Makes the draft a layout version; answers its id. */
   async keep(reason: string, validFrom: string): Promise<string | undefined> {
-    try {
-      await this.save();
-      if (this.problem || this.theirs !== undefined) return undefined;
-      const kept = await api.keepLayout(this.id, this.edition, reason, validFrom || undefined);
-      if (kept.id === this.id) await this.open();
-      return kept.id;
-    } catch (e) {
-      this.fail(e);
-      return undefined;
-    }
+    await this.save();
+    if (this.problem || this.theirs !== undefined) return undefined;
+    let id: string | undefined;
+    await this.run(async () => {
+      id = (await api.keepLayout(this.id, this.edition, reason, validFrom || undefined)).id;
+    });
+    if (id === this.id) await this.open();
+    return id;
   }
 
   /** Number of the corner that a station lies in, or 0. */
@@ -261,11 +255,6 @@ export class CircuitState {
       (c) => road && ahead(road, c.fromM, station) <= ahead(road, c.fromM, c.toM),
     );
     return corner?.number ?? 0;
-  }
-
-  private fail(e: unknown) {
-    if (!(e instanceof Failed)) throw e;
-    this.problem = e.problem;
   }
 }
 

@@ -1,9 +1,12 @@
 <script lang="ts">
-  import { api, Failed } from '../api/client';
+  import { untrack } from 'svelte';
+  import { api } from '../api/client';
+  import { Working } from '../api/working.svelte';
   import type { Along, DrivenLap } from '../api/laps';
   import type { CornerPage, Trace } from '../api/types';
   import { spread } from '../strip/labels';
   import { windowOf } from '../strip/window';
+  import Problem from '../ui/Problem.svelte';
   import { lapTime, lengthIn, speedIn } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
   import { behind, indexAt, laneFor, pathOf, yIn } from './along';
@@ -28,21 +31,21 @@
     return [from, Math.min(trace.length_m, from + length)] as const;
   });
   let pair = $state.raw<[Along, Along]>();
-  let problem = $state<string>();
+  const working = new Working();
   /** Index under the pointer. */
   let at = $state<number>();
 
   $effect(() => {
     const [from, to] = stretch;
     const [a, b] = [chosen, other];
-    Promise.all([api.along(session, a, from, to), api.along(session, b, from, to)]).then(
-      (answer) => {
+    void untrack(() =>
+      working.run(async () => {
+        const answer = await Promise.all([
+          api.along(session, a, from, to),
+          api.along(session, b, from, to),
+        ]);
         if (a === chosen && b === other) pair = answer;
-      },
-      (e) => {
-        if (!(e instanceof Failed)) throw e;
-        problem = e.problem.detail;
-      },
+      }),
     );
   });
 
@@ -110,7 +113,7 @@
 <div data-along>
   <div class="figures flex items-center gap-2 pb-1">
     <select
-      class="select h-10 w-44 border-2 text-base"
+      class="select h-11 w-44 border-2 text-base"
       aria-label="This lap"
       value={chosen}
       onchange={(e) => (first = e.currentTarget.value)}
@@ -123,7 +126,7 @@
     </select>
     beside
     <select
-      class="select h-10 w-44 border-2 border-dashed text-base"
+      class="select h-11 w-44 border-2 border-dashed text-base"
       aria-label="The other lap"
       value={other}
       onchange={(e) => (second = e.currentTarget.value)}
@@ -134,7 +137,7 @@
       {/each}
     </select>
   </div>
-  {#if problem}<p role="alert" class="text-error font-semibold">! {problem}</p>{/if}
+  {#if working.problem}<Problem problem={working.problem} />{/if}
   {#if pair && lanes}
     <!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
     <svg
@@ -207,7 +210,7 @@
       letters are the page's plates. Over the whole stretch {name(chosen)} is
       <strong>{signed(lost.at(-1) ?? null)}</strong>.
     </p>
-  {:else if !problem}<p role="status">Laying the laps beside each other …</p>{/if}
+  {:else if !working.problem}<p role="status">Laying the laps beside each other …</p>{/if}
 </div>
 
 <style>

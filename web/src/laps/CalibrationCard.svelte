@@ -35,7 +35,7 @@
       point that is the model's moves with it.
     </li>
   </ul>
-  <label class="flex min-h-10 items-center gap-2">
+  <label class="flex min-h-11 items-center gap-2">
     <input
       type="checkbox"
       class="checkbox"

@@ -30,7 +30,7 @@
     s === undefined ? '–' : `${figure(s)} ${s >= 0 ? 'lost' : 'gained'}`;
 </script>
 
-<table class="figures w-full text-lg" data-corners>
+<table class="figures as-lines w-full text-lg" data-corners>
   <thead>
     <tr class="border-base-content border-b-2 text-left">
       <th>corner</th>
@@ -40,7 +40,7 @@
       <th class="text-right">lowest, {preferences.speed}</th>
       <th class="text-right">throttle, {preferences.length}</th>
       <th class="text-right">time, s</th>
-      <th class="text-right">to blame</th>
+      <th class="text-right">costs here</th>
     </tr>
   </thead>
   <tbody>
@@ -49,30 +49,32 @@
         class={['border-base-300 h-[38px] border-b', c.corner === chosen && 'bg-base-200']}
         data-corner={c.corner}
       >
-        <td>
+        <td class="grow">
           <button
-            class="link min-h-9 text-left font-semibold"
+            class="link min-h-11 min-w-11 text-left font-semibold"
             aria-pressed={c.corner === chosen}
             onclick={() => onchoose(c.corner)}>{c.corner} {name(c.corner)}</button
           >
         </td>
-        <td class="text-right">{metres(c.brake_m)}</td>
-        <td class="text-neutral text-right"
+        <td class="text-right" data-label="brake">{metres(c.brake_m)}</td>
+        <td class="text-neutral text-right" data-label="spread ±"
           >{c.brakeSpread_m === undefined
             ? '–'
             : Math.round(lengthIn(c.brakeSpread_m, preferences.length))}</td
         >
-        <td class="text-right">{metres(c.release_m)}</td>
-        <td class="text-right">{speed(c.lowest_mps)}</td>
-        <td class="text-right">{metres(c.throttle_m)}</td>
-        <td class="text-right font-semibold">{time(c.lost_s)}</td>
-        <td class="text-right">{c.charged_s === undefined ? '–' : figure(c.charged_s)}</td>
+        <td class="text-right" data-label="off">{metres(c.release_m)}</td>
+        <td class="text-right" data-label="lowest">{speed(c.lowest_mps)}</td>
+        <td class="text-right" data-label="throttle">{metres(c.throttle_m)}</td>
+        <td class="text-right font-semibold" data-label="time">{time(c.lost_s)}</td>
+        <td class="text-right" data-label="costs here"
+          >{c.charged_s === undefined ? '–' : figure(c.charged_s)}</td
+        >
       </tr>
     {/each}
   </tbody>
 </table>
 <p class="text-neutral pt-1 leading-snug">
   The median of the laps that are counted, against the page driven by the model and read the same
-  way: minus is earlier or slower. Spread: half of the laps lie nearer to it. To blame: of the lost
-  time, what this corner costs, in the next one too.
+  way: minus is earlier or slower. Spread: half of the laps lie nearer to it. Costs here: of the
+  lost time, what this corner costs, in the next one too.
 </p>

@@ -31,7 +31,7 @@
   }}
 >
   {#if desk.problem}
-    <Problem problem={desk.problem} onclose={() => (desk.problem = undefined)} />
+    <Problem problem={desk.problem} onclose={desk.clear} />
   {/if}
   {#if desk.asking}
     <MappingDialog
@@ -71,7 +71,7 @@
         </p>
       {:else}
         <TimeBand {view} corners={desk.corners} chosen={desk.corner!} onchoose={choose} />
-        <div class="flex gap-4 pt-1">
+        <div class="desk:flex gap-4 pt-1">
           <div class="min-w-0 grow">
             <FindingsList
               findings={debrief.findings}
@@ -89,7 +89,7 @@
             />
           </div>
           {#if desk.page}
-            <div class="w-[500px] shrink-0">
+            <div class="desk:w-[500px] shrink-0">
               <CornerPanel {desk} page={desk.page} {view} />
             </div>
           {/if}

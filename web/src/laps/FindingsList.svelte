@@ -53,7 +53,7 @@
           <div class="flex items-start gap-3">
             <div class="min-w-0 grow leading-snug">
               <button
-                class="figures link text-lg font-semibold"
+                class="figures link min-h-11 min-w-11 text-left text-lg font-semibold"
                 onclick={() => onchoose(finding.corner)}
                 >{finding.corner} {name(finding.corner)}</button
               >
@@ -86,7 +86,7 @@
           {#if asked === key(finding)}
             <form class="flex gap-2 pt-1" onsubmit={(e) => dismiss(e, finding)}>
               <input
-                class="input h-10 grow px-2"
+                class="input h-11 grow px-2"
                 aria-label="Why it is dismissed"
                 placeholder="why: traffic, a test, meant that way …"
                 maxlength="500"
@@ -101,7 +101,7 @@
   {/if}
   {#if gone.length}
     <details class="pt-1" data-dismissed>
-      <summary class="text-neutral min-h-10 cursor-pointer py-2"
+      <summary class="text-neutral min-h-11 cursor-pointer py-2"
         >{gone.length} dismissed for these laps</summary
       >
       <ul>

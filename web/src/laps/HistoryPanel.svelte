@@ -1,9 +1,12 @@
 <script lang="ts">
-  import { api, Failed } from '../api/client';
+  import { api } from '../api/client';
+  import { Working } from '../api/working.svelte';
+  import { untrack } from 'svelte';
   import type { HistoryEntry } from '../api/laps';
   import type { CornerPage, Trace } from '../api/types';
   import { between } from '../strip/lap-axis';
   import { gain, lapTime } from '../units/format';
+  import Problem from '../ui/Problem.svelte';
   import { preferences } from '../units/preferences.svelte';
 
   interface Props {
@@ -14,18 +17,15 @@
   }
   const { book, session, page, trace }: Props = $props();
   let entries = $state.raw<HistoryEntry[]>();
-  let problem = $state<string>();
+  const working = new Working();
 
   $effect(() => {
     const corner = page.corner;
-    api.history(book, corner).then(
-      (answer) => {
+    void untrack(() =>
+      working.run(async () => {
+        const answer = await api.history(book, corner);
         if (corner === page.corner) entries = answer;
-      },
-      (e) => {
-        if (!(e instanceof Failed)) throw e;
-        problem = e.problem.detail;
-      },
+      }),
     );
   });
 
@@ -45,7 +45,7 @@
 </script>
 
 <div data-history>
-  {#if problem}<p role="alert" class="text-error font-semibold">! {problem}</p>{/if}
+  {#if working.problem}<Problem problem={working.problem} />{/if}
   {#if entries}
     <table class="figures w-full text-base">
       <thead>
@@ -102,5 +102,5 @@
       brief’s: from the best lap until then a third of the way to the book, the corner with its
       share.
     </p>
-  {:else if !problem}<p role="status">Looking through the sessions …</p>{/if}
+  {:else if !working.problem}<p role="status">Looking through the sessions …</p>{/if}
 </div>

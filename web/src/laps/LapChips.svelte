@@ -42,7 +42,7 @@
           data-lap={lap.number}
           title="Press to say what kind of lap it is"
           class={[
-            'flex min-h-10 cursor-pointer items-center rounded border-2 px-1.5 text-base',
+            'flex min-h-11 cursor-pointer items-center rounded border-2 px-1.5 text-base',
             counted ? 'border-base-content' : 'border-base-300 text-neutral',
             lap === best && 'font-bold',
           ]}
@@ -51,7 +51,7 @@
           >{#if lap === best}&nbsp;best{/if}{counted ? '' : ` ${KIND[lap.kind]}`}</Menu
         >
       {:else}
-        <span class="text-neutral flex min-h-10 items-center px-1"
+        <span class="text-neutral flex min-h-11 items-center px-1"
           >{lap.number} {KIND[lap.kind]}</span
         >
       {/if}

@@ -76,7 +76,7 @@
           >As it was brought in</a
         >
         <button class="btn btn-ghost text-error" onclick={() => desk.remove(file.id)}
-          >Take {file.name} out</button
+          >Put {file.name} away</button
         >
       </div>
     </Popover>

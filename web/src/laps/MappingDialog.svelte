@@ -44,7 +44,7 @@
             >
             <td class="py-0.5">
               <select
-                class="select h-10 w-44 text-base"
+                class="select h-11 w-44 text-base"
                 aria-label="{column.header} is"
                 value={column.is ?? ''}
                 onchange={(e) => onmap(column.header, e.currentTarget.value)}

@@ -38,16 +38,16 @@
       if (await onsay(words, author, lap || undefined)) words = '';
     }}
   >
-    <select class="select h-10 w-28 text-base" aria-label="Who says it" bind:value={author}>
+    <select class="select h-11 w-28 text-base" aria-label="Who says it" bind:value={author}>
       <option value="driver">Driver</option>
       <option value="coach">Coach</option>
     </select>
-    <select class="select h-10 w-32 text-base" aria-label="Of which lap" bind:value={lap}>
+    <select class="select h-11 w-32 text-base" aria-label="Of which lap" bind:value={lap}>
       <option value="">all laps</option>
       {#each laps as l (l.id)}<option value="lap {l.number}">lap {l.number}</option>{/each}
     </select>
     <input
-      class="input h-10 min-w-40 grow px-2 text-base"
+      class="input h-11 min-w-40 grow px-2 text-base"
       aria-label="Remark on corner {corner}"
       placeholder="what was it?"
       maxlength="500"

@@ -102,7 +102,7 @@
         the newest, if that is for the same surface; else into revision {review.revision} again.
       </p>
     {/if}
-    <div class="flex gap-6 pt-2">
+    <div class="desk:flex gap-6 pt-2">
       <div class="min-w-0 grow">
         <div class="flex items-baseline gap-3">
           <h2 class="figures text-2xl font-semibold">Proposed by the laps</h2>
@@ -147,7 +147,7 @@
           </ul>
         {/if}
       </div>
-      <div class="flex w-[380px] shrink-0 flex-col gap-4">
+      <div class="desk:w-[380px] flex shrink-0 flex-col gap-4">
         {#if review.calibration}
           <CalibrationCard
             calibration={review.calibration}
@@ -204,7 +204,7 @@
       ]}
     >
       {#if done !== undefined}
-        <p class="figures flex min-h-10 items-center gap-4 text-lg" data-kept>
+        <p class="figures flex min-h-11 items-center gap-4 text-lg" data-kept>
           <strong>Revision {done} is kept, with its laps behind it.</strong>
           <a class="link" href="/books/{kept.bookId}/compare">What changed</a>
           <a class="link" href="/api/books/{kept.bookId}/revisions/{done}/card.pdf" target="_blank"
@@ -221,7 +221,7 @@
               : ''}
           </p>
           <input
-            class="input h-10 w-72 px-2"
+            class="input h-11 w-72 px-2"
             aria-label="Reason of the revision"
             placeholder="reason; else the session's name"
             maxlength="300"

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { View } from '../api/types';
-  import { bandFrame, bandRoad, cornerSpan } from '../book/lap-band';
+  import { bandFrame, bandRoad, cornerSpan, LEAST_BAND_PX } from '../book/lap-band';
   import { spread } from '../strip/labels';
   import type { CornerDebrief } from './debrief';
 
@@ -30,16 +30,12 @@
 </script>
 
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-<div
-  class="overflow-x-auto"
-  role="region"
-  aria-label="Time over the lap"
-  tabindex={width > 1190 ? 0 : undefined}
->
+<div class="overflow-x-auto" role="region" aria-label="Time over the lap" tabindex="0">
   <svg
     viewBox="0 0 {frame.width} {HEIGHT}"
     class="block"
     style:width={width > 1190 ? `${width}px` : '100%'}
+    style:min-width="{LEAST_BAND_PX}px"
     role="group"
     aria-label="Time lost and gained corner by corner over the lap, as the median of the laps"
   >

@@ -1,4 +1,4 @@
-import { api, Failed } from '../api/client';
+import { api } from '../api/client';
 import type {
   Debrief,
   DrivenLap,
@@ -9,7 +9,8 @@ import type {
   Mapping,
 } from '../api/laps';
 import type { KeptSession } from '../api/sessions';
-import type { Problem, View } from '../api/types';
+import type { View } from '../api/types';
+import { Working } from '../api/working.svelte';
 import { cornersOf, flying, joined } from './debrief';
 
 const LIVE_MS = 1000;
@@ -30,14 +31,13 @@ export interface Asking {
 }
 
 /** What is on the debrief screen of a session, and what is done there. */
-export class DebriefDesk {
+export class DebriefDesk extends Working {
   readonly session: string;
   readonly book: string;
   kept = $state.raw<KeptSession>();
   debrief = $state.raw<Debrief>();
   /** The revision that the laps are read against. */
   view = $state.raw<View>();
-  problem = $state<Problem>();
   taking = $state<Taking>();
   asking = $state.raw<Asking>();
   live = $state.raw<LiveState>();
@@ -59,6 +59,7 @@ export class DebriefDesk {
   readonly page = $derived(this.view?.revision.pages.find((p) => p.corner === this.corner));
 
   constructor(book: string, session: string) {
+    super();
     this.book = book;
     this.session = session;
   }
@@ -68,20 +69,6 @@ export class DebriefDesk {
       (most, c) => ((c.charged_s ?? 0) > (most?.charged_s ?? 0) ? c : most),
       this.corners[0],
     )?.corner;
-  }
-
-  /** Runs something; what the server says against it is shown. */
-  private async run(work: () => Promise<unknown>): Promise<boolean> {
-    this.problem = undefined;
-    try {
-      await work();
-      return true;
-    } catch (e) {
-      if ((e as Error).name === 'AbortError') return false;
-      if (!(e instanceof Failed)) throw e;
-      this.problem = e.problem;
-      return false;
-    }
   }
 
   load = () =>
@@ -158,7 +145,7 @@ export class DebriefDesk {
     await this.load();
   }
 
-  remove = (file: string) => this.change(() => api.removeLaps(file));
+  remove = (file: string) => this.change(() => api.putAway('file', file));
 
   sayKind = (lap: DrivenLap, kind: LapKind) =>
     this.change(() => api.sayKind(lap.file, lap.number, kind === lap.recognised ? null : kind));

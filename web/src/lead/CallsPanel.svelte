@@ -1,7 +1,8 @@
 <!-- @component What is called at the lead pace, each in time before its point. -->
 <script lang="ts">
   import type { Call } from '../api/answers';
-  import { api, Failed } from '../api/client';
+  import { untrack } from 'svelte';
+  import { api } from '../api/client';
   import { useBook } from '../book/book-state.svelte';
   import { preferences } from '../units/preferences.svelte';
   import { useLead } from './lead-state.svelte';
@@ -23,14 +24,11 @@
 
   $effect(() => {
     const asked = pace;
-    api.spoken(book.id, book.draft(), asked, preferences.length).then(
-      (lap) => {
+    void untrack(() =>
+      desk.run(async () => {
+        const lap = await api.spoken(book.id, book.draft(), asked, preferences.length);
         if (asked === pace) calls = lap.calls;
-      },
-      (e) => {
-        if (!(e instanceof Failed)) throw e;
-        desk.problem = e.problem;
-      },
+      }),
     );
   });
 </script>

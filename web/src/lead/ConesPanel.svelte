@@ -53,8 +53,8 @@
   }
 </script>
 
-<div class="flex gap-8">
-  <table class="figures w-[430px] shrink-0 text-lg">
+<div class="desk:flex gap-8">
+  <table class="figures desk:w-[430px] w-full shrink-0 text-lg">
     <thead>
       <tr class="border-base-content border-b-2 text-left"
         ><th>corner</th>{#each POINTS as [point, name] (point)}<th class="text-center">{name}</th
@@ -70,7 +70,7 @@
               {#if coneAt(page, point)}
                 <button
                   class={[
-                    'min-h-10 w-20 rounded border-2',
+                    'min-h-11 w-20 rounded border-2',
                     standing(page.corner, point)
                       ? 'border-base-content font-bold'
                       : 'border-base-300',
@@ -100,7 +100,7 @@
             ><strong>{cone.corner}</strong> {POINTS.find(([p]) => p === cone.point)![1]}</span
           >
           <select
-            class="select h-10 w-24"
+            class="select h-11 w-24"
             aria-label="What stands at {cone.point} of corner {cone.corner}"
             value={cone.what}
             onchange={(e) => put(cone, { what: e.currentTarget.value as Cone['what'] })}
@@ -108,7 +108,7 @@
             <option value="cone">cone</option><option value="board">board</option>
           </select>
           <select
-            class="select h-10 w-24"
+            class="select h-11 w-24"
             aria-label="Side of {cone.point} of corner {cone.corner}"
             value={cone.side}
             onchange={(e) => put(cone, { side: e.currentTarget.value as Cone['side'] })}
@@ -117,13 +117,13 @@
           </select>
           <label class="figures flex items-center gap-1"
             ><input
-              class="input h-10 w-16 px-2 text-right"
+              class="input h-11 w-16 px-2 text-right"
               value={String(Math.round(lengthIn(past(cone), preferences.length)))}
               onchange={(e) => move(cone, e.currentTarget.value)}
             />{preferences.length} past the page’s point, minus before</label
           >
           <input
-            class="input h-10 w-28 grow px-2"
+            class="input h-11 w-28 grow px-2"
             aria-label="Note on {cone.point} of corner {cone.corner}"
             placeholder="note"
             maxlength="200"

@@ -46,7 +46,7 @@
     }));
 </script>
 
-<div class="flex gap-6">
+<div class="desk:flex gap-6">
   <div class="min-w-0 grow">
     {#if day.drivers.length === 0}
       <p class="pb-2 text-lg">
@@ -63,7 +63,7 @@
           <label class="flex flex-col text-sm"
             >name
             <input
-              class="input h-10 w-40 px-2 text-base"
+              class="input h-11 w-40 px-2 text-base"
               aria-label="Name of driver {k + 1}"
               maxlength="80"
               value={d.name}
@@ -73,7 +73,7 @@
           <label class="flex flex-col text-sm"
             >vehicle
             <input
-              class="input h-10 w-44 px-2 text-base"
+              class="input h-11 w-44 px-2 text-base"
               aria-label="Vehicle of driver {k + 1}"
               maxlength="80"
               value={d.vehicle}
@@ -83,7 +83,7 @@
           <label class="flex flex-col text-sm"
             >laps read in
             <select
-              class="select h-10 w-40"
+              class="select h-11 w-40"
               value={fileOf(d.key)}
               onchange={(e) => giveFile(d.key, e.currentTarget.value)}
             >
@@ -130,11 +130,11 @@
     <form class="flex flex-wrap items-end gap-2 pt-3" onsubmit={add}>
       <label class="flex flex-col text-sm"
         >name of another driver
-        <input class="input h-10 w-48 px-2 text-base" maxlength="80" bind:value={name} /></label
+        <input class="input h-11 w-48 px-2 text-base" maxlength="80" bind:value={name} /></label
       >
       <label class="flex flex-col text-sm"
         >vehicle
-        <input class="input h-10 w-48 px-2 text-base" maxlength="80" bind:value={vehicle} /></label
+        <input class="input h-11 w-48 px-2 text-base" maxlength="80" bind:value={vehicle} /></label
       >
       <button class="btn" disabled={!name.trim()}
         >Add{day.lap > 1 ? ` from lap ${day.lap}` : ''}</button
@@ -145,10 +145,11 @@
       has a turn before those who had theirs.
     </p>
   </div>
-  <div class="w-72 shrink-0">
+  <div class="desk:w-72 max-desk:pt-4 shrink-0">
     <div class="flex flex-wrap gap-3">
       <NumberInput
         label="laps of the session"
+        whole
         value={day.laps}
         min={day.lap}
         max={200}
@@ -156,6 +157,7 @@
       />
       <NumberInput
         label="laps each behind you"
+        whole
         value={day.lapsEach}
         min={1}
         max={20}

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { api, Failed } from '../api/client';
+  import { api } from '../api/client';
   import type { KeptSession } from '../api/sessions';
   import { useBook } from '../book/book-state.svelte';
   import { route } from '../router';
@@ -38,13 +38,8 @@
   );
 
   async function load() {
-    try {
-      kept = await api.session(desk.session);
-    } catch (e) {
-      if (!(e instanceof Failed)) throw e;
-      desk.problem = e.problem;
-      return;
-    }
+    const read = await desk.run(async () => (kept = await api.session(desk.session)));
+    if (!read) return;
     await desk.load();
     if (desk.lead?.day.drivers.length === 0) tab = 'group';
   }
@@ -53,10 +48,7 @@
 
 <svelte:head><title>Lead · {book.book!.name} · Marvek</title></svelte:head>
 <div class="pb-20">
-  {#if desk.problem}<Problem
-      problem={desk.problem}
-      onclose={() => (desk.problem = undefined)}
-    />{/if}
+  {#if desk.problem}<Problem problem={desk.problem} onclose={desk.clear} />{/if}
   {#if kept}
     <h1 class="text-3xl font-bold">{sessionName(kept)}, {hourWords(kept.session.startsAt)}</h1>
     <SessionLinks {kept} current="lead" />

@@ -31,7 +31,7 @@
   </button>
 {/snippet}
 
-<section class="w-72 shrink-0" aria-label="The line">
+<section class="desk:w-72 shrink-0" aria-label="The line">
   <div class="flex items-center gap-2">
     <button
       class="btn h-12 px-3"

@@ -38,10 +38,10 @@
     >
   </p>
 {:else}
-  <div class="flex gap-5">
+  <div class="desk:flex gap-5">
     <LineColumn />
     {#if desk.driver}
-      <section class="w-[420px] shrink-0" aria-label="A remark">
+      <section class="desk:w-[420px] shrink-0" aria-label="A remark">
         <h2 class="figures text-2xl font-semibold">
           To {desk.driver.name}, {desk.corner === 0 ? 'of' : 'at'}
           {about}
@@ -81,7 +81,7 @@
           />
           <button class="btn h-12" disabled={!typed.trim()}>Say it</button>
         </form>
-        <label class="flex min-h-10 items-center gap-2"
+        <label class="flex min-h-11 items-center gap-2"
           ><input type="checkbox" class="checkbox" bind:checked={own} />these are the driver’s own
           words</label
         >

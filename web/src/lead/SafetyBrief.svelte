@@ -46,7 +46,7 @@
 </ul>
 <form class="flex max-w-4xl gap-2 pt-3" onsubmit={add}>
   <input
-    class="input h-10 grow px-3 text-lg"
+    class="input h-11 grow px-3 text-lg"
     aria-label="Another point of the brief"
     placeholder="another point"
     maxlength="200"

@@ -36,13 +36,13 @@
 </ul>
 <form class="flex items-center gap-2 pt-2" onsubmit={add}>
   <input
-    class="input h-10 min-w-0 grow px-2"
+    class="input h-11 min-w-0 grow px-2"
     aria-label="Another short remark"
     placeholder="another one"
     maxlength="200"
     bind:value={text}
   />
-  <label class="flex min-h-10 items-center gap-1"
+  <label class="flex min-h-11 items-center gap-1"
     ><input type="checkbox" class="checkbox" bind:checked={good} />praise</label
   >
   <button class="btn px-3" disabled={!text.trim()}>Add</button>

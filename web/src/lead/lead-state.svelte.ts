@@ -1,7 +1,7 @@
 import { getContext, setContext } from 'svelte';
 import { api, Failed } from '../api/client';
 import type { GroupRemark, Lead, LeadDay, RemarkState, Word } from '../api/lead';
-import type { Problem } from '../api/types';
+import { Working } from '../api/working.svelte';
 import { lineOn, openFor } from './lead-day';
 
 const KEY = Symbol('lead');
@@ -12,13 +12,12 @@ interface Clash {
   theirs: unknown;
   mine: unknown;
   /** Puts mine over theirs, once theirs is loaded. */
-  again: () => Promise<void>;
+  again: () => Promise<unknown>;
 }
 
 /** A led day on the screen: what is kept, who and which corner is chosen. */
-export class LeadDesk {
+export class LeadDesk extends Working {
   lead = $state.raw<Lead>();
-  problem = $state.raw<Problem>();
   /** Key of the driver that is looked at; without a choice the one behind the leader. */
   chosen = $state<string>();
   /** Corner that a remark is about; 0 for the lap as a whole. */
@@ -35,18 +34,20 @@ export class LeadDesk {
   stale = $state.raw<Clash>();
 
   /** Changes go one after the other, each from what the one before left. */
-  #queue: Promise<void> = Promise.resolve();
+  #queue: Promise<unknown> = Promise.resolve();
 
-  constructor(readonly session: string) {}
+  constructor(readonly session: string) {
+    super();
+  }
 
-  load = () => this.#run(async () => void (this.lead = await api.lead(this.session)));
+  load = () => this.run(async () => void (this.lead = await api.lead(this.session)));
 
   nameOf = (key: string) => this.lead?.day.drivers.find((d) => d.key === key)?.name ?? key;
 
   /** Keeps another state of the day. */
   change = (make: (day: LeadDay) => LeadDay) => {
     this.#queue = this.#queue.then(() =>
-      this.#run(async () => {
+      this.run(async () => {
         const before = this.lead!.day;
         const mine = make(before);
         try {
@@ -90,7 +91,7 @@ export class LeadDesk {
 
   /** @param own whether the driver says it himself */
   say = (word: Word, own = false) =>
-    this.#run(async () => {
+    this.run(async () => {
       const remark = await api.sayToDriver(this.session, {
         driver: this.driver!.key,
         corner: this.corner,
@@ -102,7 +103,7 @@ export class LeadDesk {
     });
 
   see = (remark: GroupRemark, state: RemarkState) =>
-    this.#run(async () => {
+    this.run(async () => {
       try {
         const seen = await api.seeRemark(remark, state);
         this.#remarks((all) => all.map((r) => (r.id === seen.id ? seen : r)));
@@ -121,23 +122,13 @@ export class LeadDesk {
     });
 
   takeBack = (remark: GroupRemark) =>
-    this.#run(async () => {
+    this.run(async () => {
       await api.takeBackRemark(remark.id);
       this.#remarks((all) => all.filter((r) => r.id !== remark.id));
     });
 
   #remarks(make: (all: GroupRemark[]) => GroupRemark[]) {
     this.lead = { ...this.lead!, remarks: make(this.lead!.remarks) };
-  }
-
-  async #run(work: () => Promise<void>) {
-    this.problem = undefined;
-    try {
-      await work();
-    } catch (e) {
-      if (!(e instanceof Failed)) throw e;
-      this.problem = e.problem;
-    }
   }
 }
 

@@ -9,14 +9,8 @@ const server = vi.hoisted(() => ({
   said: 0,
 }));
 
-vi.mock('../api/client', () => {
-  class Failed extends Error {
-    readonly problem: unknown;
-    constructor(problem: unknown) {
-      super('refused');
-      this.problem = problem;
-    }
-  }
+vi.mock('../api/client', async () => {
+  const { Failed } = await vi.importActual<typeof import('../api/http')>('../api/http');
   const lead = (): Lead => ({
     day: server.day,
     edition: server.changes,

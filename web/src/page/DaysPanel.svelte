@@ -21,7 +21,7 @@
       {@const shift = on.shifts.find((s) => s.corner === page().corner)}
       {@const own = shift ? movesOwn(page(), shift) : []}
       <li class="border-base-300 flex items-start gap-2 border-b py-0.5" data-day={on.day}>
-        <label class="flex min-h-10 w-40 shrink-0 items-center gap-2">
+        <label class="flex min-h-11 w-40 shrink-0 items-center gap-2">
           <input
             type="radio"
             class="radio radio-sm"

@@ -47,15 +47,19 @@
   }
 </script>
 
-<li class="border-base-300 flex gap-2 border-t py-0.5">
+<li class="border-base-300 flex flex-wrap gap-x-2 border-t py-0.5 sm:flex-nowrap">
   <svg viewBox="-16 -16 32 32" width="30" height="30" class="mt-2 shrink-0" aria-hidden="true">
     <PlateShape {letter} {shape} />
   </svg>
-  <div class="w-[5.4rem] shrink-0 pt-1 leading-tight">
+  <div
+    class="pt-1 leading-tight max-sm:flex max-sm:grow max-sm:items-center max-sm:gap-3 sm:w-[5.4rem] sm:shrink-0"
+  >
     <h3 class="text-base font-semibold">{title}</h3>
     {#if fields.length}<SourceTag {source} />{/if}
   </div>
-  <div class="flex min-h-11 min-w-0 grow flex-col justify-center pb-1">
+  <div
+    class="flex min-h-11 min-w-0 grow flex-col justify-center pb-1 max-sm:order-last max-sm:basis-full max-sm:pl-9"
+  >
     <div class="text-base leading-snug">{@render children()}</div>
     {#if more}<div class="text-neutral text-[0.95rem] leading-snug">{@render more()}</div>{/if}
     {#if laps}<p class="text-neutral text-[0.95rem] leading-snug" data-laps-behind>
@@ -69,14 +73,17 @@
     {/each}
   </div>
   {#if slip?.seconds !== undefined}
-    <p class="figures w-[4.2rem] shrink-0 self-center text-right leading-tight" data-slip>
+    <p
+      class="figures shrink-0 self-center text-right leading-tight max-sm:flex max-sm:items-baseline max-sm:gap-2 sm:w-[4.2rem]"
+      data-slip
+    >
       <span class="text-neutral block text-sm">{slip.words}</span>
       <strong class="text-lg">{cost(slip.seconds)}</strong>
     </p>
   {/if}
   {#if source}
     <button
-      class="btn btn-ghost w-10 self-center px-0"
+      class="btn btn-ghost w-11 self-center px-0"
       onclick={giveBack}
       title="Back to the model's"
       aria-label="{title}: back to the model's"

@@ -68,7 +68,7 @@
 {#snippet kerb(field: 'kerbs.apex' | 'kerbs.exit', use: KerbUse, label: string)}
   <select
     class={[
-      'select h-10 w-[7.2rem] px-2 text-base font-semibold',
+      'select h-11 w-[7.2rem] px-2 text-base font-semibold',
       own(field) && 'border-base-content border-2',
     ]}
     aria-label={label}

@@ -78,7 +78,7 @@
   </svg>
   <input
     type="range"
-    class="range w-full max-w-[600px]"
+    class="range my-2.5 h-11 w-full max-w-[600px]"
     aria-label="Position at the link, from the left edge to the right"
     aria-valuetext="{side(way.offset_m)}: {gain(way.lost_s)}"
     min="0"

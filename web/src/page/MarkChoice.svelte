@@ -26,7 +26,7 @@
 </script>
 
 <details class="inline-block">
-  <summary class="link decoration-dotted">other marks</summary>
+  <summary class="link inline-flex min-h-11 items-center decoration-dotted">other marks</summary>
   <div class="border-base-300 my-1 rounded border p-2">
     {#each choices as choice (choice.mark)}
       <button class="btn mr-1 mb-1 font-normal" onclick={() => choose(choice.mark)}>
@@ -36,7 +36,7 @@
     <label class="flex items-center gap-2">
       <span>in your own words</span>
       <input
-        class="input h-10 grow"
+        class="input h-11 grow"
         maxlength="120"
         value={target?.own ?? ''}
         placeholder="where the fence turns"

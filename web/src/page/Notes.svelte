@@ -31,7 +31,7 @@
   <label class="grid content-start gap-1">
     <span class="figures text-neutral font-semibold">Sure of it</span>
     <select
-      class="select h-10 w-28"
+      class="select h-11 w-28"
       value={p.confidence ?? ''}
       onchange={(e) =>
         book.setOwn(

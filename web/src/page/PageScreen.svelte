@@ -1,126 +1,13 @@
 <script lang="ts">
-  import { untrack } from 'svelte';
   import { useBook } from '../book/book-state.svelte';
   import { route } from '../router';
-  import Plan from '../strip/Plan.svelte';
-  import Strip from '../strip/Strip.svelte';
-  import Problem from '../ui/Problem.svelte';
-  import Tabs from '../ui/Tabs.svelte';
-  import { gain } from '../units/format';
-  import { preferences } from '../units/preferences.svelte';
-  import Answer from './Answer.svelte';
-  import CheckNotice from './CheckNotice.svelte';
-  import Lines from './Lines.svelte';
-  import DaysPanel from './DaysPanel.svelte';
-  import GearsPanel from './GearsPanel.svelte';
-  import LinkPanel from './LinkPanel.svelte';
-  import Notes from './Notes.svelte';
-  import { providePage } from './page-context';
-  import PurposesPanel from './PurposesPanel.svelte';
-  import { Panels, type Panel } from './panels.svelte';
-  import WaysPanel from './WaysPanel.svelte';
-  import { describe } from './words';
+  import CornerRoom from './CornerRoom.svelte';
+  import NoCorner from './NoCorner.svelte';
 
   const book = useBook();
-  const view = $derived(book.view!);
   const page = $derived(
-    view.revision.pages.find((p) => p.corner === Number(route.params.number)) ??
-      view.revision.pages[0],
+    book.view!.revision.pages.find((p) => p.corner === Number(route.params.number)),
   );
-  providePage(() => page);
-  const lapCost = $derived(view.revision.lap.time_s - book.base!.revision.lap.time_s);
-  const panels = new Panels(book);
-  const next = $derived.by(() => {
-    const pages = view.revision.pages;
-    return pages[(pages.indexOf(page) + 1) % pages.length];
-  });
-  const corner = $derived(view.trace.corners.find((c) => c.number === page.corner));
-  const TABS: { key: Panel; name: string }[] = [
-    { key: 'words', name: 'In words' },
-    { key: 'ways', name: 'Ways through' },
-    { key: 'gears', name: 'Gears' },
-    { key: 'days', name: 'Other days' },
-    { key: 'purposes', name: 'Purposes' },
-    { key: 'link', name: 'The link' },
-  ];
-  const tabs = $derived(TABS.filter((tab) => tab.key !== 'link' || corner?.linkWithNext));
-
-  // The open panel speaks of this corner and this draft.
-  let askedOf = 0;
-  $effect(() => {
-    const number = page.corner;
-    void [book.history, panels.open];
-    untrack(() => {
-      if (number !== askedOf) panels.forget();
-      askedOf = number;
-      if (panels.open === 'link' && !corner?.linkWithNext) panels.open = 'words';
-      void panels.ask(number);
-    });
-  });
 </script>
 
-<svelte:head><title>{page.corner} {page.name} · {book.book!.name} · Marvek</title></svelte:head>
-<div class="flex gap-4 pb-20">
-  <div class="sticky top-2 w-[620px] shrink-0 self-start">
-    <Strip
-      {page}
-      trace={view.trace}
-      wanted={book.history!.now.ownValues.find((o) => o.corner === page.corner)}
-      onmove={(field, station, first) => book.moveOwn(page.corner, field, station, first)}
-      answer={page.driven?.made === false ? 'not made' : gain(lapCost)}
-      lines={panels.lines}
-      others={panels.others(page, view.trace)}
-      until={panels.open === 'link' ? next.exit.trackOut_m : undefined}
-    />
-  </div>
-  <article class="min-w-0 grow">
-    <div class="flex items-start gap-3">
-      <div class="grow">
-        <h1 class="text-4xl leading-tight font-bold">
-          {page.corner}
-          {page.name}
-        </h1>
-        {#if corner}
-          <p class="figures text-neutral text-lg leading-snug">
-            {describe(corner, (m) => preferences.lengthText(m))}{corner.linkWithNext
-              ? ' · linked with the next'
-              : ''}
-          </p>
-        {/if}
-        <Answer {page} />
-        <CheckNotice corner={page.corner} />
-        {#if view.trace.sky?.intoTheSun.includes(page.corner)}
-          <p class="font-semibold">
-            <span aria-hidden="true">☀</span> Into a low sun at this hour.
-          </p>
-        {/if}
-        {#each view.trace.remarks.filter((r) => r.corner === page.corner && (r.field === 'crest' || r.field === 'lap')) as remark (remark.text)}
-          <p class="text-warning font-semibold">
-            <span aria-hidden="true">▲</span>
-            {preferences.inUnits(remark.text)}
-          </p>
-        {/each}
-      </div>
-      <Plan {page} trace={view.trace} />
-    </div>
-    <Tabs label="This corner" id="tab" {tabs} bind:open={panels.open} busy={panels.asking}>
-      {#if panels.problem}<Problem problem={panels.problem} onclose={() => panels.close()} />{/if}
-      {#if panels.open === 'words'}
-        {#key page.corner}
-          <Lines />
-          <Notes />
-        {/key}
-      {:else if panels.open === 'ways'}<WaysPanel {panels} />
-      {:else if panels.open === 'gears'}<GearsPanel {panels} />
-      {:else if panels.open === 'days'}<DaysPanel {panels} />
-      {:else if panels.open === 'purposes'}<PurposesPanel {panels} />
-      {:else}<LinkPanel {panels} />{/if}
-      {#if panels.asking}<p class="text-neutral py-2" role="status">Computing …</p>{/if}
-    </Tabs>
-    <p class="text-neutral pt-2 text-sm">
-      Estimates of a model: begin at the safe mark and work up in small steps. Closed courses only;
-      flags, officials, the circuit's rules and your instructor come first. Nothing to be read while
-      driving.
-    </p>
-  </article>
-</div>
+{#if page}<CornerRoom {page} />{:else}<NoCorner />{/if}

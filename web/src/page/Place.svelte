@@ -57,7 +57,7 @@
   after
 {:else}
   <button
-    class="link min-h-10 decoration-dotted"
+    class="link min-h-11 min-w-11 decoration-dotted"
     aria-label="{label}: {past < -0.5 ? 'before' : 'past'}, change sides"
     title="before or past"
     onclick={() => move(-past)}>{past < -0.5 ? 'before' : 'past'}</button

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { onMount } from 'svelte';
-  import { api, Failed } from '../api/client';
+  import { api } from '../api/client';
   import type { KeptSession } from '../api/sessions';
   import type { View } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
@@ -38,18 +38,14 @@
     return () => clearInterval(timer);
   });
 
-  async function load() {
-    try {
+  const load = () =>
+    desk.run(async () => {
       const all = await api.sessions(book.id);
       session = nextOf(all, new Date()) ?? all.at(-1);
       none = !session;
       if (session) await desk.load(session.id, preferences.length);
       if (desk.brief) view = await api.view(book.id, desk.brief.revision);
-    } catch (e) {
-      if (!(e instanceof Failed)) throw e;
-      desk.problem = e.problem;
-    }
-  }
+    });
 
   function forward() {
     if (card && !shown) shown = true;
@@ -72,10 +68,7 @@
 <svelte:window onkeydowncapture={onkeydown} />
 <svelte:head><title>Ten minutes before · {book.book!.name} · Marvek</title></svelte:head>
 <div class="pb-20">
-  {#if desk.problem}<Problem
-      problem={desk.problem}
-      onclose={() => (desk.problem = undefined)}
-    />{/if}
+  {#if desk.problem}<Problem problem={desk.problem} onclose={desk.clear} />{/if}
   <RehearseHead book={book.id} current="before">
     <span class="grow"></span>
     <p class="figures text-3xl font-bold" role="timer" data-left>{leftWords(left_s)}</p>
@@ -91,8 +84,8 @@
       {desk.brief.revision} · {card ? `${at + 1} of ${cards.length + 1}` : 'the last look'}
     </p>
     {#if card && page}
-      <div class="flex gap-6 pt-2">
-        <div class="w-[580px] shrink-0">
+      <div class="desk:flex gap-6 pt-2">
+        <div class="desk:w-[580px] shrink-0">
           {#key page.corner}
             <Strip {page} trace={view.trace} height={600} hidden={!shown} />
           {/key}

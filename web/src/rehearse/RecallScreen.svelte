@@ -98,7 +98,7 @@
     <label class="figures flex items-center gap-2 text-lg">
       asked
       <select
-        class="select h-10 w-40"
+        class="select h-11 w-40"
         bind:value={order}
         onchange={() => begin()}
         aria-label="Order of the questions"
@@ -109,8 +109,8 @@
     </label>
   </RehearseHead>
   {#if round && view && question && page}
-    <div class="flex gap-6 pt-2">
-      <div class="w-[600px] shrink-0">
+    <div class="desk:flex gap-6 pt-2">
+      <div class="desk:w-[600px] shrink-0">
         {#key page.corner}
           <Strip {page} trace={view.trace} height={600} hidden={!shown} />
         {/key}

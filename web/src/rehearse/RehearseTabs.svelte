@@ -15,7 +15,7 @@
       href="/books/{book}/rehearse{path}"
       aria-current={current === key ? 'page' : undefined}
       class={[
-        'figures flex min-h-10 items-center rounded border-2 px-3 text-lg',
+        'figures flex min-h-11 items-center rounded border-2 px-3 text-lg',
         current === key ? 'border-base-content font-semibold' : 'border-base-300',
       ]}>{name}</a
     >

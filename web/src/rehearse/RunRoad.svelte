@@ -21,6 +21,8 @@
   let pieces = $state.raw<number[]>([]);
   let road: HTMLElement;
   let car: SVGElement;
+  /** What there is for the window across; a narrow screen sees it smaller, not less of it. */
+  let room_px = $state(WIDTH_PX);
 
   /** Puts the car at a station; called once a frame. */
   export function show(station: number) {
@@ -33,41 +35,44 @@
   }
 </script>
 
-<div
-  class="border-base-300 relative overflow-hidden rounded border-2"
-  style:height="{height}px"
-  style:width="{WIDTH_PX}px"
-  role="img"
-  aria-label="The road as it comes"
->
-  <svg width="0" height="0" class="absolute" aria-hidden="true">
-    <Patterns />
-  </svg>
-  <div class="absolute bottom-0 left-0 will-change-transform" bind:this={road}>
-    {#each pieces as piece (piece)}
-      <RunPiece {trace} {pages} {piece} {half_m} {help} />
-    {/each}
+<div bind:clientWidth={room_px}>
+  <div
+    class="border-base-300 relative overflow-hidden rounded border-2"
+    style:height="{height}px"
+    style:width="{WIDTH_PX}px"
+    style:zoom={Math.min(1, room_px / (WIDTH_PX + 4))}
+    role="img"
+    aria-label="The road as it comes"
+  >
+    <svg width="0" height="0" class="absolute" aria-hidden="true">
+      <Patterns />
+    </svg>
+    <div class="absolute bottom-0 left-0 will-change-transform" bind:this={road}>
+      {#each pieces as piece (piece)}
+        <RunPiece {trace} {pages} {piece} {half_m} {help} />
+      {/each}
+    </div>
+    <svg class="absolute inset-0" width={WIDTH_PX} {height} aria-hidden="true">
+      <line
+        x1="120"
+        x2={WIDTH_PX - 120}
+        y1={height - CAR_PX}
+        y2={height - CAR_PX}
+        stroke="var(--ink)"
+        stroke-width="2"
+      />
+      <path d="M112 {height - CAR_PX - 7} l12 7 l-12 7 Z" fill="var(--ink)" />
+      <path d="M{WIDTH_PX - 112} {height - CAR_PX - 7} l-12 7 l12 7 Z" fill="var(--ink)" />
+      <g bind:this={car}>
+        {#if help === 'plates'}
+          <path
+            d="M-9 {height - CAR_PX + 34} V{height - CAR_PX + 9} Q0 {height -
+              CAR_PX -
+              6} 9 {height - CAR_PX + 9} V{height - CAR_PX + 34} Z"
+            fill="var(--ink)"
+          />
+        {/if}
+      </g>
+    </svg>
   </div>
-  <svg class="absolute inset-0" width={WIDTH_PX} {height} aria-hidden="true">
-    <line
-      x1="120"
-      x2={WIDTH_PX - 120}
-      y1={height - CAR_PX}
-      y2={height - CAR_PX}
-      stroke="var(--ink)"
-      stroke-width="2"
-    />
-    <path d="M112 {height - CAR_PX - 7} l12 7 l-12 7 Z" fill="var(--ink)" />
-    <path d="M{WIDTH_PX - 112} {height - CAR_PX - 7} l-12 7 l12 7 Z" fill="var(--ink)" />
-    <g bind:this={car}>
-      {#if help === 'plates'}
-        <path
-          d="M-9 {height - CAR_PX + 34} V{height - CAR_PX + 9} Q0 {height - CAR_PX - 6} 9 {height -
-            CAR_PX +
-            9} V{height - CAR_PX + 34} Z"
-          fill="var(--ink)"
-        />
-      {/if}
-    </g>
-  </svg>
 </div>

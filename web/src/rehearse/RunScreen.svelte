@@ -32,7 +32,7 @@
   const names = $derived(new Map(desk.view?.revision.pages.map((p) => [p.corner, p.name])));
   const nameOf = (corner: number) => `${corner} ${names.get(corner) ?? ''}`;
   const metres = (m: number) => preferences.lengthText(m);
-  const shown = $derived(desk.run ?? desk.runs?.runs.at(-1));
+  const shown = $derived(desk.done ?? desk.runs?.runs.at(-1));
 
   onMount(() => {
     let frame = requestAnimationFrame(function tick(stamp) {
@@ -77,15 +77,12 @@
 />
 <svelte:head><title>Run-through · {book.book!.name} · Marvek</title></svelte:head>
 <div class="pb-16">
-  {#if desk.problem}<Problem
-      problem={desk.problem}
-      onclose={() => (desk.problem = undefined)}
-    />{/if}
+  {#if desk.problem}<Problem problem={desk.problem} onclose={desk.clear} />{/if}
   <RehearseHead book={book.id} current="run">
     <span class="grow"></span>
     <label class="figures flex items-center gap-2 text-lg"
       >speed
-      <select class="select h-10 w-24" data-speed bind:value={desk.share} disabled={going}>
+      <select class="select h-11 w-24" data-speed bind:value={desk.share} disabled={going}>
         {#each [0.5, 0.6, 0.7, 0.8, 0.9, 1] as share (share)}
           <option value={share}>{Math.round(share * 100)} %</option>
         {/each}
@@ -93,7 +90,7 @@
     >
     <label class="figures flex items-center gap-2 text-lg"
       >shown
-      <select class="select h-10 w-52" data-help bind:value={desk.help} disabled={going}>
+      <select class="select h-11 w-52" data-help bind:value={desk.help} disabled={going}>
         {#each HELPS as [help, name] (help)}<option value={help}>{name}</option>{/each}
       </select></label
     >
@@ -104,11 +101,11 @@
       <a class="link" href="/books/{book.id}">lap</a>.
     </p>
   {:else if desk.runs && desk.view}
-    <div class="flex gap-5 pt-2">
-      <div class="relative shrink-0">
+    <div class="desk:flex gap-5 pt-2">
+      <div class="desk:w-[624px] relative shrink-0">
         {#if desk.help === 'dark'}
           <div
-            class="border-base-300 figures flex w-[620px] items-center justify-center rounded border-2 p-8 text-center text-4xl font-semibold"
+            class="border-base-300 figures desk:w-[620px] flex items-center justify-center rounded border-2 p-8 text-center text-4xl font-semibold"
             style:height="{HEIGHT_PX}px"
             data-call
           >
@@ -134,7 +131,7 @@
           </p>
         {:else if desk.phase === 'paused'}
           <p
-            class="bg-base-100 border-base-content absolute top-1/3 left-1/2 w-96 -translate-x-1/2 rounded border-2 p-4 text-center text-xl"
+            class="bg-base-100 border-base-content absolute top-1/3 left-1/2 w-[min(24rem,90vw)] -translate-x-1/2 rounded border-2 p-4 text-center text-xl"
             role="status"
             data-paused
           >

@@ -80,8 +80,8 @@
     the line again.
   </p>
   {#if there}
-    <div class="flex gap-6 pt-3">
-      <div class="w-[420px] shrink-0">
+    <div class="desk:flex gap-6 pt-3">
+      <div class="desk:w-[420px] shrink-0">
         <button
           class={[
             'figures border-base-content flex h-72 w-full touch-manipulation flex-col items-center justify-center rounded-xl border-4 text-3xl font-bold select-none',
@@ -118,7 +118,7 @@
             {#each [...there.laps].reverse().slice(0, 8) as l (l.id)}
               <li class="border-base-300 flex items-center gap-2 border-b">
                 <button
-                  class={['min-h-10 grow text-left text-lg', l === lap && 'font-bold']}
+                  class={['min-h-11 grow text-left text-lg', l === lap && 'font-bold']}
                   aria-pressed={l === lap}
                   onclick={() => (chosen = l.id)}
                   >{new Date(l.at).toLocaleString('en-GB', {

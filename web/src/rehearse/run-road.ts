@@ -34,6 +34,7 @@ export function pieceFrame(trace: Trace, piece: number, half_m: number, beyond_m
     across: scaleLinear([half_m, -half_m], [SIDE_PX, WIDTH_PX - SIDE_PX]),
     leftMargin: SIDE_PX,
     rightMargin: WIDTH_PX - SIDE_PX,
+    gears: WIDTH_PX,
   };
 }
 

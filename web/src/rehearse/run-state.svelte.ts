@@ -1,7 +1,8 @@
 import type { Call } from '../api/answers';
-import { api, Failed } from '../api/client';
+import { api } from '../api/client';
 import type { Act, ActKind, Help, Press, Run, Runs } from '../api/runs';
-import type { Problem, View } from '../api/types';
+import type { View } from '../api/types';
+import { Working } from '../api/working.svelte';
 import { stationAt } from '../brief/timeline';
 import { reads, started, stopped, type RunClock } from './run-clock';
 import { nearestAct } from './run-words';
@@ -20,7 +21,7 @@ export interface Told {
 const COUNT_S = 3;
 
 /** A run from its choice to its score. Figures that change every frame are read by {@link tick}. */
-export class RunDesk {
+export class RunDesk extends Working {
   runs = $state.raw<Runs>();
   /** The newest revision, whatever the book has open or is being edited. */
   view = $state.raw<View>();
@@ -33,8 +34,7 @@ export class RunDesk {
   told = $state.raw<Told>();
   /** The call-out that was said last. */
   call = $state.raw<Call>();
-  run = $state.raw<Run>();
-  problem = $state.raw<Problem>();
+  done = $state.raw<Run>();
   /** Why it was paused, where nobody asked for it. */
   why = $state('');
 
@@ -45,10 +45,12 @@ export class RunDesk {
   constructor(
     private readonly book: string,
     private readonly calls: (view: View, share: number) => Promise<Call[]>,
-  ) {}
+  ) {
+    super();
+  }
 
   async load() {
-    await this.#asking(async () => {
+    await this.run(async () => {
       const runs = await api.runs(this.book);
       this.view = await api.view(this.book, runs.revision);
       this.runs = runs;
@@ -62,10 +64,10 @@ export class RunDesk {
   async begin(stamp: number) {
     this.#clock = { at_s: 0, share: this.share };
     this.presses = [];
-    this.told = this.call = this.run = undefined;
+    this.told = this.call = this.done = undefined;
     this.#calls = [];
     if (this.help === 'dark') {
-      await this.#asking(async () => void (this.#calls = await this.calls(this.view!, this.share)));
+      await this.run(async () => void (this.#calls = await this.calls(this.view!, this.share)));
       if (this.problem) return;
     }
     this.#countFrom(this.help === 'dark' ? performance.now() : stamp);
@@ -137,8 +139,8 @@ export class RunDesk {
 
   async keep(until_s: number) {
     this.unkept = until_s;
-    await this.#asking(async () => {
-      this.run = await api.keepRun(this.book, {
+    await this.run(async () => {
+      this.done = await api.keepRun(this.book, {
         revision: this.runs!.revision,
         speedShare: this.share,
         help: this.help,
@@ -151,20 +153,10 @@ export class RunDesk {
   }
 
   async forget(id: string) {
-    await this.#asking(async () => {
+    await this.run(async () => {
       await api.removeRun(id);
-      if (this.run?.id === id) this.run = undefined;
+      if (this.done?.id === id) this.done = undefined;
       this.runs = await api.runs(this.book);
     });
-  }
-
-  async #asking(work: () => Promise<void>) {
-    this.problem = undefined;
-    try {
-      await work();
-    } catch (e) {
-      if (!(e instanceof Failed)) throw e;
-      this.problem = e.problem;
-    }
   }
 }

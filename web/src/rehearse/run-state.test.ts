@@ -8,14 +8,8 @@ const server = vi.hoisted(() => ({
   refuses: false,
 }));
 
-vi.mock('../api/client', () => {
-  class Failed extends Error {
-    readonly problem: unknown;
-    constructor(problem: unknown) {
-      super('refused');
-      this.problem = problem;
-    }
-  }
+vi.mock('../api/client', async () => {
+  const { Failed } = await vi.importActual<typeof import('../api/http')>('../api/http');
   const runs: Runs = {
     revision: 2,
     lap_s: 20,

@@ -28,10 +28,7 @@
 
 <svelte:head><title>Brief · {book.book!.name} · Marvek</title></svelte:head>
 <div class="pb-20 print:pb-0">
-  {#if desk.problem}<Problem
-      problem={desk.problem}
-      onclose={() => (desk.problem = undefined)}
-    />{/if}
+  {#if desk.problem}<Problem problem={desk.problem} onclose={desk.clear} />{/if}
   {#if brief && revision}
     <div class="flex flex-wrap items-baseline gap-x-4">
       <h1 class="text-3xl font-bold">
@@ -58,10 +55,10 @@
           {d.before} → <strong>{d.after}</strong>{/each}
       </p>
     {/if}
-    <div class="flex gap-5 pt-1">
+    <div class="desk:flex gap-5 pt-1 print:flex">
       <BriefSide {brief} />
       <div class="min-w-0 grow">
-        <table class="w-full" data-brief>
+        <table class="as-lines w-full" data-brief>
           <thead>
             <tr class="border-base-content border-b-2 text-left">
               <th class="w-32">corner</th><th>say</th><th
@@ -75,13 +72,15 @@
               <tr
                 class={['border-base-300 h-[44px] border-b align-top', line.focus && 'bg-base-200']}
               >
-                <td class="figures py-0.5 text-lg leading-none">
-                  <a class="link" href="/books/{book.id}/corner/{line.corner}"
+                <td class="figures whole-row py-0.5 text-lg leading-tight">
+                  <a
+                    class="link inline-flex sm:-my-0.5 min-h-11 items-center gap-1 print:min-h-0"
+                    href="/books/{book.id}/corner/{line.corner}"
                     ><strong>{line.corner}</strong> {line.name}</a
                   >
                   {#if line.focus}<span class="block text-sm font-semibold">★ focus</span>{/if}
                 </td>
-                <td class="py-0.5 pr-3 text-[1.05rem] leading-tight">
+                <td class="whole-row py-0.5 pr-3 text-[1.05rem] leading-tight">
                   {line.say}
                   {#if line.step}
                     <span class="block text-[0.95rem]"
@@ -94,7 +93,7 @@
                     >
                   {/if}
                 </td>
-                <td class="py-0.5 pr-3 text-[0.92rem] leading-tight">
+                <td class="py-0.5 pr-3 text-[0.92rem] leading-tight" data-label="new:">
                   {line.changed.slice(0, 3).join(', ')}
                   {#if line.changed.length === 0}<span class="text-neutral">as before</span>{/if}
                   {#if line.changed.length > 3}

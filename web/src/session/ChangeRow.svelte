@@ -105,7 +105,7 @@
   {#if altering && kerb}
     <div class="figures flex items-center justify-end gap-2 pt-1">
       <select
-        class="select h-10 w-40 text-base"
+        class="select h-11 w-40 text-base"
         aria-label="{FIELDS[field].name}, altered"
         onchange={(e) => alterKerb(e.currentTarget.value)}
       >

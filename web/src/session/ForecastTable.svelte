@@ -9,19 +9,13 @@
   const session = useSession();
   const book = useBook();
   const hours = $derived(session.now!.forecast ?? []);
-  let asking = $state(false);
 
   async function ask() {
-    asking = true;
-    try {
+    await session.run(async () => {
       const from = `${session.now!.startsAt.slice(0, 13)}:00`;
       const weather = await api.weather(book.id, from, 4);
       session.set({ forecast: weather.hours });
-    } catch (e) {
-      session.fail(e);
-    } finally {
-      asking = false;
-    }
+    });
   }
 
   /** The hour that is forecast becomes what is expected. */
@@ -39,7 +33,9 @@
 
 <div class="flex items-center pt-3">
   <h2 class="grow text-xl font-semibold">Forecast</h2>
-  <button class="btn btn-ghost" disabled={asking} onclick={ask}>Ask the weather station</button>
+  <button class="btn btn-ghost" disabled={session.busy} onclick={ask}
+    >Ask the weather station</button
+  >
 </div>
 {#if hours.length === 0}
   <p class="text-neutral leading-snug">
@@ -54,7 +50,7 @@
     </thead>
     <tbody>
       {#each hours as hour (hour.at)}
-        <tr class="border-base-300 h-10 border-b">
+        <tr class="border-base-300 h-11 border-b">
           <td class="font-semibold">{hour.at.slice(11, 16)}</td>
           <td>{SURFACES[hour.surface]}</td>
           <td>{Math.round(hour.airTemperature_c)} °C</td>
@@ -63,7 +59,7 @@
           <td>{Math.round(hour.rain_pct)} %</td>
           <td class="text-right"
             ><button
-              class="link min-h-10 px-1"
+              class="link min-h-11 px-1"
               aria-label="Expect the weather of {hour.at.slice(11, 16)}"
               onclick={() => take(hour)}>expect</button
             ></td

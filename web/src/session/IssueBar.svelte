@@ -26,7 +26,7 @@
   ]}
 >
   {#if kept.session.revision === parent}
-    <p class="figures flex min-h-10 items-center gap-3 text-lg" data-issued>
+    <p class="figures flex min-h-11 items-center gap-3 text-lg" data-issued>
       <strong>Revision {parent} is issued for this session.</strong>
       <a class="link" href="/books/{kept.bookId}/sessions/{kept.id}/brief">Read the brief</a>
     </p>
@@ -50,7 +50,7 @@
         >
       {/if}
       <input
-        class="input h-10 w-72 px-2"
+        class="input h-11 w-72 px-2"
         aria-label="Reason of the revision"
         placeholder="reason; else the session's name"
         maxlength="300"

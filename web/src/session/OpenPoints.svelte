@@ -26,12 +26,12 @@
 <ul>
   {#each points as point, i (i)}
     <li class="border-base-300 flex items-center gap-2 border-b">
-      <span class="figures w-10 shrink-0 text-lg font-semibold"
+      <span class="figures w-11 shrink-0 text-lg font-semibold"
         >{point.corner === 0 ? 'Lap' : point.corner}</span
       >
       <span class="grow py-1 leading-snug">{point.words}</span>
       <button
-        class="btn btn-ghost w-10 px-0"
+        class="btn btn-ghost w-11 px-0"
         aria-label="Done: {point.words}"
         title="Done"
         onclick={() => set(points.filter((_, k) => k !== i))}>✓</button
@@ -47,7 +47,7 @@
   }}
 >
   <select
-    class="select h-10 w-20 px-2 text-base"
+    class="select h-11 w-20 px-2 text-base"
     aria-label="Corner of the point"
     bind:value={corner}
   >
@@ -57,7 +57,7 @@
     {/each}
   </select>
   <input
-    class="input h-10 min-w-0 grow px-2"
+    class="input h-11 min-w-0 grow px-2"
     aria-label="What to look at"
     placeholder="what to look at"
     maxlength="500"

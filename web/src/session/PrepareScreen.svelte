@@ -161,8 +161,8 @@
         Nothing on the pages changes for this session: the newest revision is made for such a day.
       </p>
     {:else if changed && page && before}
-      <div class="flex gap-4 pt-2">
-        <div class="w-[560px] shrink-0">
+      <div class="desk:flex gap-4 pt-2">
+        <div class="desk:w-[560px] shrink-0">
           <Strip
             {page}
             trace={then.trace}

@@ -22,9 +22,10 @@
 </script>
 
 <h2 class="pt-3 text-xl font-semibold">What came of it</h2>
-<div class="grid grid-cols-2 gap-x-4">
+<div class="grid grid-cols-1 xs:grid-cols-2 gap-x-4">
   <NumberInput
     label="Laps"
+    whole
     min={0}
     max={2000}
     optional

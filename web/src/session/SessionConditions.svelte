@@ -32,6 +32,7 @@
 {#if c.tyres === 'cold'}
   <NumberInput
     label="Lap on cold tyres"
+    whole
     min={1}
     max={5}
     value={c.coldLap ?? 1}
@@ -63,7 +64,6 @@
   unit="°C"
   min={-30}
   max={60}
-  decimals={1}
   value={c.airTemperature_c}
   error={session.at('airTemperature_c')}
   onchange={(v) => set({ airTemperature_c: v })}
@@ -73,7 +73,6 @@
   unit="°C"
   min={-40}
   max={90}
-  decimals={1}
   optional
   value={c.trackTemperature_c}
   error={session.at('trackTemperature_c')}
@@ -84,7 +83,6 @@
   unit="hPa"
   min={500}
   max={1100}
-  decimals={1}
   value={c.pressure_hpa}
   error={session.at('pressure_hpa')}
   onchange={(v) => set({ pressure_hpa: v })}

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { api, Failed } from '../api/client';
+  import { api } from '../api/client';
   import { useBook } from '../book/book-state.svelte';
   import { navigate } from '../router';
   import Dialog from '../ui/Dialog.svelte';
@@ -27,33 +27,32 @@
 
   async function remove() {
     removing = false;
-    try {
-      await api.removeSession(id, session.kept!.edition);
+    await session.run(async () => {
+      await api.putAway('session', id);
       await navigate('/books/:id/sessions', { params: { id: book.id } });
-    } catch (e) {
-      session.fail(e);
-    }
+    });
   }
 
   async function planNext() {
-    try {
-      const next = await api.planNext(id);
-      await navigate('/books/:id/sessions/:session', {
-        params: { id: book.id, session: next.id },
-      });
-    } catch (e) {
-      if (e instanceof Failed && e.problem.field) {
-        e.problem.detail = fieldWords(e.problem);
-      }
-      session.fail(e);
-    }
+    await session.run(
+      async () => {
+        const next = await api.planNext(id);
+        await navigate('/books/:id/sessions/:session', {
+          params: { id: book.id, session: next.id },
+        });
+      },
+      (refused) => {
+        session.problem = refused.field ? { ...refused, detail: fieldWords(refused) } : refused;
+        return true;
+      },
+    );
   }
 </script>
 
 <svelte:head><title>Session · {book.book!.name} · Marvek</title></svelte:head>
 <div class="max-w-6xl pb-20">
   {#if session.problem}
-    <Problem problem={session.problem} onclose={() => (session.problem = undefined)} />
+    <Problem problem={session.problem} onclose={session.clear} />
   {/if}
   {#if session.kept && session.now}
     <div class="flex flex-wrap items-center gap-x-4">
@@ -64,7 +63,7 @@
       <p class="figures" role="status" data-keeping>
         {#if session.keeping}Keeping …{:else if session.refused || session.theirs}
           <strong class="text-error">! not kept yet</strong>
-          <button class="link min-h-10 px-2" onclick={() => session.forget()}>put it back</button>
+          <button class="link min-h-11 px-2" onclick={() => session.forget()}>put it back</button>
         {:else}Kept{/if}
       </p>
     </div>
@@ -72,7 +71,9 @@
       <p role="alert" class="text-error font-semibold">! {fieldWords(session.refused)}</p>
     {/if}
     <SessionLinks kept={session.kept} current="plan" />
-    <div class="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_minmax(0,1.1fr)] gap-x-8 pt-2">
+    <div
+      class="desk:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_minmax(0,1.1fr)] grid grid-cols-1 gap-x-8 md:grid-cols-2 pt-2"
+    >
       <div>
         <WhenAndWhat />
         <OpenPoints />
@@ -87,12 +88,12 @@
         <ResultForm />
       </div>
     </div>
-    <div class="border-base-300 mt-4 flex gap-3 border-t-2 pt-3">
+    <div class="border-base-300 mt-4 flex flex-wrap gap-3 border-t-2 pt-3">
       <button class="btn" onclick={planNext}>Plan the next from this one</button>
       <a class="btn btn-ghost" href="/api/sessions/{id}/session.ics" download>Calendar entry</a>
       <span class="grow"></span>
       <button class="btn btn-ghost text-error" data-remove-session onclick={() => (removing = true)}
-        >Remove this session</button
+        >Put this session away</button
       >
     </div>
   {:else if !session.problem}
@@ -110,14 +111,15 @@
   />
 {/if}
 {#if removing}
-  <Dialog title="Remove this session" onclose={() => (removing = false)}>
+  <Dialog title="Put this session away" onclose={() => (removing = false)}>
     <p>
-      What goes: its hour, tyres, conditions, forecast, decisions and result, and every file of laps
-      that was brought in for it. The revision that was issued for it stays in the book.
+      With it go its hour, tyres, conditions, forecast, decisions and result, and every file of laps
+      that was brought in for it. For thirty days it can be taken back from the shelf; then it goes
+      for good. The revision that was issued for it stays in the book.
     </p>
     <p class="mt-4 flex justify-end gap-2">
       <button class="btn" onclick={() => (removing = false)}>Keep it</button>
-      <button class="btn btn-primary" onclick={remove}>Remove it</button>
+      <button class="btn btn-primary" onclick={remove}>Put it away</button>
     </p>
   </Dialog>
 {/if}

@@ -26,7 +26,7 @@
       href="{base}{path}"
       aria-current={current === key ? 'page' : undefined}
       class={[
-        'figures flex min-h-10 items-center gap-2 rounded border-2 px-3 text-lg',
+        'figures flex min-h-11 items-center gap-2 rounded border-2 px-3 text-lg',
         current === key ? 'border-base-content font-semibold' : 'border-base-300',
       ]}
     >
@@ -41,7 +41,7 @@
     href="{base}/lead"
     aria-current={current === 'lead' ? 'page' : undefined}
     class={[
-      'figures ml-3 flex min-h-10 items-center rounded border-2 px-3 text-lg',
+      'figures ml-3 flex min-h-11 items-center rounded border-2 px-3 text-lg',
       current === 'lead' ? 'border-base-content font-semibold' : 'border-base-300',
     ]}>Lead a group</a
   >

@@ -90,7 +90,7 @@
         <li class={['border-base-300 border-b', kept === next && 'bg-base-200']}>
           <a
             href="/books/{book.id}/sessions/{kept.id}"
-            class="flex min-h-16 items-center gap-4 px-2 py-2"
+            class="flex min-h-16 flex-wrap items-center gap-x-4 px-2 py-2 sm:flex-nowrap"
           >
             <span class="figures w-44 shrink-0">
               <span class="block text-xl font-semibold">{hourWords(s.startsAt)}</span>
@@ -100,7 +100,7 @@
                   : ''}</span
               >
             </span>
-            <span class="min-w-0 grow">
+            <span class="min-w-0 grow basis-full sm:basis-0">
               <span class="figures block text-xl font-semibold first-letter:uppercase"
                 >{KINDS[s.kind]}, {s.conditions.surface} road{s.conditions.parts?.length
                   ? ' in parts'
@@ -111,7 +111,7 @@
                   .laps} laps · {s.length_min} min</span
               >
             </span>
-            <span class="figures w-52 shrink-0 text-right text-lg leading-tight">
+            <span class="figures shrink-0 sm:w-52 sm:text-right text-lg leading-tight">
               <span class="block font-semibold">{stateWords(s)}</span>
               {#if s.result?.bestLap_s}{lapTime(s.result.bestLap_s)}{/if}
             </span>

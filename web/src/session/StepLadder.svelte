@@ -25,7 +25,10 @@
   const state = $derived(stepWords(step));
 </script>
 
-<li class="border-base-300 flex items-center gap-4 border-b py-2" data-step={step.corner}>
+<li
+  class="border-base-300 desk:flex-nowrap flex flex-wrap items-center gap-x-4 border-b py-2"
+  data-step={step.corner}
+>
   <div class="w-40 shrink-0">
     <a class="figures link text-xl font-semibold" href="/books/{book.id}/corner/{step.corner}"
       >{step.corner} {step.name}</a
@@ -34,7 +37,7 @@
   </div>
   <svg
     viewBox="0 0 {WIDTH} 46"
-    class="w-[420px] shrink-0"
+    class="w-[420px] max-w-full shrink-0"
     role="img"
     aria-label="Steps of corner {step.corner}: {state}, {length(toGo)} to the target"
   >
@@ -64,7 +67,7 @@
       </g>
     {/each}
   </svg>
-  <p class="min-w-0 grow leading-snug">
+  <p class="desk:basis-0 min-w-0 grow basis-full leading-snug">
     {#if !step.proven}
       Brake <strong>{place(step.now, step.now_m)}</strong>,
     {/if}
@@ -77,7 +80,7 @@
       >
     {/if}
   </p>
-  <div class="flex w-56 shrink-0 justify-end gap-1">
+  <div class="desk:w-56 flex shrink-0 flex-wrap justify-end gap-1">
     {#if !step.begun}
       <button class="btn" disabled={busy} onclick={() => onnote('begin')}>Begin</button>
     {:else}

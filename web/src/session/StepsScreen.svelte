@@ -53,7 +53,7 @@
     <p class="figures grow text-lg">
       {revision.conditions.surface} road, revision {revision.number}
     </p>
-    <label class="flex min-h-10 items-center gap-2">
+    <label class="flex min-h-11 items-center gap-2">
       <input type="checkbox" class="checkbox" bind:checked={all} />
       proven points too
     </label>

@@ -44,7 +44,7 @@
 {#each parts as part, i (i)}
   <div class="figures flex items-center gap-1 py-0.5" data-part={i}>
     <select
-      class="select h-10 w-20 px-2 text-base"
+      class="select h-11 w-20 px-2 text-base"
       aria-label="Surface of part {i + 1}"
       value={part.surface}
       onchange={(e) => change(i, { surface: e.currentTarget.value as Conditions['surface'] })}
@@ -55,7 +55,7 @@
     {#each ['from_m', 'to_m'] as const as end (end)}
       <span>{end === 'from_m' ? '' : '–'}</span>
       <input
-        class="input h-10 w-16 px-1 text-right text-lg"
+        class="input h-11 w-16 px-1 text-right text-lg"
         inputmode="decimal"
         aria-label="Part {i + 1} {end === 'from_m'
           ? 'from'
@@ -67,7 +67,7 @@
     {/each}
     <span>{preferences.length}</span>
     <button
-      class="btn btn-ghost w-10 px-0"
+      class="btn btn-ghost w-11 px-0"
       aria-label="Remove part {i + 1}"
       onclick={() => set(parts.filter((_, k) => k !== i))}>×</button
     >
@@ -78,11 +78,11 @@
 {/if}
 <div class="flex flex-wrap gap-1 pt-1">
   {#each known.slice(0, 3) as zone (zone.fromM)}
-    <button class="btn btn-sm h-10" onclick={() => add(zone.fromM, zone.toM)}
+    <button class="btn font-normal" onclick={() => add(zone.fromM, zone.toM)}
       >+ {zone.note || 'damp place'}, {shown(zone.fromM)} {preferences.length}</button
     >
   {/each}
-  <button class="btn btn-ghost btn-sm h-10" onclick={() => add(0, Math.min(200, trace.length_m))}
+  <button class="btn btn-ghost" onclick={() => add(0, Math.min(200, trace.length_m))}
     >+ another part</button
   >
 </div>

@@ -14,10 +14,7 @@
   const tyres = (part: Partial<TyreSet>) => session.set({ tyres: { ...s.tyres, ...part } });
 
   let sheets = $state.raw<KeptSheet[]>([]);
-  api.sheets(book.book!.carId).then(
-    (list) => (sheets = list),
-    (e) => session.fail(e),
-  );
+  void session.run(async () => (sheets = await api.sheets(book.book!.carId)));
   /** A sheet that is no longer kept is still the one of this session. */
   const names = $derived.by((): [string, string][] => {
     const kept = sheets.map(({ sheet }): [string, string] => [sheet.name, sheet.name]);
@@ -40,9 +37,10 @@
   error={session.at('tyres.name')}
   onchange={(name) => tyres({ name })}
 />
-<div class="grid grid-cols-2 gap-x-4">
+<div class="grid grid-cols-1 xs:grid-cols-2 gap-x-4">
   <NumberInput
     label="Laps on it"
+    whole
     min={0}
     max={2000}
     value={s.tyres.laps}
@@ -51,6 +49,7 @@
   />
   <NumberInput
     label="Good for"
+    whole
     min={1}
     max={2000}
     value={s.tyres.goodLaps}
@@ -70,7 +69,6 @@
   unit="kg"
   min={0}
   max={500}
-  decimals={1}
   value={s.conditions.fuel_kg}
   error={session.at('fuel_kg')}
   onchange={(fuel_kg) => session.setConditions({ fuel_kg: fuel_kg! })}

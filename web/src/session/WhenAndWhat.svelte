@@ -49,6 +49,7 @@
 {/if}
 <NumberInput
   label="Length"
+  whole
   unit="min"
   min={1}
   max={1500}

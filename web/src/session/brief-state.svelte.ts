@@ -1,16 +1,16 @@
-import { api, Failed } from '../api/client';
+import { api } from '../api/client';
 import type { Brief } from '../api/sessions';
-import type { CornerPage, Problem, Revision, Trace } from '../api/types';
+import type { CornerPage, Revision, Trace } from '../api/types';
+import { Working } from '../api/working.svelte';
 import { preferences } from '../units/preferences.svelte';
 import { briefLines, type BriefLine } from './brief-lines';
 import { pageNews } from './prepared';
 
 /** A session's brief with its revision and the one before, so that what is new can be told. */
-export class BriefDesk {
+export class BriefDesk extends Working {
   brief = $state.raw<Brief>();
   revision = $state.raw<Revision>();
   before = $state.raw<Revision>();
-  problem = $state.raw<Problem>();
 
   readonly writer = {
     speed: (v: number) => preferences.speedText(v),
@@ -26,21 +26,20 @@ export class BriefDesk {
   constructor(
     private readonly book: string,
     private readonly trace: () => Trace,
-  ) {}
+  ) {
+    super();
+  }
 
   /** @param length unit of the lengths in what is said */
   async load(session: string, length: string) {
-    try {
+    await this.run(async () => {
       const answer = await api.brief(session, length);
       [this.revision, this.before] = await Promise.all([
         api.revision(this.book, answer.revision),
         answer.parent ? api.revision(this.book, answer.parent) : undefined,
       ]);
       this.brief = answer;
-    } catch (e) {
-      if (!(e instanceof Failed)) throw e;
-      this.problem = e.problem;
-    }
+    });
   }
 
   #news(page: CornerPage): string[] {

@@ -1,9 +1,10 @@
 import { getContext, setContext } from 'svelte';
-import { api, Failed } from '../api/client';
+import { api } from '../api/client';
 import { NewestNext } from '../api/newest-next.svelte';
 import { openWindows, windowId } from '../ui/window-id';
 import type { KeptSession, Session } from '../api/sessions';
 import type { Conditions, Problem } from '../api/types';
+import { Working } from '../api/working.svelte';
 import { FIELD_WORDS, fieldWords } from './words';
 
 const KEY = Symbol('session');
@@ -12,12 +13,10 @@ const KEY = Symbol('session');
 const LISTS = ['parts', 'openPoints', 'forecast'];
 
 /** One session being planned: every change is kept at once, or says at its field why not. */
-export class SessionState {
+export class SessionState extends Working {
   kept = $state.raw<KeptSession>();
   /** As it is typed; the same as kept while nothing is refused. */
   now = $state.raw<Session>();
-  /** What does not belong to a field. */
-  problem = $state<Problem>();
   /** What was refused, with the name of its field. */
   refused = $state.raw<Problem>();
   /** What somebody else kept meanwhile; what is typed is not kept until it is decided. */
@@ -27,6 +26,7 @@ export class SessionState {
   private readonly row = new NewestNext();
 
   constructor(id: string) {
+    super();
     this.id = id;
   }
 
@@ -40,14 +40,12 @@ export class SessionState {
   }
 
   async open() {
-    this.problem = this.refused = undefined;
-    try {
+    this.refused = undefined;
+    await this.run(async () => {
       this.kept = await api.session(this.id);
       this.now = this.kept.session;
       await this.resume();
-    } catch (e) {
-      this.fail(e);
-    }
+    });
   }
 
   /**
@@ -93,16 +91,21 @@ export class SessionState {
   }
 
   private async keep() {
-    try {
-      this.kept = await api.changeSession(this.id, this.now!, this.kept!.edition);
-      this.problem = this.refused = undefined;
-      if (!this.row.waits) localStorage.removeItem(this.draftKey);
-    } catch (e) {
-      if (e instanceof Failed && e.problem.status === 422) this.refused = e.problem;
-      else if (e instanceof Failed && e.problem.theirs)
-        this.theirs = e.problem.theirs as KeptSession;
-      else this.fail(e);
-    }
+    await this.run(
+      async () => {
+        this.kept = await api.changeSession(this.id, this.now!, this.kept!.edition);
+        this.refused = undefined;
+        if (!this.row.waits) localStorage.removeItem(this.draftKey);
+      },
+      (refused) => this.hasPlace(refused),
+    );
+  }
+
+  /** What is refused of a field is told there, and what somebody else kept is shown beside ours. */
+  private hasPlace(refused: Problem): boolean {
+    if (refused.status === 422) this.refused = refused;
+    else if (refused.theirs) this.theirs = refused.theirs as KeptSession;
+    return refused.status === 422 || refused.theirs !== undefined;
   }
 
   /** Goes on from what somebody else kept; what was typed here is put away. */
@@ -140,11 +143,6 @@ export class SessionState {
   get placed(): boolean {
     const field = this.refused?.field;
     return field !== undefined && (field in FIELD_WORDS || LISTS.includes(listOf(this.refused)!));
-  }
-
-  fail(e: unknown) {
-    if (!(e instanceof Failed)) throw e;
-    this.problem = e.problem;
   }
 }
 

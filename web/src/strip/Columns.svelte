@@ -8,7 +8,7 @@
   const { page }: { page: CornerPage } = $props();
   const frame = useFrame();
   const f = $derived(frame());
-  const gearX = $derived(f.width - 104);
+  const gearX = $derived(f.gears);
   const seconds = (s: number) => (s < 0 ? `−${-s}` : s === 0 ? '0' : `+${s}`);
 </script>
 

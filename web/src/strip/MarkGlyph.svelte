@@ -34,7 +34,7 @@
   {:else if placed.glyph === 'house'}
     <path d="M-9 8 v-9 l9 -8 l9 8 v9 z" />
   {:else if placed.glyph === 'sign'}
-    <path d="M0 2 v11" /><path d="M-8 -4 h16 l-3 8 h-10 z" transform="translate(0 -3)" />
+    <path d="M0 2 v11" /><path d="M-8 -4 h16 l-3 8 h-11 z" transform="translate(0 -3)" />
   {:else if placed.glyph === 'length'}
     <path
       d="M{x} {placed.y} V{placed.yEnd} M{x - 5} {placed.y} h10 M{x - 5} {placed.yEnd} h10"

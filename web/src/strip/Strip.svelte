@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { MediaQuery } from 'svelte/reactivity';
   import type { CornerPage, OwnField, Trace } from '../api/types';
   import Car from './Car.svelte';
   import Columns from './Columns.svelte';
@@ -18,8 +19,7 @@
   interface Props {
     page: CornerPage;
     trace: Trace;
-    /** Size of the drawing [px]. */
-    width?: number;
+    /** Height of the drawing on a wide screen [px]. */
     height?: number;
     /** Where the draft has the points. */
     wanted?: Wanted;
@@ -41,8 +41,7 @@
   const {
     page,
     trace,
-    width = 620,
-    height = 690,
+    height: wideHeight = 690,
     wanted,
     onmove,
     answer,
@@ -53,10 +52,15 @@
     until,
   }: Props = $props();
 
+  /** On a telephone words and figures keep their size: there is less road beside them. */
+  const WIDE = { width: 620, left: 172, right: 234, columns: 104 };
+  const NARROW = { width: 470, left: 162, right: 196, columns: 68 };
+  const NARROW_HEIGHT_PX = 760;
+  const narrow = new MediaQuery('width < 560px');
+  const size = $derived(narrow.current ? NARROW : WIDE);
+  const height = $derived(narrow.current ? NARROW_HEIGHT_PX : wideHeight);
   const since = $derived(others?.plates.find((plate) => plate.letter === 'B')?.station);
-  const own = $derived(
-    frameOf(trace, windowOf(page, trace, until, since), { width, height, left: 172, right: 234 }),
-  );
+  const own = $derived(frameOf(trace, windowOf(page, trace, until, since), { ...size, height }));
   /** The page as if no mark had been chosen. */
   const unmarked = $derived<CornerPage>({
     ...page,
@@ -70,7 +74,7 @@
 </script>
 
 <svg
-  viewBox="0 0 {width} {height}"
+  viewBox="0 0 {size.width} {height}"
   class="block w-full"
   role={onmove ? 'group' : 'img'}
   aria-labelledby="strip-title"

@@ -17,6 +17,8 @@ export interface StripFrame {
   /** Column of marks at either side, measured from the left [px]. */
   leftMargin: number;
   rightMargin: number;
+  /** Where the column of gears begins, measured from the left [px]. */
+  gears: number;
 }
 
 const KEY = Symbol('strip');
@@ -29,6 +31,8 @@ export interface FrameSize {
   left: number;
   /** Room for marks, gears and speeds on the right [px]. */
   right: number;
+  /** Of it, room for gears and speeds [px]. Default: 104. */
+  columns?: number;
 }
 
 /** True to scale along; widened across so that half a metre can be seen. */
@@ -50,6 +54,7 @@ export function frameOf(trace: Trace, window: StripWindow, size: FrameSize): Str
     across: scaleLinear([widest, -widest], [size.left, size.width - size.right]),
     leftMargin: size.left,
     rightMargin: size.width - size.right,
+    gears: size.width - (size.columns ?? 104),
   };
 }
 

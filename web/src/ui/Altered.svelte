@@ -24,7 +24,7 @@
 <div class="figures flex items-center justify-end gap-2 pt-1">
   <span>{typed === 'way' ? 'from the old place, minus is earlier' : 'altered to'}</span>
   <input
-    class="input h-10 w-20 px-2 text-right text-lg"
+    class="input h-11 w-20 px-2 text-right text-lg"
     inputmode="text"
     aria-label="{label}, altered"
     aria-invalid={wrong !== undefined}

@@ -55,9 +55,9 @@
 <style>
   .amount {
     field-sizing: content;
-    min-width: 2.6rem;
-    height: 40px;
-    padding: 12px 0.25rem 0;
+    min-width: 44px;
+    height: 44px;
+    padding: 14px 0.25rem 0;
     font-size: 1.2rem;
     font-weight: 600;
     text-align: right;

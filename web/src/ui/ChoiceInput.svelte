@@ -16,7 +16,7 @@
 <FormField {label} {error}>
   {#snippet children(described)}
     <select
-      class={['select h-10 px-2 text-base', width]}
+      class={['select h-11 px-2 text-base', width]}
       aria-label={label}
       aria-describedby={described}
       {value}

@@ -13,7 +13,7 @@
 </script>
 
 <div class="min-w-0 py-0.5" data-field={label}>
-  <label class="flex min-h-10 items-center justify-between gap-2">
+  <label class="flex min-h-11 items-center justify-between gap-2">
     <span>{label}</span>
     {@render children(error ? id : undefined)}
   </label>

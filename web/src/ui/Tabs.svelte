@@ -43,12 +43,12 @@
 
   const LOOKS = {
     line: [
-      'min-h-10 rounded-t-md border-b-4 px-3',
+      'min-h-11 rounded-t-md border-b-4 px-3',
       'border-base-content font-semibold',
       'border-base-300 text-neutral',
     ],
     boxes: [
-      'h-10 min-w-10 rounded border-2 px-2',
+      'h-11 min-w-11 rounded border-2 px-2',
       'border-base-content bg-base-content text-base-100',
       'border-base-300',
     ],

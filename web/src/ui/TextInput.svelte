@@ -19,7 +19,7 @@
   {#snippet children(described)}
     <input
       {type}
-      class={['input h-10 px-2 text-base', width]}
+      class={['input h-11 px-2 text-base', width]}
       aria-label={label}
       aria-describedby={described}
       aria-invalid={described !== undefined}

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { readNumber } from './number';
 
-const metres = { min: 0.5, max: 60, unit: 'm', decimals: 1 };
+const metres = { min: 0.5, max: 60, unit: 'm' };
 
 describe('a typed number', () => {
-  it('is taken with a comma too, and rounded to what the field shows', () => {
-    expect(readNumber('5,24', metres)).toEqual({ value: 5.2 });
+  it('is taken with a comma too, as it was typed and never as another', () => {
+    expect(readNumber('5,24', metres)).toEqual({ value: 5.24 });
     expect(readNumber(' 60 ', metres)).toEqual({ value: 60 });
     expect(readNumber('−3', { min: -5, max: 5 })).toEqual({ value: -3 });
   });
@@ -16,6 +16,13 @@ describe('a typed number', () => {
     });
     expect(readNumber('99999', { max: 3950, unit: 'm' })).toEqual({
       wrong: '99999 m cannot be: it must lie at or below 3950 m.',
+    });
+  });
+
+  it('that counts something is whole', () => {
+    expect(readNumber('3', { whole: true })).toEqual({ value: 3 });
+    expect(readNumber('2.5', { min: 1, whole: true })).toEqual({
+      wrong: '2.5 cannot be: it must be a whole number.',
     });
   });
 

@@ -3,8 +3,8 @@ export interface Bounds {
   min?: number;
   max?: number;
   unit?: string;
-  /** Decimals that are kept; more are rounded away. */
-  decimals?: number;
+  /** Whether it counts something: no part of one is taken. */
+  whole?: boolean;
   /** Whether the field may be left empty. */
   optional?: boolean;
 }
@@ -26,8 +26,10 @@ export function readNumber(text: string, bounds: Bounds): Typed {
     const unit = bounds.unit ? ` ${bounds.unit}` : '';
     return { wrong: `${trimmed}${unit} cannot be: it must lie${within(bounds)}.` };
   }
-  const scale = 10 ** (bounds.decimals ?? 6);
-  return { value: Math.round(value * scale) / scale };
+  if (bounds.whole && !Number.isInteger(value)) {
+    return { wrong: `${trimmed} cannot be: it must be a whole number.` };
+  }
+  return { value };
 }
 
 function within({ min, max, unit }: Bounds): string {

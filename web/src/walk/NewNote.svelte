@@ -1,5 +1,5 @@
 <script lang="ts">
-  import NumberField from '../circuit/NumberField.svelte';
+  import NumberInput from '../ui/NumberInput.svelte';
   import { lengthFrom, lengthIn } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
   import type { WalkState } from './walk-state.svelte';
@@ -38,7 +38,7 @@
       required={!photo}
       placeholder="new bump on the inside, board turned away, kerb rebuilt"></textarea>
   </label>
-  <NumberField
+  <NumberInput
     label="Station"
     unit={preferences.length}
     optional

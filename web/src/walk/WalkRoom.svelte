@@ -37,7 +37,7 @@
 </Header>
 <main class="mx-auto max-w-6xl px-4 pb-8">
   {#if walk.problem}
-    <Problem problem={walk.problem} onclose={() => (walk.problem = undefined)} />
+    <Problem problem={walk.problem} onclose={walk.clear} />
   {/if}
   {#if walk.walk && walk.circuit}
     <div class="flex items-center gap-4 pb-2">
@@ -57,7 +57,7 @@
       Walk only while the course is closed to vehicles and officials allow it. Not to be used while
       driving.
     </p>
-    <div class="grid grid-cols-[minmax(0,1fr)_420px] gap-6">
+    <div class="desk:grid-cols-[minmax(0,1fr)_420px] grid grid-cols-1 gap-6">
       <section aria-label="What to look at, in driving order">
         <ul class="text-[1.05rem]">
           {#each walk.walk.list as item (item.key)}
@@ -65,7 +65,7 @@
             <li class="border-base-300 flex min-h-14 items-center gap-3 border-b py-1">
               <input
                 type="checkbox"
-                class="checkbox h-8 w-8 shrink-0"
+                class="checkbox h-11 w-11 shrink-0"
                 aria-label="Looked at: {item.text}"
                 checked={done}
                 disabled={!walk.begun}

@@ -1,16 +1,14 @@
-import { api, Failed } from '../api/client';
-import type { Problem } from '../api/types';
+import { api } from '../api/client';
+import { Working } from '../api/working.svelte';
 import { add, newThing } from '../circuit/edits';
 import type { CircuitView, WalkNote, WalkView } from '../circuit/types';
 import type { Mark } from '../api/types';
 
 /** A walk round a circuit: its list, its notes, and what has been changed on it. */
-export class WalkState {
+export class WalkState extends Working {
   readonly circuitId: string;
   walk = $state.raw<WalkView>();
   circuit = $state.raw<CircuitView>();
-  problem = $state<Problem>();
-  busy = $state(false);
 
   readonly begun = $derived(this.walk?.id != null);
   readonly left = $derived(
@@ -18,32 +16,16 @@ export class WalkState {
   );
 
   constructor(circuitId: string) {
+    super();
     this.circuitId = circuitId;
   }
 
-  /** Does something with the server; what it says is shown, and nothing typed is lost. */
-  private async doing<T>(work: () => Promise<T>): Promise<T | undefined> {
-    this.problem = undefined;
-    this.busy = true;
-    try {
-      return await work();
-    } catch (e) {
-      if (!(e instanceof Failed)) throw e;
-      this.problem = e.problem;
-      return undefined;
-    } finally {
-      this.busy = false;
-    }
-  }
-
-  private async take(work: () => Promise<WalkView>): Promise<boolean> {
-    const walk = await this.doing(work);
-    if (walk) this.walk = walk;
-    return walk !== undefined;
+  private take(work: () => Promise<WalkView>): Promise<boolean> {
+    return this.run(async () => (this.walk = await work()));
   }
 
   async open() {
-    await this.doing(async () => {
+    await this.run(async () => {
       [this.circuit, this.walk] = await Promise.all([
         api.circuit(this.circuitId),
         api.walk(this.circuitId),
@@ -72,7 +54,7 @@ export class WalkState {
 
   /** A note becomes a mark of the layout's draft, called by its words. */
   async makeMark(note: WalkNote) {
-    await this.doing(async () => {
+    await this.run(async () => {
       const view = await api.circuit(this.circuitId);
       const edits = view.draft ?? view.edits;
       const side = note.side === 'left' ? 'LEFT' : 'RIGHT';
@@ -85,8 +67,11 @@ export class WalkState {
   }
 
   async finish(reason: string, validFrom: string) {
-    return this.doing(() =>
-      api.finishWalk(this.walk!.id!, this.walk!.edition, reason, validFrom || undefined),
-    );
+    let finished: Awaited<ReturnType<typeof api.finishWalk>> | undefined;
+    await this.run(async () => {
+      const { id, edition } = this.walk!;
+      finished = await api.finishWalk(id!, edition, reason, validFrom || undefined);
+    });
+    return finished;
   }
 }
