@@ -94,9 +94,14 @@ final class Browser implements AutoCloseable {
     driver.executeCdpCommand("Network.clearBrowserCache", Map.of());
     driver.manage().timeouts().pageLoadTimeout(PATIENCE);
     driver.manage().timeouts().scriptTimeout(PATIENCE);
+    size(1280, 800);
+  }
+
+  /** Makes the window another device's, in CSS pixels; what is open is laid anew. */
+  void size(int width, int height) {
     driver.executeCdpCommand(
         "Emulation.setDeviceMetricsOverride",
-        Map.of("width", 1280, "height", 800, "deviceScaleFactor", 1, "mobile", false));
+        Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", false));
   }
 
   private static ChromeDriver begin(Path profile) {
@@ -334,7 +339,9 @@ final class Browser implements AutoCloseable {
     new Select(see(css)).selectByVisibleText(words);
   }
 
+  /** Chooses a file in a field, once it is there; what takes files is often hidden. */
   void chooseFile(String css, Path file) {
+    until().until(d -> !d.findElements(By.cssSelector(css)).isEmpty());
     driver.findElement(By.cssSelector(css)).sendKeys(file.toString());
   }
 

@@ -86,7 +86,7 @@ class DebriefJourneyTest {
     assertThat(serious).isEmpty();
 
     browser.click("[data-file='practice.laps.csv']");
-    browser.press("Take practice.laps.csv out");
+    browser.press("Put practice.laps.csv away");
     browser.seeText("main", "No laps yet");
   }
 

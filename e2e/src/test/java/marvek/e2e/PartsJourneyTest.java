@@ -16,7 +16,6 @@ import org.openqa.selenium.WebElement;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.resttestclient.TestRestTemplate;
 import org.springframework.boot.test.web.server.LocalServerPort;
-import tools.jackson.databind.JsonNode;
 
 /**
  * Every set of tabs, menu and dialog by keyboard and by a press beside it, after the ARIA authoring
@@ -30,39 +29,12 @@ class PartsJourneyTest {
   @LocalServerPort private int port;
   @Autowired private TestRestTemplate http;
   private Browser browser;
-  private String book;
-  private String circuit;
-  private String planned;
-  private String driven;
-  private String led;
+  private DemoAddresses demo;
 
   @BeforeAll
   void start() {
     browser = new Browser(port);
-    Scripts scripts = new Scripts(http);
-    book = "/books/" + scripts.copyOfTheDemo();
-    circuit = "/circuits/" + scripts.get("/api" + book).body().path("circuitId").asString();
-    for (JsonNode session : scripts.get("/api/sessions").body()) {
-      String path =
-          "/books/"
-              + session.path("bookId").asString()
-              + "/sessions/"
-              + session.path("id").asString();
-      boolean day = session.at("/session/kind").asString().equals("track-day");
-      led = day ? path : led;
-    }
-    JsonNode own = scripts.get("/api" + demo(scripts) + "/sessions").body();
-    driven = demo(scripts) + "/sessions/" + own.at("/0/id").asString();
-    planned = demo(scripts) + "/sessions/" + own.at("/1/id").asString();
-  }
-
-  private static String demo(Scripts scripts) {
-    for (JsonNode made : scripts.get("/api/books").body()) {
-      if (made.path("name").asString().equals("Harrowfen Park, Teal Coupé")) {
-        return "/books/" + made.path("id").asString();
-      }
-    }
-    throw new AssertionError("the demo's book is not there");
+    demo = DemoAddresses.of(http).inBook("/books/" + new Scripts(http).copyOfTheDemo());
   }
 
   @AfterAll
@@ -71,13 +43,7 @@ class PartsJourneyTest {
   }
 
   private void open(String screen) {
-    browser.open(
-        screen
-            .replace("BOOK", book)
-            .replace("CIRCUIT", circuit)
-            .replace("PLANNED", planned)
-            .replace("DRIVEN", driven)
-            .replace("LED", led));
+    browser.open(demo.path(screen));
   }
 
   private WebElement focused() {

@@ -3,6 +3,7 @@ package marvek.e2e;
 import static java.nio.charset.StandardCharsets.UTF_8;
 
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.net.URI;
@@ -49,13 +50,13 @@ class Screenshots {
       session(browser, book);
       rehearse(browser, book);
       lead(browser);
+      inTheHand(browser, book);
     }
     card();
   }
 
   /** The wet qualifying of the demo's weekend: planned, prepared page by page, briefed. */
   private void session(Browser browser, String book) throws IOException {
-    take(browser, book + "/steps", "[data-steps]", "steps");
     browser.open(book + "/sessions");
     browser.click("[data-sessions] li:nth-child(2) a");
     browser.see("[data-keeping]");
@@ -105,6 +106,37 @@ class Screenshots {
     save(browser.picture(), "run");
   }
 
+  /** Book, page, brief and the road that comes, side by side as on four devices. */
+  private void inTheHand(Browser browser, String book) throws IOException {
+    String sessions = read("/api" + book + "/sessions");
+    String planned = JsonFiles.parse(sessions.getBytes(UTF_8)).at("/1/id").asString();
+    String[][] screens = {
+      {book, "table"},
+      {book + "/corner/4", "article"},
+      {book + "/sessions/" + planned + "/brief", "[data-brief]"},
+      {book + "/rehearse/run", "[data-begin]"}
+    };
+    beside(browser, screens, 390, 844, "telephone");
+    beside(browser, screens, 820, 1180, "tablet");
+    browser.size(1280, 800);
+  }
+
+  private static void beside(
+      Browser browser, String[][] screens, int width, int height, String name) throws IOException {
+    int gap = 16;
+    BufferedImage all =
+        new BufferedImage(screens.length * (width + gap) - gap, height, BufferedImage.TYPE_INT_RGB);
+    browser.size(width, height);
+    for (int k = 0; k < screens.length; k++) {
+      browser.open(screens[k][0]);
+      browser.see(screens[k][1]);
+      browser.leaveField();
+      BufferedImage one = ImageIO.read(new ByteArrayInputStream(browser.picture()));
+      all.getGraphics().drawImage(one, k * (width + gap), 0, null);
+    }
+    ImageIO.write(all, "png", FOLDER.resolve(name + ".png").toFile());
+  }
+
   /** The demo's track day. */
   private void lead(Browser browser) throws IOException {
     for (JsonNode session : JsonFiles.parse(read("/api/sessions").getBytes(UTF_8))) {
@@ -123,10 +155,6 @@ class Screenshots {
     browser.press("Ways through");
     browser.see("[data-ways]");
     save(browser.picture(), "ways");
-    browser.open(book + "/corner/4");
-    browser.press("Other days");
-    browser.see("[data-days]");
-    save(browser.picture(), "days");
     take(browser, book + "/calls", "[data-calls]", "spoken");
     take(browser, book + "/car", "[data-zones]", "car");
   }

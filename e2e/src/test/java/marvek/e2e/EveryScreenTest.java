@@ -6,7 +6,6 @@ import com.deque.html.axecore.args.AxeRunOptions;
 import com.deque.html.axecore.results.Rule;
 import com.deque.html.axecore.selenium.AxeBuilder;
 import java.util.List;
-import marvek.server.Scripts;
 import marvek.server.ServerTest;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -17,21 +16,25 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.resttestclient.TestRestTemplate;
 import org.springframework.boot.test.web.server.LocalServerPort;
-import tools.jackson.databind.JsonNode;
 
-/** Every screen in both themes against axe-core's rules (WCAG 2.x A and AA among them). */
+/**
+ * Every screen in both themes: that it fits what is held in the hand, and axe-core's rules (WCAG
+ * 2.x A and AA among them).
+ */
 @ServerTest
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
-class AccessibilityTest {
+class EveryScreenTest {
   @LocalServerPort private int port;
   @Autowired private TestRestTemplate http;
   private Browser browser;
+  private DemoAddresses demo;
 
   /** One window for all: what it remembers of one screen changes nothing of another. */
   @BeforeAll
   void start() {
     browser = new Browser(port);
     browser.withoutMotion();
+    demo = DemoAddresses.of(http);
   }
 
   @AfterAll
@@ -41,28 +44,26 @@ class AccessibilityTest {
 
   @ParameterizedTest
   @CsvSource({
-    "'', table",
-    "/corner/4, article",
-    "/compare, table",
-    "/car, [data-zones]",
-    "/calls, [data-calls]",
-    "/sessions, [data-sessions]",
-    "/sessions/NEXT, [data-keeping]",
-    "/sessions/NEXT/prepare, [data-changes]",
-    "/sessions/NEXT/brief, [data-brief]",
-    "/sessions/NEXT/debrief, [data-laps-in]",
-    "/sessions/DRIVEN/debrief, [data-findings]",
-    "/sessions/DRIVEN/review, [data-proposals]",
-    "/rehearse, [data-question]",
-    "/rehearse/stopwatch, [data-pad]",
-    "/rehearse/run, [data-begin]",
-    "/rehearse/before, [data-before]",
-    "/steps, [data-steps]"
+    "BOOK, table",
+    "BOOK/corner/4, article",
+    "BOOK/compare, table",
+    "BOOK/car, [data-zones]",
+    "BOOK/calls, [data-calls]",
+    "BOOK/sessions, [data-sessions]",
+    "PLANNED, [data-keeping]",
+    "PLANNED/prepare, [data-changes]",
+    "PLANNED/brief, [data-brief]",
+    "PLANNED/debrief, [data-laps-in]",
+    "DRIVEN/debrief, [data-findings]",
+    "DRIVEN/review, [data-proposals]",
+    "BOOK/rehearse, [data-question]",
+    "BOOK/rehearse/stopwatch, [data-pad]",
+    "BOOK/rehearse/run, [data-begin]",
+    "BOOK/rehearse/before, [data-before]",
+    "BOOK/steps, [data-steps]"
   })
   void noSeriousViolationOfTheBook(String screen, String there) {
-    String book = "/books/" + demo().path("id").asString();
-    browser.open(
-        book + screen.replace("NEXT", session(book, 1)).replace("DRIVEN", session(book, 0)));
+    browser.open(demo.path(screen));
     browser.see(there);
     assertNoSeriousViolation();
   }
@@ -72,31 +73,16 @@ class AccessibilityTest {
     "/shelf, ul",
     "/new, form",
     "/circuits/new, ul",
-    "/circuits/ID, [data-strip]",
-    "/circuits/ID/walk, ul"
+    "/cars/new, [data-facts]",
+    "CIRCUIT, [data-strip]",
+    "CIRCUIT/walk, ul",
+    "/nowhere/at/all, [data-unknown]",
+    "BOOK/corner/99, [data-no-corner]"
   })
   void noSeriousViolationBesideTheBook(String screen, String there) {
-    browser.open(screen.replace("ID", demo().path("circuitId").asString()));
+    browser.open(demo.path(screen));
     browser.see(there);
     assertNoSeriousViolation();
-  }
-
-  private JsonNode demo() {
-    for (JsonNode book : new Scripts(http).get("/api/books").body()) {
-      if (book.path("name").asString().equals("Harrowfen Park, Teal Coupé")) {
-        return book;
-      }
-    }
-    throw new AssertionError("the demo's book is not there");
-  }
-
-  /** A session of the demo's weekend: the one that was driven, or the one that is before him. */
-  private String session(String book, int place) {
-    return new Scripts(http)
-        .get("/api" + book + "/sessions")
-        .body()
-        .at("/" + place + "/id")
-        .asString();
   }
 
   @ParameterizedTest
@@ -108,7 +94,7 @@ class AccessibilityTest {
     "Purposes, [data-purposes]"
   })
   void noSeriousViolationOnAPanelOfAPage(String panel, String there) {
-    browser.open("/books/" + demo().path("id").asString() + "/corner/6");
+    browser.open(demo.path("BOOK/corner/6"));
     browser.press(panel);
     browser.see(there);
     assertNoSeriousViolation();
@@ -117,7 +103,7 @@ class AccessibilityTest {
   /** The demo's track day, with its group and remarks. */
   @Test
   void noSeriousViolationOnALedDay() {
-    browser.open(ledDay());
+    browser.open(demo.path("LED/lead"));
     for (String tab : List.of("road", "group", "cones", "calls", "brief", "sheets")) {
       browser.click("#lead-" + tab);
       browser.see(tab.equals("road") ? "[data-open]" : "[data-" + tab + "]");
@@ -125,24 +111,13 @@ class AccessibilityTest {
     }
   }
 
-  private String ledDay() {
-    for (JsonNode session : new Scripts(http).get("/api/sessions").body()) {
-      if (session.at("/session/kind").asString().equals("track-day")) {
-        return "/books/"
-            + session.path("bookId").asString()
-            + "/sessions/"
-            + session.path("id").asString()
-            + "/lead";
-      }
-    }
-    throw new AssertionError("the demo has no led day");
-  }
-
   /** Only colours differ between the themes: the second one is looked at for contrast alone. */
   private void assertNoSeriousViolation() {
     browser.wear("paper");
+    Fit.check(browser, "paper");
     assertThat(seriousViolations(axe())).as("paper").isEmpty();
     browser.wear("garage");
+    Fit.check(browser, "garage");
     assertThat(seriousViolations(axe().withRules(List.of("color-contrast"))))
         .as("garage")
         .isEmpty();
@@ -161,7 +136,7 @@ class AccessibilityTest {
   private List<String> seriousViolations(AxeBuilder axe) {
     return axe.analyze(browser.driver()).getViolations().stream()
         .filter(rule -> List.of("serious", "critical").contains(rule.getImpact()))
-        .map(AccessibilityTest::told)
+        .map(EveryScreenTest::told)
         .toList();
   }
 
