@@ -22,8 +22,19 @@ async function pageFields() {
   return format(text, { parser: 'typescript', singleQuote: true, printWidth: 100 });
 }
 
+/** The sentences that the server says, by their codes. */
+async function sentences() {
+  const table = JSON.parse(readFileSync(here('openapi.json'), 'utf8'))['x-sentences'];
+  const text = `/** Generated from openapi.json: see contract.mjs. */\nexport const SENTENCES = ${JSON.stringify(table)} as const;\n`;
+  return format(text, { parser: 'typescript', singleQuote: true, printWidth: 100 });
+}
+
 /** What is generated, by its place. */
-export const GENERATED = { 'src/api/schema.d.ts': types, 'src/api/page-fields.ts': pageFields };
+export const GENERATED = {
+  'src/api/schema.d.ts': types,
+  'src/api/page-fields.ts': pageFields,
+  'src/api/sentences.ts': sentences,
+};
 
 export const kept = (path) => readFileSync(here(path), 'utf8');
 

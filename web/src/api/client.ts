@@ -205,6 +205,15 @@ export const api = {
         signal,
       }),
     ),
+  /** What the columns of a table of points are taken for; none where the file is no table. */
+  roadColumns: (file: File, settings: ImportSettings, signal: AbortSignal) =>
+    answer(
+      http.POST('/api/circuits/columns', {
+        body: { file, settings },
+        bodySerializer: form,
+        signal,
+      }),
+    ),
   circuit: (id: string) => answer(http.GET('/api/circuits/{id}', { params: { path: { id } } })),
   keepCircuitDraft: (id: string, edits: CircuitEdits, edition: number) =>
     answer(

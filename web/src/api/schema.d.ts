@@ -1034,6 +1034,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/circuits/columns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * What the columns of a table are taken for; none where the file is no table.
+         * @description What the columns of a table are taken for; none where the file is no table.
+         */
+        post: operations["previewColumns"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/circuits/import": {
         parameters: {
             query?: never;
@@ -2369,7 +2389,12 @@ export interface components {
             windSpeed_mps: number;
         };
         BookImportSettings: {
+            /** @description what a table's columns are, by header; an empty text leaves one out */
+            columns?: {
+                [key: string]: string;
+            };
             expectedLength_m?: number;
+            /** @description of several, from 1; 0 or none for the median of all whole ones */
             lap?: number;
             /** @description whether the road is taken as level; not said yet where it is missing */
             level?: boolean;
@@ -2454,6 +2479,8 @@ export interface components {
         BookLine: "smooth" | "fastest" | "centreline";
         BookMark: {
             cautions?: string[];
+            /** @description the cautions as sentences with their facts, to be worded in other units */
+            cautionsSaid?: components["schemas"]["BookSentence"][];
             mark: string;
             /** @description the whole words where the point is at the mark */
             near?: string | null;
@@ -2660,6 +2687,13 @@ export interface components {
          * @enum {unknown}
          */
         BookSchool: "rounded" | "late-apex" | "v" | "tight" | "double-apex" | "defend" | "fastest";
+        BookSentence: {
+            /** @description of the catalogue, x-sentences of the server's description */
+            code: string;
+            facts: {
+                [key: string]: number | string;
+            };
+        };
         BookSession: {
             /** @description as expected, before the purpose */
             conditions: components["schemas"]["BookConditions"];
@@ -3095,11 +3129,19 @@ export interface components {
             corner?: number | null;
             /** @description stays the same from one look to the next, so that it can be ticked off */
             key: string;
+            said: components["schemas"]["BookSentence"];
             /** Format: double */
             station_m: number;
-            text: string;
             /** @enum {string} */
             why: "MARK_MISSING" | "MARK_MOVES" | "BOARD_UNTRUE" | "KERB_UNKNOWN" | "KERB_UNMEASURED" | "SHADOW_UNDATED" | "PAGE_TO_CHECK";
+        };
+        /** @description The columns of a table of points. */
+        CircuitColumns: {
+            /** @description what a column can be */
+            choices: string[];
+            columns: components["schemas"]["RoadTableColumn"][];
+            /** @description what is still needed, by the names of columns; empty where it can be read */
+            missing: string[];
         };
         /**
          * @description What a driver keeps of a circuit by hand: everything but the surveyed line itself. The whole of
@@ -3179,7 +3221,7 @@ export interface components {
             /** Format: double */
             surveyNoise_m: number;
             track?: components["schemas"]["RecordedLineFacts"] | null;
-            warnings: string[];
+            warnings: components["schemas"]["BookSentence"][];
         };
         /** @description A layout version as the circuit screen needs it. */
         CircuitView: {
@@ -4174,8 +4216,8 @@ export interface components {
             kind: "GEOMETRY" | "WIDTH" | "KERB" | "SURFACE" | "HAZARD" | "MARK_GONE" | "MARK_MOVED" | "MARK_CHANGED" | "MARK_NEW" | "LIMITS" | "CORNER" | "DETAILS";
             /** @description of a mark as it was called before (a new one: as it is called now), else empty */
             label: string;
-            /** @description in words, for the driver */
-            text: string;
+            /** @description it, for the driver */
+            said: components["schemas"]["BookSentence"];
             /**
              * Format: double
              * @description last station touched; before <code>fromM</code> across the start line
@@ -4194,7 +4236,7 @@ export interface components {
             layoutVersion: number;
             /** Format: date-time */
             madeAt: string;
-            reason: string;
+            reason: components["schemas"]["BookSentence"];
         };
         /** @description Answer to a move. */
         LayoutMovesMoved: {
@@ -4382,6 +4424,8 @@ export interface components {
             line?: number;
             /** @description JSON pointer into the file */
             pointer?: string;
+            /** @description of the field, with its figures */
+            said?: components["schemas"]["BookSentence"];
             /** Format: int32 */
             status: number;
             /** @description what is stored now, on 412 */
@@ -4518,7 +4562,7 @@ export interface components {
             corner: number;
             /** @description name of the value in the book format */
             field: string;
-            text: string;
+            said: components["schemas"]["BookSentence"];
         };
         /** @description A proposal that is taken; with a value it is altered. */
         ReviewAcceptedBody: {
@@ -4623,6 +4667,14 @@ export interface components {
             revision: number;
             steps: components["schemas"]["ReviewMovedView"][];
             stepsNoted: boolean;
+        };
+        /** @description A column. */
+        RoadTableColumn: {
+            /** @description its first values as they stand in the file */
+            first: string[];
+            header: string;
+            /** @description what it is taken for; null where it is left out */
+            is?: string | null;
         };
         /** @description An act of the lap; its kind by its name in small letters. */
         RunActView: {
@@ -7085,6 +7137,43 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CircuitsSummary"][];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    previewColumns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: Blob;
+                    settings?: components["schemas"]["BookImportSettings"];
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CircuitColumns"];
                 };
             };
             /** @description What is wrong, where, and what to do */

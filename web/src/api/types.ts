@@ -27,6 +27,8 @@ export type Hazard = Schemas['Hazard'];
 export type Remark = Schemas['Remark'];
 /** The road, one value every step_m. */
 export type RoadColumns = Schemas['CircuitViewRoadColumns'];
+/** Something that the server says: which sentence, and the facts in it, numbers in SI units. */
+export type Sentence = Schemas['BookSentence'];
 /** Columns along the lap, one value every step_m. */
 export type Trace = Schemas['Trace'];
 export type View = Schemas['ViewsTried'];

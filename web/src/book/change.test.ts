@@ -38,7 +38,7 @@ describe('what a draft changes', () => {
           { column: 'time_s', from: 2, count: 3, values: [], plus: 0.25 },
         ],
         figures: { topLateral_g: 1.2 },
-        remarks: [{ corner: 2, field: 'brake.at_m', text: 'early' }],
+        remarks: [{ corner: 2, field: 'brake.at_m', said: { code: 'own.flat', facts: {} } }],
       }),
     );
     expect(view.revision.number).toBe(3);

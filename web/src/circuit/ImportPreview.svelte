@@ -97,7 +97,7 @@
       />
     {/each}
   </svg>
-  {#if canStart}<p class="text-neutral pt-1">Click on the road to put the start line there.</p>{/if}
+  {#if canStart}<p class="text-neutral pt-1">Press the road where the start line is.</p>{/if}
   <dl class="figures grid grid-cols-[auto_1fr] gap-x-4 pt-2 text-lg leading-snug">
     {#each facts as [what, value] (what)}
       <dt class="text-neutral">{what}</dt>

@@ -8,14 +8,17 @@
   import { heightsOpen } from './heights';
   import ImportPreview from './ImportPreview.svelte';
   import ImportSettingsForm from './ImportSettingsForm.svelte';
-  import { preferences } from '../units/preferences.svelte';
-  import type { CircuitPreview, CircuitSummary, ImportSettings } from './types';
+  import { say } from '../say/say.svelte';
+  import type { CircuitPreview, CircuitSummary, ImportSettings, RoadColumns } from './types';
+  import ColumnsTable from '../ui/ColumnsTable.svelte';
   import FileButton from '../ui/FileButton.svelte';
   import LongWork from '../ui/LongWork.svelte';
 
   let file = $state.raw<File>();
   let settings = $state.raw<ImportSettings>({});
   let preview = $state.raw<CircuitPreview>();
+  /** What the columns are taken for; none are asked for where the file is no table. */
+  let table = $state.raw<RoadColumns>();
   const reading = new Working();
   const storing = new Working();
   const problem = $derived(reading.problem ?? storing.problem);
@@ -34,13 +37,21 @@
     running?.abort();
     storing.clear();
     const { signal } = (running = new AbortController());
-    await reading.run(async () => (preview = await api.previewCircuit(file!, settings, signal)));
+    await reading.run(async () => {
+      table = await api.roadColumns(file!, settings, signal);
+      preview = table.missing.length
+        ? undefined
+        : await api.previewCircuit(file!, settings, signal);
+    });
     if (reading.problem) preview = undefined;
   }
 
+  const name = (header: string, column: string) =>
+    look({ ...settings, columns: { ...settings.columns, [header]: column } });
+
   function choose(chosen: File) {
     file = chosen;
-    preview = undefined;
+    preview = table = undefined;
     void look({});
   }
 
@@ -57,7 +68,7 @@
 <svelte:head><title>Bring in a circuit · Marvek</title></svelte:head>
 <Header>Bring in a circuit</Header>
 <main class="mx-auto max-w-6xl px-4 pb-8">
-  <div class="flex items-center gap-4 pb-3">
+  <div class="flex flex-wrap items-center gap-x-4 pb-3">
     <h1 class="text-4xl font-bold">Bring in a circuit</h1>
     <FileButton look="h-12" data-take="circuit" onfile={choose}
       >{file ? 'Another file' : 'Choose a file'}</FileButton
@@ -74,6 +85,18 @@
         storing.clear();
       }}
     />{/if}
+  {#if table?.columns.length}
+    <details class="pt-2" open={table.missing.length > 0} data-naming>
+      <summary class="cursor-pointer py-2 text-xl font-bold">What the columns are</summary>
+      <p class="leading-snug">
+        {#if table.missing.length}
+          No place was found by the names. Say which columns hold it: metres to the east and to the
+          north, or latitude and longitude. Widths and heights are taken where there are any.
+        {:else}As they were recognised by their names; change what is wrong.{/if}
+      </p>
+      <div class="max-w-3xl"><ColumnsTable {...table} onmap={name} /></div>
+    </details>
+  {/if}
   {#if preview && file}
     <div class="grid gap-6 pt-2 md:grid-cols-[minmax(0,1fr)_360px]">
       <ImportPreview
@@ -88,7 +111,7 @@
             <h2 class="text-xl font-bold">To know before</h2>
             <ul class="list-disc pl-5 leading-snug" role="status">
               {#each preview.warnings as warning (warning)}
-                <li>{preferences.inUnits(warning)}</li>
+                <li>{say(warning)}</li>
               {/each}
             </ul>
           </div>
@@ -122,13 +145,17 @@
       <ul class="list-disc pl-6">
         <li>
           <strong>GPX</strong>: the circuit driven slowly or walked once round, with a logger or a
-          telephone. Its waypoints become marks.
+          telephone; of several laps the median is taken. Its waypoints become marks.
         </li>
         <li>
           <strong>Circuit GeoJSON</strong>: a circuit as Marvek gives it out, marks and kerbs with
           it. A plain GeoJSON line is read like a recording.
         </li>
-        <li><strong>Centreline CSV</strong>: surveyed points in metres with their widths.</li>
+        <li>
+          <strong>CSV</strong>: surveyed points with their widths, or the laps of a logger; columns
+          of any name, in metres or in latitude and longitude. Which is what, you say where the
+          names do not.
+        </li>
       </ul>
       <p class="pt-3">First it is shown what was understood; then you take it in.</p>
     </div>

@@ -17,6 +17,8 @@
   const metres = (v: number | undefined) =>
     v === undefined ? undefined : lengthFrom(v, preferences.length);
   const set = (part: Partial<ImportSettings>) => onchange({ ...settings, ...part });
+  const wholeLaps = $derived(Math.floor((preview.track?.laps ?? 0) + 0.02));
+  const lapNumbers = $derived(Array.from({ length: wholeLaps }, (_, k) => k + 1));
   const smoothing = [
     [0.1, 'closer to the points'],
     [1, 'as the noise asks'],
@@ -100,15 +102,18 @@
         onchange={(v) => set({ startAt_m: metres(v) })}
       />
     {/if}
-    {#if preview.track.laps >= 2}
-      <NumberInput
-        label="Lap of the recording"
-        decimals={0}
-        value={settings.lap ?? 1}
-        min={1}
-        max={Math.floor(preview.track.laps + 0.02)}
-        onchange={(v) => set({ lap: Math.round(v!) })}
-      />
+    {#if wholeLaps >= 2}
+      <Field label="Laps of the recording">
+        <select
+          class="select h-11 w-52"
+          aria-label="Laps of the recording"
+          value={settings.lap ?? 0}
+          onchange={(e) => set({ lap: Number(e.currentTarget.value) })}
+        >
+          <option value={0}>the median of all {wholeLaps}</option>
+          {#each lapNumbers as lap (lap)}<option value={lap}>lap {lap} alone</option>{/each}
+        </select>
+      </Field>
     {/if}
   {/if}
 </section>

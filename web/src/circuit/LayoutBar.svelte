@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from '../say/say.svelte';
   import { today } from '../units/format';
   import Redo from '@lucide/svelte/icons/redo-2';
   import Undo from '@lucide/svelte/icons/undo-2';
@@ -59,7 +60,7 @@
   >
     <form onsubmit={keep} class="grid gap-3">
       <ul class="max-h-56 list-disc overflow-y-auto pl-5">
-        {#each circuit.changes as change, i (i)}<li>{change.text}</li>{/each}
+        {#each circuit.changes as change, i (i)}<li>{say(change.said)}</li>{/each}
       </ul>
       {#if inUse}
         <p>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from '../say/say.svelte';
   import { useCircuit } from './circuit-state.svelte';
 
   const circuit = useCircuit();
@@ -23,7 +24,7 @@
       {#if version.reason}<p>{version.reason}</p>{/if}
       {#if version.changes.length}
         <ul class="text-neutral list-disc pl-5">
-          {#each version.changes as change, i (i)}<li>{change.text}</li>{/each}
+          {#each version.changes as change, i (i)}<li>{say(change.said)}</li>{/each}
         </ul>
       {/if}
     </li>

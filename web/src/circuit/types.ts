@@ -18,3 +18,5 @@ export type WalkNote = Schemas['WalksNoteView'];
 export type WalkView = Schemas['WalksWalkView'];
 export type CheckLine = Schemas['LayoutMovesCheckLine'];
 export type CarSummary = Schemas['CarsSummary'];
+/** The columns of a table of points, and what each of them is taken for. */
+export type RoadColumns = Schemas['CircuitColumns'];

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { useBook } from '../book/book-state.svelte';
-  import { preferences } from '../units/preferences.svelte';
+  import { say } from '../say/say.svelte';
 
   const { corner }: { corner: number } = $props();
   const book = useBook();
@@ -14,7 +14,7 @@
         <span aria-hidden="true">▲</span> To be checked on track
       </p>
       <ul>
-        {#each checks as check, i (i)}<li>{preferences.inUnits(check.reason)}</li>{/each}
+        {#each checks as check, i (i)}<li>{say(check.reason)}</li>{/each}
       </ul>
     </div>
     <button class="btn" onclick={() => book.clearCheck(corner)}>I have looked: it holds</button>

@@ -7,6 +7,7 @@
   import Problem from '../ui/Problem.svelte';
   import Tabs from '../ui/Tabs.svelte';
   import { gain } from '../units/format';
+  import { say } from '../say/say.svelte';
   import { preferences } from '../units/preferences.svelte';
   import Answer from './Answer.svelte';
   import CheckNotice from './CheckNotice.svelte';
@@ -94,10 +95,10 @@
             <span aria-hidden="true">☀</span> Into a low sun at this hour.
           </p>
         {/if}
-        {#each view.trace.remarks.filter((r) => r.corner === page.corner && (r.field === 'crest' || r.field === 'lap')) as remark (remark.text)}
+        {#each view.trace.remarks.filter((r) => r.corner === page.corner && (r.field === 'crest' || r.field === 'lap')) as remark (remark.said.code)}
           <p class="text-warning font-semibold">
             <span aria-hidden="true">▲</span>
-            {preferences.inUnits(remark.text)}
+            {say(remark.said)}
           </p>
         {/each}
       </div>

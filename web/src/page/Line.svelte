@@ -7,7 +7,7 @@
   import PlateShape from '../strip/PlateShape.svelte';
   import type { Plate } from '../strip/plates';
   import SourceTag from '../ui/SourceTag.svelte';
-  import { preferences } from '../units/preferences.svelte';
+  import { say } from '../say/say.svelte';
   import { usePage } from './page-context';
 
   interface Props {
@@ -65,10 +65,10 @@
     {#if laps}<p class="text-neutral text-[0.95rem] leading-snug" data-laps-behind>
         Measured: {laps.join('; ')}.
       </p>{/if}
-    {#each remarks as remark (remark.text)}
+    {#each remarks as remark (remark.said.code)}
       <p class="text-warning font-semibold">
         <span aria-hidden="true">▲</span>
-        {preferences.inUnits(remark.text)}
+        {say(remark.said)}
       </p>
     {/each}
   </div>

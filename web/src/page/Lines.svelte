@@ -4,6 +4,7 @@
   import { between, valueAt } from '../strip/lap-axis';
   import Amount from '../ui/Amount.svelte';
   import { lengthFrom, lengthIn, speedFrom, speedIn } from '../units/format';
+  import { cautionWords } from './words';
   import { preferences } from '../units/preferences.svelte';
   import Line from './Line.svelte';
   import MarkChoice from './MarkChoice.svelte';
@@ -61,7 +62,7 @@
 {#snippet cautions(mark: MarkReference | undefined)}
   {#if mark?.cautions?.length}
     <span class="text-warning font-semibold"
-      ><span aria-hidden="true">▲</span> {preferences.inUnits(mark.cautions.join('; '))}.</span
+      ><span aria-hidden="true">▲</span> {cautionWords(mark)}.</span
     >
   {/if}
 {/snippet}

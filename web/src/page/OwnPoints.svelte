@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { MarkReference, OwnField } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
-  import { preferences } from '../units/preferences.svelte';
+  import { cautionWords } from './words';
   import { FIELDS, groupOf, marksOf, pointAt, TYPED } from './fields';
   import Line from './Line.svelte';
   import MarkChoice from './MarkChoice.svelte';
@@ -42,7 +42,7 @@
         {#if point.target?.cautions?.length}
           <span class="text-warning font-semibold"
             ><span aria-hidden="true">▲</span>
-            {preferences.inUnits(point.target.cautions.join('; '))}.</span
+            {cautionWords(point.target)}.</span
           >
         {/if}
       {/snippet}

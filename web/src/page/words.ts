@@ -1,3 +1,4 @@
+import { say } from '../say/say.svelte';
 import type { School } from '../api/answers';
 import type { CornerPage, Driven, Edge, KerbUse, MarkReference, TraceCorner } from '../api/types';
 
@@ -18,6 +19,10 @@ export function markWords(reference: MarkReference, lengthText: (m: number) => s
   const side = reference.offset_m > 0 ? 'past' : 'before';
   return `${lengthText(Math.abs(reference.offset_m))} ${side} ${thing}`;
 }
+
+/** What to beware of at a mark; revisions of an early day have words alone. */
+export const cautionWords = ({ cautions = [], cautionsSaid }: MarkReference) =>
+  (cautionsSaid?.map(say) ?? cautions).join('; ');
 
 const HALVES = ['', '½', '1', '1½', '2', '2½', '3'];
 

@@ -1,9 +1,10 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
   import type { Problem } from '../api/types';
+  import { problemWords } from '../say/say.svelte';
 
   interface Props {
-    problem: Pick<Problem, 'title' | 'detail'>;
+    problem: Pick<Problem, 'title' | 'detail' | 'field' | 'said'>;
     onclose?: () => void;
     /** A way on, beside the words. */
     children?: Snippet;
@@ -15,7 +16,7 @@
   <span class="text-error text-2xl leading-none font-bold" aria-hidden="true">!</span>
   <div class="grow">
     <p class="text-error font-semibold">{problem.title}</p>
-    <p>{problem.detail}</p>
+    <p>{problemWords(problem)}</p>
   </div>
   {@render children?.()}
   {#if onclose}

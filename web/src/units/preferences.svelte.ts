@@ -58,18 +58,6 @@ class Preferences {
     return `${whole(speedIn(mps, this.speed))} ${this.speed}`;
   }
 
-  /** A remark of the model, which speaks in metres and km/h, in the units chosen. */
-  inUnits(text: string): string {
-    return text
-      .replace(/(\d+(?:\.\d+)?) m\b/g, (_, metres: string) =>
-        metres.includes('.')
-          ? // As many decimals as it comes with: rounded twice, one number becomes two.
-            this.acrossText(Number(metres), metres.split('.')[1].length)
-          : this.lengthText(Number(metres)),
-      )
-      .replace(/(\d+) km\/h/g, (_, kmh) => this.speedText(Number(kmh) / 3.6));
-  }
-
   /** Length across the road, to a decimal or more, with its unit. */
   acrossText(metres: number, decimals = 1): string {
     return `${lengthIn(metres, this.length).toFixed(decimals).replace('-', '−')} ${this.length}`;

@@ -2,7 +2,7 @@
   import { today } from '../units/format';
   import { navigate } from '../router';
   import Dialog from '../ui/Dialog.svelte';
-  import { preferences } from '../units/preferences.svelte';
+  import { say } from '../say/say.svelte';
   import type { WalkState } from './walk-state.svelte';
 
   interface Props {
@@ -27,7 +27,7 @@
     {#if changes.length}
       <p>This becomes layout version {walk.circuit!.version + 1}:</p>
       <ul class="max-h-56 list-disc overflow-y-auto pl-5">
-        {#each changes as change, i (i)}<li>{preferences.inUnits(change.text)}</li>{/each}
+        {#each changes as change, i (i)}<li>{say(change.said)}</li>{/each}
       </ul>
       <label class="grid gap-1">
         <span>What for?</span>

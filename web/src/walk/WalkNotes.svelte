@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from '../say/say.svelte';
   import { preferences } from '../units/preferences.svelte';
   import type { WalkState } from './walk-state.svelte';
   import FileButton from '../ui/FileButton.svelte';
@@ -45,7 +46,7 @@
   {#if walk.walk!.changes.length}
     <h3 class="pt-3 text-lg font-semibold">Changed on this walk</h3>
     <ul class="list-disc pl-5" data-changes>
-      {#each walk.walk!.changes as change, i (i)}<li>{preferences.inUnits(change.text)}</li>{/each}
+      {#each walk.walk!.changes as change, i (i)}<li>{say(change.said)}</li>{/each}
     </ul>
   {/if}
 </section>

@@ -1,10 +1,12 @@
 <script lang="ts">
   import Header from '../ui/Header.svelte';
   import Problem from '../ui/Problem.svelte';
+  import { say } from '../say/say.svelte';
   import { preferences } from '../units/preferences.svelte';
   import FinishWalk from './FinishWalk.svelte';
   import NewNote from './NewNote.svelte';
   import WalkNotes from './WalkNotes.svelte';
+  import type { WalkItem } from '../circuit/types';
   import { WalkState } from './walk-state.svelte';
 
   interface Props {
@@ -26,6 +28,8 @@
     SHADOW_UNDATED: 'shadow',
     PAGE_TO_CHECK: 'check page',
   };
+  const words = ({ why, corner, said }: WalkItem) =>
+    why === 'PAGE_TO_CHECK' ? `corner ${corner}: ${say(said)}` : say(said);
 </script>
 
 <svelte:head><title>Walk · {walk.circuit?.name ?? ''} · Marvek</title></svelte:head>
@@ -66,7 +70,7 @@
               <input
                 type="checkbox"
                 class="checkbox h-11 w-11 shrink-0"
-                aria-label="Looked at: {item.text}"
+                aria-label="Looked at: {words(item)}"
                 checked={done}
                 disabled={!walk.begun}
                 onchange={(e) => walk.tick(item.key, e.currentTarget.checked)}
@@ -78,7 +82,7 @@
                 >{SIGNS[item.why]}</span
               >
               <span class={['grow leading-snug', done && 'line-through opacity-70']}
-                >{preferences.inUnits(item.text)}</span
+                >{words(item)}</span
               >
               {#if walk.begun}
                 <button class="btn" onclick={() => (station = item.station_m)}>Note</button>

@@ -9,7 +9,9 @@ const server = vi.hoisted(() => ({
   refuse: undefined as Error | undefined,
 }));
 
-const item = (key: string) => ({ key, station_m: 100, why: 'MARK_MISSING', text: key }) as const;
+const said = (words: string) => ({ code: 'as-told', facts: { words } });
+const item = (key: string) =>
+  ({ key, station_m: 100, why: 'MARK_MISSING', said: said(key) }) as const;
 
 vi.mock('../api/client', async () => {
   const { Refused } = await import('../test-server');

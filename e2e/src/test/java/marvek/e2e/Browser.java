@@ -221,6 +221,13 @@ final class Browser implements AutoCloseable {
     until().until(ExpectedConditions.textToBePresentInElementLocated(By.cssSelector(css), text));
   }
 
+  void seeTextNoMore(String css, String text) {
+    until()
+        .until(
+            ExpectedConditions.not(
+                ExpectedConditions.textToBePresentInElementLocated(By.cssSelector(css), text)));
+  }
+
   void seeNoMore(String css) {
     until().until(ExpectedConditions.invisibilityOfElementLocated(By.cssSelector(css)));
   }

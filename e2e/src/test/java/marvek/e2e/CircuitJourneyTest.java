@@ -8,6 +8,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import javax.imageio.ImageIO;
 import marvek.server.Scripts;
 import marvek.server.ServerTest;
@@ -101,6 +102,38 @@ class CircuitJourneyTest {
     browser.open("/books/" + book);
     browser.see("table");
     assertThat(browser.text("table")).contains("board 1").contains("board 5");
+  }
+
+  /** Columns that nobody can guess are named, and the laps of the table become one line. */
+  @Test
+  void aTableWhoseColumnsSayNothingIsNamedAndTaken() throws IOException {
+    StringBuilder rows = new StringBuilder("a;b;c\n");
+    for (int i = 0; i < 700; i++) {
+      double angle = 2 * Math.PI * i / 200;
+      rows.append(
+          String.format(
+              Locale.ROOT, "%.2f;%.2f;80%n", 300 * Math.cos(angle), 120 * Math.sin(angle)));
+    }
+    Path file = folder.resolve("Mill Ring.csv");
+    Files.writeString(file, rows);
+    browser.open("/circuits/new");
+    browser.chooseFile("input[data-take='circuit']", file);
+    browser.seeText("[data-naming]", "No place was found by the names");
+    assertThat(browser.count("[data-preview]")).isZero();
+    browser.choose("select[aria-label='a is']", "x_m");
+    browser.choose("select[aria-label='b is']", "y_m");
+    browser.seeText("[data-preview]", "laps in it");
+    assertThat(browser.text("main")).contains("the median of its 3 whole laps is used");
+    browser.chooseWords("select[aria-label='Laps of the recording']", "lap 2 alone");
+    browser.seeText("main", "lap 2 of 3 is used");
+    browser.type("input[aria-label^='Width left']", "6");
+    browser.seeTextNoMore("main", "to each side are assumed");
+    browser.click("[data-take-in]");
+    browser.see("[data-strip]");
+    String id = browser.path().replaceFirst("/circuits/", "");
+    JsonNode kept = scripts.get("/api/circuits/" + id).body();
+    assertThat(kept.path("name").asString()).isEqualTo("Mill Ring");
+    assertThat(kept.at("/road/left_m/0").asDouble()).isEqualTo(6);
   }
 
   /** Types a station for the mark that is looked at: by the list, then by the keyboard. */

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import marvek.core.InvalidValueException;
+import marvek.core.say.Sentence;
 import marvek.core.vehicle.Aero;
 import marvek.core.vehicle.Brakes;
 import marvek.core.vehicle.Engine;
@@ -40,7 +41,7 @@ public final class CarJson {
     try {
       Vehicle vehicle = vehicle(top);
       sayWithoutEffect(top.node());
-      return new Imported<>(vehicle, assumed);
+      return new Imported<>(vehicle, assumed.stream().map(Sentence::told).toList());
     } catch (InvalidValueException e) {
       String pointer = "/" + e.field().replace('.', '/');
       throw BadFileException.atPointer(

@@ -10,6 +10,7 @@ import java.util.List;
 import marvek.core.InvalidValueException;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Survey;
+import marvek.core.say.Sentence;
 
 /** Reads a centreline CSV: a closed circuit as points with widths. */
 public final class CentrelineCsv {
@@ -21,7 +22,7 @@ public final class CentrelineCsv {
 
   private static final double LARGEST_SPACING_M = 25;
 
-  private final List<String> warnings = new ArrayList<>();
+  private final List<Sentence> warnings = new ArrayList<>();
   private final List<Long> lines = new ArrayList<>();
   private final List<double[]> rows = new ArrayList<>();
   private List<String> header;
@@ -36,6 +37,19 @@ public final class CentrelineCsv {
    */
   public static Imported<Circuit> read(byte[] bytes, String name) {
     return new CentrelineCsv().readFile(bytes, name);
+  }
+
+  /** Whether the header of a file is that of a centreline CSV. */
+  static boolean isOne(byte[] bytes) {
+    String header =
+        JsonFiles.text(bytes)
+            .lines()
+            .map(String::strip)
+            .filter(line -> !line.isEmpty() && !line.startsWith("#"))
+            .findFirst()
+            .orElse("");
+    List<String> names = Arrays.stream(header.split(",")).map(String::strip).toList();
+    return names.containsAll(NEEDED);
   }
 
   private Imported<Circuit> readFile(byte[] bytes, String name) {
@@ -88,12 +102,12 @@ public final class CentrelineCsv {
             record.getStartingLineNumber(), column, "this column appears twice.");
       }
       if (!NEEDED.contains(column) && !OPTIONAL.contains(column)) {
-        warnings.add("Column " + column + " is not known and was left out.");
+        warnings.add(Sentence.of("circuit.column-unknown", "column", column));
       }
     }
     for (String column : OPTIONAL) {
       if (!header.contains(column)) {
-        warnings.add("No column " + column + ": taken as 0 all round.");
+        warnings.add(Sentence.of("circuit.column-missing", "column", column));
       }
     }
   }
@@ -146,7 +160,7 @@ public final class CentrelineCsv {
       double[] last = rows.get(n - 1);
       if (Math.hypot(first[0] - last[0], first[1] - last[1]) < Survey.MIN_SPACING_M) {
         rows.remove(n - 1);
-        warnings.add("The last point repeats the first one and was left out.");
+        warnings.add(Sentence.of("circuit.last-repeats"));
       }
     }
   }
@@ -179,11 +193,8 @@ public final class CentrelineCsv {
     Arrays.sort(chords);
     if (chords[0] < LEAST_SPACING_M || chords[chords.length - 1] > LARGEST_SPACING_M) {
       warnings.add(
-          String.format(
-              java.util.Locale.ROOT,
-              "Points lie %.2f m to %.1f m apart; between 0.5 m and 25 m is expected.",
-              chords[0],
-              chords[chords.length - 1]));
+          Sentence.of(
+              "circuit.spacing", "least_m", chords[0], "most_m", chords[chords.length - 1]));
     }
   }
 }

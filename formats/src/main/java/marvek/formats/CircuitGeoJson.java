@@ -14,6 +14,7 @@ import marvek.core.circuit.Road;
 import marvek.core.circuit.RoadPosition;
 import marvek.core.circuit.Survey;
 import marvek.core.circuit.TrackLimits;
+import marvek.core.say.Sentence;
 import tools.jackson.databind.JsonNode;
 
 /** Reads a circuit GeoJSON (RFC 7946) with the project's own members. */
@@ -31,7 +32,7 @@ public final class CircuitGeoJson {
    */
   private static final double FARTHEST_FROM_ZONE_H = 3.1;
 
-  private final List<String> warnings = new ArrayList<>();
+  private final List<Sentence> warnings = new ArrayList<>();
   private final CircuitFeatures things = new CircuitFeatures();
   private LocalPlane plane;
   private GeoPoint origin;
@@ -89,7 +90,7 @@ public final class CircuitGeoJson {
 
   private boolean closed(JsonPlace own) {
     if (!own.has("closed")) {
-      warnings.add("The file does not say whether the circuit is closed: taken as closed.");
+      warnings.add(Sentence.of("circuit.closed-assumed"));
     }
     return own.bool("closed", true);
   }
@@ -122,7 +123,7 @@ public final class CircuitGeoJson {
     double[] right = numbers(properties, "widthRight_m", n, null);
     double[] banking = numbers(properties, "banking_deg", n, 0.0);
     if (closed && n > 4 && same(points.get(0), points.get(n - 1))) {
-      warnings.add("The last point of the centreline repeats the first one and was left out.");
+      warnings.add(Sentence.of("circuit.last-repeats"));
       n--;
     }
     double[][] column = new double[6][n];
@@ -156,7 +157,9 @@ public final class CircuitGeoJson {
   private double[] numbers(JsonPlace properties, String name, int n, Double otherwise) {
     double[] values = new double[n];
     if (!properties.has(name) && otherwise != null) {
-      warnings.add("The centreline has no " + name + ": taken as " + otherwise + " all round.");
+      warnings.add(
+          Sentence.of(
+              "circuit.member-missing", "member", name, "taken", String.valueOf(otherwise)));
       java.util.Arrays.fill(values, otherwise);
       return values;
     }
@@ -217,7 +220,7 @@ public final class CircuitGeoJson {
     }
     if (!CircuitFeatures.knows(kind)) {
       warnings.add(
-          "Feature " + feature.pointer() + " of kind \"" + kind + "\" is not known: left out.");
+          Sentence.of("circuit.feature-unknown", "pointer", feature.pointer(), "kind", kind));
       return;
     }
     try {
@@ -240,8 +243,7 @@ public final class CircuitGeoJson {
     double from = first.stationM();
     double to = last.stationM();
     if (hint == null && against(feature, points, from, to)) {
-      warnings.add(
-          "Feature " + feature.pointer() + " is drawn against the direction of travel: turned.");
+      warnings.add(Sentence.of("circuit.feature-turned", "pointer", feature.pointer()));
       return new CircuitFeatures.Extent(to, from, first.offsetM());
     }
     return new CircuitFeatures.Extent(from, to, first.offsetM());
@@ -287,7 +289,7 @@ public final class CircuitGeoJson {
     if (own.has("trackLimits")) {
       rule = CircuitFeatures.rule(own.object("trackLimits"));
     } else {
-      warnings.add("No track-limits rule is given: taken as one wheel inside the line.");
+      warnings.add(Sentence.of("circuit.limits-assumed"));
     }
     try {
       return new Circuit(
@@ -320,12 +322,13 @@ public final class CircuitGeoJson {
     double hours = circuit.origin().lonDeg() / 15 - seconds / 3600.0;
     if (Math.abs(Math.IEEEremainder(hours, 24)) > FARTHEST_FROM_ZONE_H) {
       warnings.add(
-          String.format(
-              Locale.ROOT,
-              "The place, latitude %.3f° and longitude %.3f°, does not fit the time zone %s:"
-                  + " are latitude and longitude swapped? Positions are [longitude, latitude].",
+          Sentence.of(
+              "circuit.place-and-zone",
+              "lat",
               circuit.origin().latDeg(),
+              "lon",
               circuit.origin().lonDeg(),
+              "zone",
               circuit.timeZone()));
     }
   }
@@ -338,7 +341,7 @@ public final class CircuitGeoJson {
     if (!own.has("timeZone")) {
       String zone =
           own.bool("placed", true) && origin != null ? PlaceZone.nearest(origin).getId() : "UTC";
-      warnings.add("No time zone is given: taken as " + zone + ", by the place.");
+      warnings.add(Sentence.of("circuit.no-zone", "zone", zone));
       return zone;
     }
     try {

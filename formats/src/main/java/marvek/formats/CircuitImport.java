@@ -3,10 +3,12 @@ package marvek.formats;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import marvek.core.InvalidValueException;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Survey;
+import marvek.core.say.Sentence;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -25,7 +27,7 @@ public final class CircuitImport {
   private static final double LENGTH_TOLERANCE = 0.01;
 
   private final ImportSettings settings;
-  private final List<String> warnings = new ArrayList<>();
+  private final List<Sentence> warnings = new ArrayList<>();
 
   private CircuitImport(ImportSettings settings) {
     this.settings = settings;
@@ -34,7 +36,8 @@ public final class CircuitImport {
   /**
    * What a file was understood as.
    *
-   * @param kind "circuit GeoJSON", "centreline CSV", "GPX" or "GeoJSON line"
+   * @param kind "circuit GeoJSON", "centreline CSV", "GPX", "GeoJSON line", "surveyed points" or
+   *     "recorded points"
    * @param document the circuit as it is kept
    * @param track what a recording gave, or null for a survey
    */
@@ -44,7 +47,12 @@ public final class CircuitImport {
       Road road,
       ObjectNode document,
       RecordedLine.Facts track,
-      List<String> warnings) {}
+      List<Sentence> warnings) {
+    /** The warnings in words. */
+    public List<String> words() {
+      return warnings.stream().map(Sentence::words).toList();
+    }
+  }
 
   /**
    * Reads a file; which format it is in, its first character says.
@@ -54,6 +62,23 @@ public final class CircuitImport {
    */
   public static Understood read(byte[] bytes, String fileName, ImportSettings settings) {
     return new CircuitImport(settings).readFile(bytes, fileName);
+  }
+
+  /**
+   * The columns of a table, for somebody to say what they are; none where the file is no table.
+   *
+   * @param mapping column of a road by header
+   */
+  public static RoadTable.Preview columns(byte[] bytes, Map<String, String> mapping) {
+    char first = firstCharacter(bytes);
+    return first == '{' || first == '<'
+        ? new RoadTable.Preview(List.of(), List.of())
+        : RoadTable.preview(bytes, mapping, 3);
+  }
+
+  /** What a column of a table can be. */
+  public static List<String> columnChoices() {
+    return RoadColumn.ALL.stream().map(RoadColumn::name).toList();
   }
 
   private Understood readFile(byte[] bytes, String fileName) {
@@ -89,9 +114,18 @@ public final class CircuitImport {
 
   private Understood csv(byte[] bytes, String fileName) {
     String name = settings.name() != null ? settings.name() : nameOf(fileName);
-    Imported<Circuit> imported = CentrelineCsv.read(bytes, name);
+    if (settings.columns().isEmpty() && CentrelineCsv.isOne(bytes)) {
+      return surveyed("centreline CSV", CentrelineCsv.read(bytes, name));
+    }
+    RoadTable table = RoadTable.read(bytes, settings.columns());
+    return table.hasWidths()
+        ? surveyed("surveyed points", SurveyedTable.circuit(table, name))
+        : recorded("recorded points", RecordedLine.ofTable(table, settings, name));
+  }
+
+  private Understood surveyed(String kind, Imported<Circuit> imported) {
     warnings.addAll(imported.warnings());
-    return kept("centreline CSV", imported.value().smoothed(settings.smoothing()), null);
+    return kept(kind, imported.value().smoothed(settings.smoothing()), null);
   }
 
   private Understood recorded(String kind, Imported<RecordedLine.Read> line) {
@@ -132,12 +166,15 @@ public final class CircuitImport {
     Double expected = settings.expectedLengthM();
     if (expected != null && Math.abs(road.lengthM() / expected - 1) > LENGTH_TOLERANCE) {
       warnings.add(
-          String.format(
-              Locale.ROOT,
-              "The road is %.0f m long, %.1f %% %s than the %.0f m expected.",
+          Sentence.of(
+              "circuit.length",
+              "length_m",
               road.lengthM(),
+              "off",
               100 * Math.abs(road.lengthM() / expected - 1),
+              "than",
               road.lengthM() > expected ? "longer" : "shorter",
+              "expected_m",
               expected));
     }
   }
@@ -145,12 +182,13 @@ public final class CircuitImport {
   private void warnSmoothing(Road road) {
     if (road.largestMoveM() > REPORTED_MOVE_M) {
       warnings.add(
-          String.format(
-              Locale.ROOT,
-              "Smoothing moved the surveyed points by up to %.2f m (at %.0f m);"
-                  + " their noise is estimated as %.2f m.",
+          Sentence.of(
+              "circuit.smoothed",
+              "moved_m",
               road.largestMoveM(),
+              "at_m",
               road.largestMoveStationM(),
+              "noise_m",
               road.surveyNoiseM()));
     }
   }
@@ -161,11 +199,7 @@ public final class CircuitImport {
       widest = Math.max(widest, survey.chord(i));
     }
     if (widest > 30) {
-      warnings.add(
-          String.format(
-              Locale.ROOT,
-              "Points lie up to %.0f m apart: between them the road is guessed.",
-              widest));
+      warnings.add(Sentence.of("circuit.gaps", "widest_m", widest));
     }
   }
 

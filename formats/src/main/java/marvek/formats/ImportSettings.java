@@ -1,6 +1,8 @@
 package marvek.formats;
 
+import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
 import marvek.core.circuit.RecordedTrack;
@@ -14,13 +16,15 @@ import tools.jackson.databind.JsonNode;
  * @param expectedLengthM length that the circuit is known to have, or null
  * @param smoothing factor on the smoothing that the noise asks for, 1e-3 to 1e3
  * @param widthSaid whether the widths were said and not assumed
+ * @param columns what the columns of a table are, by header, where their names do not say it
  */
 public record ImportSettings(
     String name,
     Double expectedLengthM,
     double smoothing,
     RecordedTrack.Settings track,
-    boolean widthSaid) {
+    boolean widthSaid,
+    Map<String, String> columns) {
   /** Half a width that is assumed where a recording says nothing. */
   private static final double ASSUMED_HALF_WIDTH_M = 5;
 
@@ -33,8 +37,9 @@ public record ImportSettings(
           null,
           1,
           new RecordedTrack.Settings(
-              false, 0, 1, ASSUMED_HALF_WIDTH_M, ASSUMED_HALF_WIDTH_M, false),
-          false);
+              false, 0, 0, ASSUMED_HALF_WIDTH_M, ASSUMED_HALF_WIDTH_M, false),
+          false,
+          Map.of());
 
   public ImportSettings {
     if (name != null) {
@@ -44,6 +49,7 @@ public record ImportSettings(
       Require.within("expectedLength_m", expectedLengthM, 50, 60_000);
     }
     Require.within("smoothing", smoothing, 1e-3, 1e3);
+    columns = Map.copyOf(columns);
   }
 
   /**
@@ -71,14 +77,21 @@ public record ImportSettings(
               place.number("widthLeft_m", d.widthLeftM()),
               place.number("widthRight_m", d.widthRightM()),
               place.bool("level", d.level())),
-          place.has("widthLeft_m") && place.has("widthRight_m"));
+          place.has("widthLeft_m") && place.has("widthRight_m"),
+          columns(node.path("columns")));
     } catch (InvalidValueException e) {
       throw BadFileException.atPointer("/" + e.field(), e.getMessage() + ".");
     }
   }
 
+  private static Map<String, String> columns(JsonNode node) {
+    Map<String, String> columns = new TreeMap<>();
+    node.properties().forEach(of -> columns.put(of.getKey(), of.getValue().asString("")));
+    return columns;
+  }
+
   /** The same with a name. */
   public ImportSettings named(String other) {
-    return new ImportSettings(other, expectedLengthM, smoothing, track, widthSaid);
+    return new ImportSettings(other, expectedLengthM, smoothing, track, widthSaid, columns);
   }
 }

@@ -17,9 +17,10 @@ import marvek.core.circuit.RoadPosition;
 import marvek.core.circuit.Side;
 import marvek.core.circuit.TrackLimits;
 import marvek.core.circuit.TrackPoint;
+import marvek.core.say.Sentence;
 import tools.jackson.databind.JsonNode;
 
-/** Circuits from lines that were driven or walked: GPX, or a plain GeoJSON LineString. */
+/** Circuits from lines that were driven or walked: GPX, a logger's table, a GeoJSON LineString. */
 public final class RecordedLine {
   /** Points nearer than this to the one before are not even projected: 10^6 of them may come. */
   private static final double SKIPPED_M = 0.5;
@@ -32,7 +33,7 @@ public final class RecordedLine {
   private static final Pattern BOARD = Pattern.compile("(?i)\\b(\\d{2,3})\\s*(m\\b|board)");
 
   private final ImportSettings settings;
-  private final List<String> warnings = new ArrayList<>();
+  private final List<Sentence> warnings = new ArrayList<>();
 
   private RecordedLine(ImportSettings settings) {
     this.settings = settings;
@@ -82,6 +83,10 @@ public final class RecordedLine {
     return new RecordedLine(settings).gpx(GpxReader.read(bytes), name);
   }
 
+  static Imported<Read> ofTable(RoadTable table, ImportSettings settings, String name) {
+    return new RecordedLine(settings).table(table, name);
+  }
+
   static Imported<Read> ofGeoJson(JsonNode tree, ImportSettings settings, String name) {
     return new RecordedLine(settings).geoJson(JsonPlace.top(tree), name);
   }
@@ -95,29 +100,74 @@ public final class RecordedLine {
                   : " Its waypoints can be taken into a walk of a circuit that is known."));
     }
     if (file.segments() > 1) {
-      warnings.add("The track has " + file.segments() + " segments: strung together in order.");
+      warnings.add(Sentence.of("circuit.segments", "segments", file.segments()));
     }
-    GeoPoint origin = new GeoPoint(file.latDegAt(0), file.lonDegAt(0));
-    LocalPlane plane = new LocalPlane(origin);
-    List<TrackPoint> points = new ArrayList<>();
-    List<Integer> lines = new ArrayList<>();
-    double perLon = METRES_PER_DEGREE * Math.cos(Math.toRadians(origin.latDeg()));
-    int last = 0;
+    Projected line = new Projected(new GeoPoint(file.latDegAt(0), file.lonDegAt(0)));
     for (int i = 0; i < file.size(); i++) {
-      double dx = (file.lonDegAt(i) - file.lonDegAt(last)) * perLon;
-      double dy = (file.latDegAt(i) - file.latDegAt(last)) * METRES_PER_DEGREE;
-      if (i == 0 || Math.hypot(dx, dy) >= SKIPPED_M) {
-        double[] xy = plane.toPlane(file.latDegAt(i), file.lonDegAt(i));
-        points.add(new TrackPoint(xy[0], xy[1], file.eleMAt(i)));
-        lines.add(file.lineAt(i));
-        last = i;
+      line.add(file.latDegAt(i), file.lonDegAt(i), file.eleMAt(i), file.lineAt(i));
+    }
+    RecordedTrack.Result result = trace(line.points, line.lines::get);
+    String own = file.name().isBlank() ? fileName : file.name();
+    Circuit bare = bare(own, line.origin, result);
+    Circuit circuit =
+        file.waypoints().isEmpty() ? bare : withMarks(bare, line.plane, file.waypoints());
+    return done(circuit, result, file.size());
+  }
+
+  /** Points of the earth in a plane, each with its line of the file. */
+  private static final class Projected {
+    private final GeoPoint origin;
+    private final LocalPlane plane;
+    private final double perLon;
+    private final List<TrackPoint> points = new ArrayList<>();
+    private final List<Integer> lines = new ArrayList<>();
+    private double lastLat;
+    private double lastLon;
+
+    Projected(GeoPoint origin) {
+      this.origin = origin;
+      this.plane = new LocalPlane(origin);
+      this.perLon = METRES_PER_DEGREE * Math.cos(Math.toRadians(origin.latDeg()));
+    }
+
+    void add(double lat, double lon, double z, int line) {
+      double dx = (lon - lastLon) * perLon;
+      double dy = (lat - lastLat) * METRES_PER_DEGREE;
+      if (points.isEmpty() || Math.hypot(dx, dy) >= SKIPPED_M) {
+        double[] xy = plane.toPlane(lat, lon);
+        points.add(new TrackPoint(xy[0], xy[1], z));
+        lines.add(line);
+        lastLat = lat;
+        lastLon = lon;
       }
     }
-    RecordedTrack.Result result = trace(points, lines::get);
-    String own = file.name().isBlank() ? fileName : file.name();
-    Circuit bare = bare(own, origin, result);
-    Circuit circuit = file.waypoints().isEmpty() ? bare : withMarks(bare, plane, file.waypoints());
-    return done(circuit, result, file.size());
+  }
+
+  private Imported<Read> table(RoadTable table, String name) {
+    if (!table.onEarth()) {
+      List<TrackPoint> points = new ArrayList<>();
+      for (int i = 0; i < table.size(); i++) {
+        points.add(
+            new TrackPoint(
+                table.at(RoadColumn.Quantity.X, i),
+                table.at(RoadColumn.Quantity.Y, i),
+                table.at(RoadColumn.Quantity.HEIGHT, i)));
+      }
+      RecordedTrack.Result result = trace(points, table::lineAt);
+      return done(bare(name, null, result), result, table.size());
+    }
+    double lat = table.at(RoadColumn.Quantity.LATITUDE, 0);
+    double lon = table.at(RoadColumn.Quantity.LONGITUDE, 0);
+    Projected line = new Projected(new GeoPoint(lat, lon));
+    for (int i = 0; i < table.size(); i++) {
+      line.add(
+          table.at(RoadColumn.Quantity.LATITUDE, i),
+          table.at(RoadColumn.Quantity.LONGITUDE, i),
+          table.at(RoadColumn.Quantity.HEIGHT, i),
+          table.lineAt(i));
+    }
+    RecordedTrack.Result result = trace(line.points, line.lines::get);
+    return done(bare(name, line.origin, result), result, table.size());
   }
 
   private RecordedTrack.Result trace(
@@ -136,7 +186,7 @@ public final class RecordedLine {
         "",
         1,
         null,
-        PlaceZone.nearest(origin).getId(),
+        origin == null ? "UTC" : PlaceZone.nearest(origin).getId(),
         TrackLimits.ONE_WHEEL_INSIDE_LINE,
         origin,
         result.survey(),
@@ -163,75 +213,69 @@ public final class RecordedLine {
   }
 
   private void warn(Circuit circuit, RecordedTrack.Result result) {
-    if (result.laps() > 1.05) {
+    int whole = (int) Math.floor(result.laps() + 0.02);
+    int lap = settings.track().lap();
+    if (lap == 0 && whole > 1) {
+      warnings.add(Sentence.of("circuit.rounds-median", "rounds", result.laps(), "whole", whole));
+    } else if (result.laps() > 1.05) {
       warnings.add(
-          String.format(
-              Locale.ROOT,
-              "The recording goes round %.1f times: lap %d of %d is used.",
+          Sentence.of(
+              "circuit.rounds",
+              "rounds",
               result.laps(),
-              settings.track().lap(),
-              (int) Math.floor(result.laps() + 0.02)));
+              "lap",
+              Math.max(1, lap),
+              "whole",
+              Math.max(1, whole)));
     }
     if (!circuit.survey().closed()) {
-      warnings.add(
-          "The recording does not come back to its start: taken as an open road. For a circuit,"
-              + " record a little more than a lap.");
+      warnings.add(Sentence.of("circuit.open"));
     }
     if (result.closureGapM() > 1) {
-      warnings.add(
-          String.format(
-              Locale.ROOT,
-              "The two ends of the lap lie %.1f m apart and were brought together.",
-              result.closureGapM()));
+      warnings.add(Sentence.of("circuit.gap", "gap_m", result.closureGapM()));
     }
     for (RecordedTrack.Crossing crossing : result.crossings()) {
       warnings.add(
-          String.format(
-              Locale.ROOT,
-              "The line crosses itself, at %.0f m and again at %.0f m: a bridge, or a wrong turn?",
-              crossing.firstM(),
-              crossing.secondM()));
+          Sentence.of(
+              "circuit.crosses", "first_m", crossing.firstM(), "second_m", crossing.secondM()));
     }
     warnOfHeights(result.heights());
-    warnings.add("The time zone is taken as " + circuit.timeZone() + ", by the place.");
+    if (circuit.origin() != null) {
+      warnings.add(Sentence.of("circuit.zone-by-place", "zone", circuit.timeZone()));
+    }
     if (!settings.widthSaid()) {
-      warnings.add(
-          String.format(
-              Locale.ROOT,
-              "Widths are not recorded: %.0f m to each side are assumed all round."
-                  + " Say what they are, and measure them better on the walk.",
-              settings.track().widthLeftM()));
+      warnings.add(Sentence.of("circuit.widths-assumed", "width_m", settings.track().widthLeftM()));
     }
   }
 
   private void warnOfHeights(RecordedHeights heights) {
     if (heights == null) {
-      warnings.add("No heights, or not at every point: the road is taken as level.");
+      warnings.add(Sentence.of("circuit.no-heights"));
       return;
     }
     if (!heights.doubtful()) {
       return;
     }
     warnings.add(
-        String.format(
-            Locale.ROOT,
-            "The recorded heights jump by %.1f m from point to point%s. %s",
-            heights.noiseM(),
-            Math.abs(heights.gapM()) > RecordedHeights.WANDERING_GAP_M
-                ? String.format(
-                    Locale.ROOT,
-                    " and are %.1f m off after one lap, which was spread over it",
-                    Math.abs(heights.gapM()))
-                : "",
-            settings.track().level()
-                ? "The road is taken as level."
-                : String.format(
-                    Locale.ROOT,
-                    "Smoothed over %.0f m they give %.1f %% up and %.1f %% down at the steepest:"
-                        + " if that is not the place you know, take the road as level.",
-                    heights.overM(),
-                    100 * heights.steepestUp(),
-                    100 * heights.steepestDown())));
+        Math.abs(heights.gapM()) > RecordedHeights.WANDERING_GAP_M
+            ? Sentence.of(
+                "circuit.heights-jump-and-wander",
+                "noise_m",
+                heights.noiseM(),
+                "gap_m",
+                Math.abs(heights.gapM()))
+            : Sentence.of("circuit.heights-jump", "noise_m", heights.noiseM()));
+    warnings.add(
+        settings.track().level()
+            ? Sentence.of("circuit.level")
+            : Sentence.of(
+                "circuit.grades",
+                "over_m",
+                heights.overM(),
+                "up",
+                100 * heights.steepestUp(),
+                "down",
+                100 * heights.steepestDown()));
   }
 
   private Circuit withMarks(Circuit bare, LocalPlane plane, List<GpxFile.Waypoint> waypoints) {
@@ -243,11 +287,7 @@ public final class RecordedLine {
         marks.add(mark);
       } else {
         warnings.add(
-            "Waypoint \""
-                + waypoint.name()
-                + "\" (line "
-                + waypoint.line()
-                + ") is not near: left out.");
+            Sentence.of("circuit.waypoint-far", "name", waypoint.name(), "line", waypoint.line()));
       }
     }
     return new Circuit(

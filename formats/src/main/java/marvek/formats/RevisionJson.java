@@ -230,7 +230,9 @@ public final class RevisionJson {
     }
     if (!mark.cautions().isEmpty()) {
       ArrayNode cautions = node.putArray("cautions");
-      mark.cautions().forEach(cautions::add);
+      mark.cautions().forEach(caution -> cautions.add(caution.words()));
+      ArrayNode said = node.putArray("cautionsSaid");
+      mark.cautions().forEach(caution -> said.add(SentenceJson.write(caution)));
     }
   }
 

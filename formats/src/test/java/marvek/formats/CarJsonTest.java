@@ -27,7 +27,7 @@ class CarJsonTest {
     assertThat(car.tyre().muLateral()).isEqualTo(tree.at("/tyre/muLateral").asDouble(0));
     assertThat(car.aero().clAM2()).isEqualTo(tree.at("/aero/clA_m2").asDouble(0));
     // Nothing was assumed; what the model does not compute with is said.
-    assertThat(CarJson.read(DemoFiles.car()).warnings())
+    assertThat(CarJson.read(DemoFiles.car()).words())
         .containsExactly("engineBraking_nm, trackWidth_m are kept and do not change the lap yet.");
   }
 
@@ -36,7 +36,7 @@ class CarJsonTest {
     ObjectNode tree = DemoFiles.car();
     tree.put("trackWidth_m", 0.0);
     ((ObjectNode) tree.get("engine")).put("engineBraking_nm", 0);
-    assertThat(CarJson.read(tree).warnings()).noneMatch(w -> w.contains("do not change"));
+    assertThat(CarJson.read(tree).words()).noneMatch(w -> w.contains("do not change"));
   }
 
   @Test
@@ -92,7 +92,7 @@ class CarJsonTest {
     ObjectNode tree = DemoFiles.car();
     tree.remove("driver_kg");
     ((ObjectNode) tree.get("gearbox")).remove("upshift_s");
-    assertThat(CarJson.read(tree).warnings())
+    assertThat(CarJson.read(tree).words())
         .anyMatch(w -> w.contains("driver_kg"))
         .anyMatch(w -> w.contains("gearbox/upshift_s"));
   }

@@ -41,7 +41,7 @@ class CentrelineCsvTest {
   void readsAllColumns() {
     Imported<Circuit> imported = read(ring(120));
     Circuit circuit = imported.value();
-    assertThat(imported.warnings()).isEmpty();
+    assertThat(imported.words()).isEmpty();
     assertThat(circuit.survey().size()).isEqualTo(120);
     assertThat(circuit.survey().closed()).isTrue();
     assertThat(circuit.survey().widthLeftAt(3)).isEqualTo(5.5);
@@ -61,7 +61,7 @@ class CentrelineCsvTest {
     }
     Imported<Circuit> imported = read(turned.toString());
     assertThat(imported.value().survey().widthRightAt(0)).isEqualTo(6.5);
-    assertThat(imported.warnings())
+    assertThat(imported.words())
         .anyMatch(w -> w.contains("z_m"))
         .anyMatch(w -> w.contains("banking_deg"));
   }
@@ -69,10 +69,10 @@ class CentrelineCsvTest {
   @Test
   void saysWhatItLeftOut() {
     String again = ring(60) + "100.000,0.000,1.5,5.5,6.5,2\n";
-    assertThat(read(again).warnings()).anyMatch(w -> w.contains("repeats the first"));
+    assertThat(read(again).words()).anyMatch(w -> w.contains("repeats the first"));
     String extra =
         ring(60).replace("banking_deg\n", "banking_deg,colour\n").replaceAll(",2\\R", ",2,red\n");
-    assertThat(read(extra).warnings()).anyMatch(w -> w.contains("colour"));
+    assertThat(read(extra).words()).anyMatch(w -> w.contains("colour"));
   }
 
   @Test
@@ -161,7 +161,7 @@ class CentrelineCsvTest {
     Circuit circuit = CircuitGeoJson.read(DemoFiles.circuit()).value();
     byte[] bytes = CentrelineCsvWriter.write(circuit.survey());
     Imported<Circuit> again = CentrelineCsv.read(bytes, "again");
-    assertThat(again.warnings()).isEmpty();
+    assertThat(again.words()).isEmpty();
     for (int i = 0; i < circuit.survey().size(); i++) {
       assertThat(again.value().survey().xAt(i)).isCloseTo(circuit.survey().xAt(i), within(1e-4));
       assertThat(again.value().survey().zAt(i)).isCloseTo(circuit.survey().zAt(i), within(1e-4));

@@ -148,7 +148,7 @@ class CircuitGeoJsonTest {
     ((ObjectNode) tree.get("marvek")).remove("timeZone");
     ((ObjectNode) tree.get("marvek")).remove("trackLimits");
     ((ObjectNode) DemoFiles.feature(tree, "centreline").get("properties")).remove("banking_deg");
-    assertThat(CircuitGeoJson.read(tree).warnings())
+    assertThat(CircuitGeoJson.read(tree).words())
         .anyMatch(
             w -> w.equals("No time zone is given: taken as Europe/Isle_of_Man, by the place."))
         .anyMatch(w -> w.contains("track-limits"))
@@ -187,7 +187,7 @@ class CircuitGeoJsonTest {
         CircuitGeoJson.read(JsonFiles.parse(DemoFiles.bytes(name + ".circuit.geojson"))).value();
     Imported<Circuit> again = CircuitGeoJson.read(CircuitGeoJsonWriter.write(circuit));
     Circuit back = again.value();
-    assertThat(again.warnings()).isEmpty();
+    assertThat(again.words()).isEmpty();
     assertThat(back.survey().size()).isEqualTo(circuit.survey().size());
     for (int i = 0; i < back.survey().size(); i++) {
       assertThat(back.survey().xAt(i)).isCloseTo(circuit.survey().xAt(i), within(0.02));
@@ -303,9 +303,9 @@ class CircuitGeoJsonTest {
                 swap(coordinates);
               }
             });
-    assertThat(CircuitGeoJson.read(tree).warnings())
+    assertThat(CircuitGeoJson.read(tree).words())
         .anyMatch(w -> w.contains("are latitude and longitude swapped?"));
-    assertThat(CircuitGeoJson.read(DemoFiles.circuit()).warnings()).isEmpty();
+    assertThat(CircuitGeoJson.read(DemoFiles.circuit()).words()).isEmpty();
   }
 
   private static void swap(JsonNode position) {

@@ -139,7 +139,7 @@ class GpxTest {
     assertThat(board.type()).isEqualTo(MarkType.DISTANCE_BOARD);
     assertThat(board.valueM()).isEqualTo(150);
     assertThat(read.circuit().marks()).hasSize(1);
-    assertThat(read.warnings())
+    assertThat(read.words())
         .anyMatch(w -> w.contains("far away"))
         .anyMatch(w -> w.contains("5 m to each side are assumed"));
   }
@@ -170,13 +170,13 @@ class GpxTest {
     Road demo = CircuitGeoJson.read(DemoFiles.circuit()).value().road();
     assertThat(steepest).isCloseTo(steepest(demo), within(0.015));
     assertThat(steepest(taken.road())).isCloseTo(steepest, within(0.005));
-    assertThat(taken.warnings()).anyMatch(w -> w.contains("heights jump by"));
+    assertThat(taken.words()).anyMatch(w -> w.contains("heights jump by"));
     ImportSettings level =
         ImportSettings.read(JsonFiles.MAPPER.createObjectNode().put("level", true));
     CircuitImport.Understood flat = CircuitImport.read(file(rough), "lap.gpx", level);
     assertThat(steepest(flat.road())).isZero();
     assertThat(flat.track().heights()).isEqualTo(heights);
-    assertThat(flat.warnings()).anyMatch(w -> w.contains("taken as level"));
+    assertThat(flat.words()).anyMatch(w -> w.contains("taken as level"));
   }
 
   private static double steepest(Road road) {
@@ -228,7 +228,7 @@ class GpxTest {
     CircuitImport.Understood read = CircuitImport.read(file(demoLap()), "x.gpx", said);
     assertThat(read.circuit().name()).isEqualTo("Other");
     assertThat(read.circuit().survey().widthLeftAt(10)).isEqualTo(3.5);
-    assertThat(read.warnings())
+    assertThat(read.words())
         .anyMatch(w -> w.contains("13.6 % longer than the 4000 m expected"))
         .noneMatch(w -> w.contains("assumed"));
     assertThat(

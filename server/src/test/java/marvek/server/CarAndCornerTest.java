@@ -91,7 +91,7 @@ class CarAndCornerTest {
     JsonNode tried = scripts.post(path() + "/try", tooLate).body();
     assertThat(tried.at("/revision/pages/3/driven/made").asBoolean(false)).isFalse();
     assertThat(tried.at("/revision/pages/3/driven/beyond_m").asDouble(0)).isPositive();
-    assertThat(tried.at("/trace/remarks").toString()).contains("Not made");
+    assertThat(tried.at("/trace/remarks").toString()).contains("own.not-made");
   }
 
   @Test

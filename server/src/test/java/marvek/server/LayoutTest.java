@@ -266,7 +266,7 @@ class LayoutTest {
     String circuit = newCircuit();
     ObjectNode good = edits(circuit);
     mark(good, "150 board", 312).put("label", "<b>150</b> board");
-    assertThat(keepDraft(circuit, good).at("/0/text").asString()).contains("150 board");
+    assertThat(keepDraft(circuit, good).at("/0/said/facts/label").asString()).contains("150 board");
     ObjectNode bad = good.deepCopy();
     ((ObjectNode) bad.at("/marks/2")).put("fromM", 99_999).put("toM", 99_999);
     Scripts.Answer beyond = scripts.put("/api/circuits/" + circuit + "/draft", bad);
@@ -405,6 +405,6 @@ class LayoutTest {
                 .body()
                 .get("checks")
                 .toString())
-        .contains("the road runs differently");
+        .contains("layout.line");
   }
 }

@@ -5,6 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -29,6 +33,7 @@ class OldDataTest {
       Files.copy(in, dump);
     }
     database = TestDatabase.restoredFrom(dump, folder.resolve("cluster"));
+    withWordsOnly();
     server = StartedServer.on(database, "--marvek.demo=false");
     scripts = new Scripts(StartedServer.clientOf(server));
   }
@@ -37,6 +42,21 @@ class OldDataTest {
   void down() throws Exception {
     server.close();
     database.down();
+  }
+
+  /** What that version kept in words and the dump has none of. */
+  private void withWordsOnly() throws SQLException {
+    try (Connection to =
+            DriverManager.getConnection(database.url(), "marvek", database.password());
+        Statement statement = to.createStatement()) {
+      statement.execute(
+          """
+          update circuit set changes =
+            '[{"kind":"KERB","fromM":80.0,"toM":90.0,"label":"","text":"the left kerb is gone"}]';
+          insert into page_check (id, book_id, corner, reason, layout_version, made_at)
+            select gen_random_uuid(), id, 2, 'oak at 700 m is gone', 2, now() from book;
+          """);
+    }
   }
 
   private static InputStream stored(String name) {
@@ -84,5 +104,22 @@ class OldDataTest {
             path + "/revisions",
             java.util.Map.of("parent", newest, "line", "smooth", "reason", "on the new platform"));
     assertThat(kept.status().value()).as("%s", kept.body()).isEqualTo(201);
+  }
+
+  @Test
+  void whatWasKeptInWordsIsToldInThem() {
+    JsonNode book = scripts.get("/api/books").body().get(0);
+    JsonNode check =
+        scripts.get("/api/books/" + book.path("id").asString() + "/checks").body().get(0);
+    assertThat(check.at("/reason/facts/words").asString()).isEqualTo("oak at 700 m is gone");
+    JsonNode change =
+        scripts
+            .get("/api/circuits/" + book.path("circuitId").asString())
+            .body()
+            .at("/versions/0/changes/0");
+    assertThat(change.at("/said/code").asString()).isEqualTo("as-told");
+    assertThat(change.at("/said/facts/words").asString()).isEqualTo("the left kerb is gone");
+    assertThat(change.has("text")).isFalse();
+    assertThat(change.path("fromM").asDouble()).isEqualTo(80);
   }
 }

@@ -102,7 +102,7 @@ class WalkTest {
       assertThat(item.path("station_m").asDouble(0)).isGreaterThanOrEqualTo(last);
       last = item.path("station_m").asDouble(0);
     }
-    assertThat(walk.get("list").toString()).contains("no kerb is known here");
+    assertThat(walk.get("list").toString()).contains("walk.no-kerb");
     String id = walk.path("id").asString();
     String key = walk.at("/list/0/key").asString();
     JsonNode ticked =

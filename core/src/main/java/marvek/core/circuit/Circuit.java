@@ -39,14 +39,23 @@ public record Circuit(
 
   /** A bare road without anything known along it. */
   public static Circuit bare(String name, Survey survey) {
+    return bare(name, survey, null, "UTC");
+  }
+
+  /**
+   * The same at a place on the earth.
+   *
+   * @param origin of the survey's x and y, or null where nobody knows it
+   */
+  public static Circuit bare(String name, Survey survey, GeoPoint origin, String timeZone) {
     return new Circuit(
         name,
         "",
         1,
         null,
-        "UTC",
+        timeZone,
         TrackLimits.ONE_WHEEL_INSIDE_LINE,
-        null,
+        origin,
         survey,
         1.0,
         List.of(),

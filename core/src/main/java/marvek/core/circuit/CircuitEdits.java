@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.function.ToDoubleFunction;
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
+import marvek.core.say.Sentence;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -107,9 +108,7 @@ public record CircuitEdits(
       double last = Math.max(from.applyAsDouble(things.get(i)), to.applyAsDouble(things.get(i)));
       if (last > road.lengthM() + road.stepM()) {
         throw new InvalidValueException(
-            list,
-            i,
-            "lies at " + Math.round(last) + " m, beyond the lap of " + Math.round(road.lengthM()));
+            list, i, Sentence.of("refused.beyond-lap", "at_m", last, "lap_m", road.lengthM()));
       }
       boolean backward = to.applyAsDouble(things.get(i)) < from.applyAsDouble(things.get(i));
       if (backward && !road.closed()) {

@@ -2,9 +2,9 @@ package marvek.core.circuit;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.BiPredicate;
 import java.util.function.ToDoubleFunction;
+import marvek.core.say.Sentence;
 
 /**
  * Finds what differs between two versions of a layout. Single-use worker behind {@link #between}.
@@ -51,32 +51,19 @@ public final class LayoutChanges {
     return List.copyOf(worker.changes);
   }
 
-  private void add(LayoutChange.Kind kind, double from, double to, String label, String text) {
-    changes.add(new LayoutChange(kind, from, to, label, text));
-  }
-
-  private static String at(double station) {
-    return String.format(Locale.ROOT, " at %.0f m", station);
-  }
-
-  private static String spelled(Enum<?> constant) {
-    return constant.name().toLowerCase(Locale.ROOT).replace('_', ' ');
+  private void add(LayoutChange.Kind kind, double from, double to, String label, Sentence said) {
+    changes.add(new LayoutChange(kind, from, to, label, said));
   }
 
   private void details() {
-    detail("called", before.name(), after.name());
-    detail("layout", before.layout(), after.layout());
-    detail("time zone", before.timeZone(), after.timeZone());
+    detail("layout.called", before.name(), after.name());
+    detail("layout.layout", before.layout(), after.layout());
+    detail("layout.time-zone", before.timeZone(), after.timeZone());
   }
 
-  private void detail(String what, String old, String now) {
+  private void detail(String code, String old, String now) {
     if (!old.equals(now)) {
-      add(
-          LayoutChange.Kind.DETAILS,
-          0,
-          0,
-          "",
-          what + " \"" + now + "\" instead of \"" + old + "\"");
+      add(LayoutChange.Kind.DETAILS, 0, 0, "", Sentence.of(code, "now", now, "before", old));
     }
   }
 
@@ -90,7 +77,7 @@ public final class LayoutChanges {
           return Math.abs(old.offsetM()) > SAME_LINE_M;
         },
         LayoutChange.Kind.GEOMETRY,
-        "the road runs differently");
+        "layout.line");
   }
 
   private void widths() {
@@ -102,11 +89,11 @@ public final class LayoutChanges {
             Math.abs(road.widthLeftAt(i) - oldRoad.widthLeftAt(i)) > SAME_WIDTH_M
                 || Math.abs(road.widthRightAt(i) - oldRoad.widthRightAt(i)) > SAME_WIDTH_M,
         LayoutChange.Kind.WIDTH,
-        "the road's width was measured anew");
+        "layout.width");
   }
 
   private void stretches(
-      java.util.function.IntPredicate differs, LayoutChange.Kind kind, String text) {
+      java.util.function.IntPredicate differs, LayoutChange.Kind kind, String code) {
     int begin = -1;
     for (int i = 0; i <= road.size(); i++) {
       boolean here = i < road.size() && differs.test(i);
@@ -115,12 +102,7 @@ public final class LayoutChanges {
       } else if (!here && begin >= 0) {
         double from = road.stationAt(begin);
         double to = road.stationAt(i - 1);
-        add(
-            kind,
-            from,
-            to,
-            "",
-            String.format(Locale.ROOT, "%s from %.0f m to %.0f m", text, from, to));
+        add(kind, from, to, "", Sentence.of(code, "from_m", from, "to_m", to));
         begin = -1;
       }
     }
@@ -139,7 +121,7 @@ public final class LayoutChanges {
             old.fromM(),
             old.toM(),
             old.label(),
-            old.label() + at(old.fromM()) + " is gone");
+            ofMark("layout.mark-gone", old.label(), old.fromM()));
         continue;
       }
       free.remove(same);
@@ -151,7 +133,7 @@ public final class LayoutChanges {
           mark.fromM(),
           mark.toM(),
           mark.label(),
-          mark.label() + at(mark.fromM()) + " is new");
+          ofMark("layout.mark-new", mark.label(), mark.fromM()));
     }
   }
 
@@ -171,15 +153,18 @@ public final class LayoutChanges {
     if (Math.abs(moved) > SAME_PLACE_M
         || Math.abs(end) > SAME_PLACE_M
         || old.side() != now.side()) {
-      String how =
+      Sentence said =
           old.side() != now.side()
-              ? " changed sides"
-              : String.format(
-                  Locale.ROOT,
-                  " moved by %.0f m, now at %.0f m",
+              ? Sentence.of("layout.mark-sides", "label", old.label())
+              : Sentence.of(
+                  "layout.mark-moved",
+                  "label",
+                  old.label(),
+                  "moved_m",
                   Math.abs(moved) > Math.abs(end) ? moved : end,
+                  "at_m",
                   now.fromM());
-      add(LayoutChange.Kind.MARK_MOVED, now.fromM(), now.toM(), old.label(), old.label() + how);
+      add(LayoutChange.Kind.MARK_MOVED, now.fromM(), now.toM(), old.label(), said);
     } else if (!old.label().equals(now.label())
         || old.type() != now.type()
         || aside > SAME_PLACE_M
@@ -189,8 +174,12 @@ public final class LayoutChanges {
           now.fromM(),
           now.toM(),
           old.label(),
-          old.label() + at(now.fromM()) + " is described differently");
+          ofMark("layout.mark-described", old.label(), now.fromM()));
     }
+  }
+
+  private static Sentence ofMark(String code, String label, double atM) {
+    return Sentence.of(code, "label", label, "at_m", atM);
   }
 
   private <T> T nearest(List<T> list, T old, BiPredicate<T, T> same, ToDoubleFunction<T> station) {
@@ -217,27 +206,44 @@ public final class LayoutChanges {
               old,
               (a, b) -> a.side() == b.side() && overlap(a.fromM(), a.toM(), b.fromM(), b.toM()),
               Kerb::fromM);
-      String name = spelled(old.side()) + " kerb" + at(old.fromM());
       if (same == null) {
-        add(LayoutChange.Kind.KERB, old.fromM(), old.toM(), "", "the " + name + " is gone");
+        add(
+            LayoutChange.Kind.KERB,
+            old.fromM(),
+            old.toM(),
+            "",
+            Sentence.of("layout.kerb-gone", "side", old.side(), "at_m", old.fromM()));
       } else {
         free.remove(same);
         if (!sameKerb(old, same)) {
-          String now =
-              String.format(
-                  Locale.ROOT,
-                  "the %s is now %s, %.0f mm, use %s",
-                  name,
-                  spelled(same.profile()),
+          Sentence now =
+              Sentence.of(
+                  "layout.kerb-now",
+                  "side",
+                  old.side(),
+                  "at_m",
+                  old.fromM(),
+                  "profile",
+                  same.profile(),
+                  "height",
                   same.heightMm(),
-                  spelled(same.use()));
+                  "use",
+                  same.use());
           add(LayoutChange.Kind.KERB, same.fromM(), same.toM(), "", now);
         }
       }
     }
     for (Kerb kerb : free) {
-      String text = "a new " + spelled(kerb.profile()) + " kerb, " + spelled(kerb.side());
-      add(LayoutChange.Kind.KERB, kerb.fromM(), kerb.toM(), "", text + at(kerb.fromM()));
+      Sentence said =
+          Sentence.of(
+              "layout.kerb-new",
+              "profile",
+              kerb.profile(),
+              "side",
+              kerb.side(),
+              "at_m",
+              kerb.fromM());
+      add(LayoutChange.Kind.KERB, kerb.fromM(), kerb.toM(), "", said);
     }
   }
 
@@ -271,9 +277,8 @@ public final class LayoutChanges {
               old,
               (a, b) -> a.type() == b.type() && overlap(a.fromM(), a.toM(), b.fromM(), b.toM()),
               Zone::fromM);
-      String name = spelled(old.type()) + at(old.fromM());
       if (same == null) {
-        add(LayoutChange.Kind.SURFACE, old.fromM(), old.toM(), "", "the " + name + " is gone");
+        add(LayoutChange.Kind.SURFACE, old.fromM(), old.toM(), "", ofZone("layout.zone-gone", old));
         continue;
       }
       free.remove(same);
@@ -283,13 +288,22 @@ public final class LayoutChanges {
               && old.side() == same.side()
               && Math.abs(old.gripFactor() - same.gripFactor()) < 1e-6;
       if (!equal) {
-        add(LayoutChange.Kind.SURFACE, same.fromM(), same.toM(), "", "the " + name + " changed");
+        add(
+            LayoutChange.Kind.SURFACE,
+            same.fromM(),
+            same.toM(),
+            "",
+            ofZone("layout.zone-changed", old));
       }
     }
     for (Zone zone : free) {
-      String text = "new on the surface: " + spelled(zone.type()) + at(zone.fromM());
-      add(LayoutChange.Kind.SURFACE, zone.fromM(), zone.toM(), "", text);
+      Sentence said = ofZone("layout.zone-new", zone);
+      add(LayoutChange.Kind.SURFACE, zone.fromM(), zone.toM(), "", said);
     }
+  }
+
+  private static Sentence ofZone(String code, Zone zone) {
+    return Sentence.of(code, "zone", zone.type(), "at_m", zone.fromM());
   }
 
   private void hazards() {
@@ -297,9 +311,13 @@ public final class LayoutChanges {
     for (Hazard old : before.hazards()) {
       Hazard same =
           nearest(free, old, (a, b) -> a.type() == b.type() && a.side() == b.side(), Hazard::fromM);
-      String name = spelled(old.type()) + ", " + spelled(old.side()) + at(old.fromM());
       if (same == null) {
-        add(LayoutChange.Kind.HAZARD, old.fromM(), old.toM(), "", name + ", is gone");
+        add(
+            LayoutChange.Kind.HAZARD,
+            old.fromM(),
+            old.toM(),
+            "",
+            ofHazard("layout.hazard-gone", old));
         continue;
       }
       free.remove(same);
@@ -308,20 +326,30 @@ public final class LayoutChanges {
               && samePlace(old.toM(), same.toM())
               && Math.abs(old.distanceM() - same.distanceM()) < 0.5;
       if (!equal) {
-        add(LayoutChange.Kind.HAZARD, same.fromM(), same.toM(), "", name + ", is not where it was");
+        add(
+            LayoutChange.Kind.HAZARD,
+            same.fromM(),
+            same.toM(),
+            "",
+            ofHazard("layout.hazard-moved", old));
       }
     }
     for (Hazard hazard : free) {
-      String text = "new: " + spelled(hazard.type()) + ", " + spelled(hazard.side());
-      add(LayoutChange.Kind.HAZARD, hazard.fromM(), hazard.toM(), "", text + at(hazard.fromM()));
+      Sentence said = ofHazard("layout.hazard-new", hazard);
+      add(LayoutChange.Kind.HAZARD, hazard.fromM(), hazard.toM(), "", said);
     }
+  }
+
+  private static Sentence ofHazard(String code, Hazard hazard) {
+    return Sentence.of(
+        code, "hazard", hazard.type(), "side", hazard.side(), "at_m", hazard.fromM());
   }
 
   private void limits() {
     if (before.trackLimits() != after.trackLimits()) {
       double end = road.closed() ? road.lengthM() - road.stepM() : road.lengthM();
-      String text = "track limits all round: " + spelled(after.trackLimits());
-      add(LayoutChange.Kind.LIMITS, 0, end, "", text);
+      Sentence said = Sentence.of("layout.limits", "limits", after.trackLimits());
+      add(LayoutChange.Kind.LIMITS, 0, end, "", said);
     }
   }
 
@@ -333,21 +361,16 @@ public final class LayoutChanges {
               .filter(c -> overlap(old.fromM(), old.toM(), c.fromM(), c.toM()))
               .findFirst()
               .orElse(null);
-      String name = "corner " + old.number() + (old.name().isEmpty() ? "" : " " + old.name());
       if (same == null) {
-        String text = name + " is not a corner of its own any more";
-        add(LayoutChange.Kind.CORNER, old.fromM(), old.toM(), "", text);
+        Sentence said = Sentence.of("layout.corner-gone", "corner", named(old));
+        add(LayoutChange.Kind.CORNER, old.fromM(), old.toM(), "", said);
         continue;
       }
       free.remove(same);
       if (!java.util.Objects.equals(old.rule(), same.rule())) {
-        String rule = same.rule() == null ? "those of the layout" : spelled(same.rule());
-        add(
-            LayoutChange.Kind.LIMITS,
-            same.fromM(),
-            same.toM(),
-            "",
-            "track limits of " + name + ": " + rule);
+        Object rule = same.rule() == null ? "of-the-layout" : same.rule();
+        Sentence said = Sentence.of("layout.corner-limits", "corner", named(old), "limits", rule);
+        add(LayoutChange.Kind.LIMITS, same.fromM(), same.toM(), "", said);
       }
       boolean equal =
           old.number() == same.number()
@@ -356,14 +379,17 @@ public final class LayoutChanges {
               && samePlace(old.toM(), same.toM())
               && old.linkWithNext() == same.linkWithNext();
       if (!equal) {
-        String now = same.number() + (same.name().isEmpty() ? "" : " " + same.name());
-        String text = name + " is now " + now;
-        add(LayoutChange.Kind.CORNER, same.fromM(), same.toM(), "", text);
+        Sentence said = Sentence.of("layout.corner-now", "corner", named(old), "now", named(same));
+        add(LayoutChange.Kind.CORNER, same.fromM(), same.toM(), "", said);
       }
     }
     for (DrawnCorner corner : free) {
-      String text = "corner " + corner.number() + " " + corner.name() + " is new";
-      add(LayoutChange.Kind.CORNER, corner.fromM(), corner.toM(), "", text);
+      Sentence said = Sentence.of("layout.corner-new", "corner", named(corner));
+      add(LayoutChange.Kind.CORNER, corner.fromM(), corner.toM(), "", said);
     }
+  }
+
+  private static String named(DrawnCorner corner) {
+    return (corner.number() + " " + corner.name()).strip();
   }
 }

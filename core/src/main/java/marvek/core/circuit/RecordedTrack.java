@@ -7,11 +7,13 @@ import java.util.List;
 import java.util.Map;
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
+import marvek.core.say.Sentence;
 
 /**
  * A line recorded by driving or walking it, made into a survey: standing points dropped, one lap
- * cut out, its ends brought together, turned round and begun where the driver wants it. What had to
- * be assumed is part of the result. Single-use worker behind {@link #trace}.
+ * cut out or the median of several taken, its ends brought together, turned round and begun where
+ * the driver wants it. What had to be assumed is part of the result. Single-use worker behind
+ * {@link #trace}.
  */
 public final class RecordedTrack {
   /** Points nearer than this say nothing about the shape of a road. */
@@ -45,7 +47,7 @@ public final class RecordedTrack {
    *
    * @param reversed whether it was recorded against the direction of travel
    * @param startAtM where the start line is, in metres from the first point of the lap as recorded
-   * @param lap which lap of several, from 1
+   * @param lap which lap of several, from 1; 0 for the median of all whole ones
    * @param widthLeftM distance to the left white line all round, to be measured better later
    * @param level whether the road is taken as level, whatever heights were recorded
    */
@@ -58,7 +60,7 @@ public final class RecordedTrack {
       boolean level) {
     public Settings {
       Require.notNegative("startAt_m", startAtM);
-      Require.within("lap", lap, 1, 1000);
+      Require.within("lap", lap, 0, 1000);
       Require.within("widthLeft_m", widthLeftM, 0.5, 60);
       Require.within("widthRight_m", widthRightM, 0.5, 60);
     }
@@ -285,13 +287,25 @@ public final class RecordedTrack {
       throw new InvalidValueException(
           "lap", "(" + settings.lap() + ") is not in the recording; it has " + whole);
     }
-    int from = passages.get(settings.lap() - 1);
-    int to = passages.get(settings.lap());
     double lap = station[passages.get(1)] - station[passages.get(0)];
-    double up = points.get(to).zM() - points.get(from).zM();
-    Gap gap = new Gap(closureGap(from, to), up);
-    List<TrackPoint> cut = broughtTogether(from, to);
-    return finish(raw, cut, true, gap, station[points.size() - 1] / lap);
+    double laps = station[points.size() - 1] / lap;
+    if (settings.lap() > 0 || whole == 1) {
+      int from = passages.get(Math.max(1, settings.lap()) - 1);
+      int to = passages.get(Math.max(1, settings.lap()));
+      return finish(raw, broughtTogether(from, to), true, gap(from, to), laps);
+    }
+    List<List<TrackPoint>> all = new ArrayList<>();
+    List<Gap> gaps = new ArrayList<>();
+    for (int k = 0; k < whole; k++) {
+      all.add(broughtTogether(passages.get(k), passages.get(k + 1)));
+      gaps.add(gap(passages.get(k), passages.get(k + 1)));
+    }
+    gaps.sort(java.util.Comparator.comparingDouble(gap -> Math.abs(gap.upM())));
+    return finish(raw, MedianLap.of(all), true, gaps.get(whole / 2), laps);
+  }
+
+  private Gap gap(int from, int to) {
+    return new Gap(closureGap(from, to), points.get(to).zM() - points.get(from).zM());
   }
 
   /** Distance across the road between the two passages; what lies along it is only sampling. */
@@ -415,7 +429,6 @@ public final class RecordedTrack {
       walked = next;
     }
     throw new InvalidValueException(
-        "startAt_m",
-        "(" + Math.round(startAtM) + ") lies beyond the lap of " + Math.round(walked) + " m");
+        "startAt_m", Sentence.of("refused.beyond-lap", "at_m", startAtM, "lap_m", walked));
   }
 }

@@ -4,6 +4,7 @@ import java.time.LocalDateTime;
 import java.util.List;
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
+import marvek.core.say.Sentence;
 
 /**
  * Conditions of a reference. Made from others with {@link #but()}.
@@ -191,9 +192,7 @@ public record Conditions(
       double farthest = Math.max(parts.get(p).fromM(), parts.get(p).toM());
       if (farthest > lapM) {
         throw new InvalidValueException(
-            "parts",
-            p,
-            "(" + Math.round(farthest) + " m) lies beyond the lap of " + Math.round(lapM) + " m");
+            "parts", p, Sentence.of("refused.beyond-lap", "at_m", farthest, "lap_m", lapM));
       }
     }
     return this;

@@ -9,6 +9,7 @@ import marvek.core.page.OwnValues;
 import marvek.core.page.Remark;
 import marvek.core.profile.Lap;
 import marvek.core.profile.ProfileOptions;
+import marvek.core.say.Sentence;
 
 /**
  * Turns a driver's own values into limits on the model: what is slower or earlier than the model
@@ -23,7 +24,7 @@ public final class OwnValuesOnLap {
 
   /**
    * @param options limits for the next run of the model
-   * @param remarks what could not be put into it, in words
+   * @param remarks what could not be put into it
    */
   public record Limits(ProfileOptions options, List<Remark> remarks) {}
 
@@ -81,8 +82,7 @@ public final class OwnValuesOnLap {
    */
   private void brake(CornerPage page, double atM) {
     if (page.brake().atM() == null) {
-      remark(
-          page, "brake.at_m", "The model does not brake here: your point is kept, not computed.");
+      remark(page, "brake.at_m", Sentence.of("own.no-braking"));
       return;
     }
     double earlier = road.offsetBetween(atM, page.brake().atM());
@@ -137,8 +137,7 @@ public final class OwnValuesOnLap {
 
   private void throttle(CornerPage page, double firstM) {
     if (page.throttle().firstM() == null) {
-      remark(
-          page, "throttle.first_m", "The model stays flat here: your point is kept, not computed.");
+      remark(page, "throttle.first_m", Sentence.of("own.flat"));
       return;
     }
     double later = road.offsetBetween(page.throttle().firstM(), firstM);
@@ -154,7 +153,7 @@ public final class OwnValuesOnLap {
 
   private void cornerGear(CornerPage page, int wanted) {
     if (wanted > base.driveline().gears()) {
-      remark(page, "gears.corner", "The car has no gear " + wanted + ".");
+      remark(page, "gears.corner", Sentence.of("own.no-such-gear", "gear", wanted));
       return;
     }
     int slowest = road.indexOf(page.lowestSpeedAtM());
@@ -163,11 +162,11 @@ public final class OwnValuesOnLap {
       gear[road.wrap(slowest + k)] = wanted;
     }
     if (base.speedAt(slowest) > base.driveline().limiterSpeedMps(wanted)) {
-      remark(page, "gears.corner", "Gear " + wanted + " is beyond the limiter at this speed.");
+      remark(page, "gears.corner", Sentence.of("own.beyond-limiter", "gear", wanted));
     }
   }
 
-  private void remark(CornerPage page, String field, String text) {
-    remarks.add(new Remark(page.corner(), field, text));
+  private void remark(CornerPage page, String field, Sentence said) {
+    remarks.add(new Remark(page.corner(), field, said));
   }
 }

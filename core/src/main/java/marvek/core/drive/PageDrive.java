@@ -3,7 +3,6 @@ package marvek.core.drive;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Path;
@@ -19,6 +18,7 @@ import marvek.core.page.Remark;
 import marvek.core.profile.Drive;
 import marvek.core.profile.Lap;
 import marvek.core.profile.UsedGrip;
+import marvek.core.say.Sentence;
 
 /**
  * Drives the pages of a lap as they are written: whether each corner is made, what it asks of the
@@ -188,20 +188,18 @@ public final class PageDrive {
     return Math.max(drivenMps / lapMps, Math.min(1, share));
   }
 
-  private static String notMade(Driven told) {
-    return String.format(
-        Locale.ROOT,
-        "Not made: the car leaves the road %.0f m from the start line. Times stay the model's.",
-        told.beyondAtM());
+  private static Sentence notMade(Driven told) {
+    return Sentence.of("own.not-made", "at_m", told.beyondAtM());
   }
 
-  private String sliding(Driven told) {
-    return String.format(
-        Locale.ROOT,
-        "Made, but asks for %.0f %% of the tyres' grip, %.0f m from the start line, where the page"
-            + " uses %.0f %%: the car slides.",
+  private Sentence sliding(Driven told) {
+    return Sentence.of(
+        "own.slides",
+        "asked_pct",
         100 * told.gripNeeded(),
+        "at_m",
         told.gripAtM(),
+        "used_pct",
         100 * lap.conditions().gripUsed());
   }
 
@@ -209,22 +207,18 @@ public final class PageDrive {
     for (OwnValues values : own) {
       boolean here = values.corner() == page.corner() && values.apexSpeedMps() != null;
       if (here && values.apexSpeedMps() > reachedMps + NOT_REACHED_MPS) {
-        String text =
-            String.format(
-                Locale.ROOT,
-                "With more than %.0f km/h the car runs wide: more is kept, not computed.",
-                3.6 * reachedMps);
-        remarks.add(new Remark(page.corner(), "apexes.speed_mps", text));
+        Sentence said = Sentence.of("own.runs-wide", "reached_mps", reachedMps);
+        remarks.add(new Remark(page.corner(), "apexes.speed_mps", said));
       }
     }
   }
 
   /** Says it at each of the driver's own values that ask for more than the model. */
-  private void say(CornerPage page, List<OwnValues> own, String text) {
+  private void say(CornerPage page, List<OwnValues> own, Sentence said) {
     for (OwnValues values : own) {
       if (values.corner() == page.corner()) {
         for (String field : OwnFeet.beyondTheModel(page, values)) {
-          remarks.add(new Remark(page.corner(), field, text));
+          remarks.add(new Remark(page.corner(), field, said));
         }
       }
     }

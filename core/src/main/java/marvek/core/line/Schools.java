@@ -8,6 +8,7 @@ import java.util.Optional;
 import marvek.core.InvalidValueException;
 import marvek.core.corner.Corner;
 import marvek.core.profile.Lap;
+import marvek.core.say.Sentence;
 
 /**
  * The schools of one corner as lines of their own: each is the smooth line through what is left of
@@ -132,11 +133,8 @@ public final class Schools {
     if (!worker.applies(school)) {
       throw new InvalidValueException(
           "line",
-          "(double-apex) needs a corner of at least "
-              + (int) DOUBLE_ANGLE_DEG
-              + "° and "
-              + (int) DOUBLE_LENGTH_M
-              + " m");
+          Sentence.of(
+              "refused.double-apex", "angle", DOUBLE_ANGLE_DEG, "length_m", DOUBLE_LENGTH_M));
     }
     return worker.section.put(worker.shaped(school));
   }

@@ -16,6 +16,7 @@ import marvek.core.corner.Corner;
 import marvek.core.light.Light;
 import marvek.core.light.MovedShadow;
 import marvek.core.profile.Lap;
+import marvek.core.say.Sentence;
 
 /**
  * Puts a point on the road into words through the marks that stand near it: by permanence,
@@ -325,31 +326,26 @@ public final class MarkChooser {
     return named ? thing : "the " + thing;
   }
 
-  private List<String> cautions(Spoken spoken) {
-    List<String> cautions = new ArrayList<>();
+  private List<Sentence> cautions(Spoken spoken) {
+    List<Sentence> cautions = new ArrayList<>();
     Mark mark = spoken.mark();
     Board board = board(mark);
     if (board != null && !board.isTrue() && board.standsM() < 3 * board.saysM() + 100) {
       cautions.add(
-          String.format(
-              Locale.ROOT,
-              "says %.0f, stands %.0f m before the corner",
-              board.saysM(),
-              board.standsM()));
+          Sentence.of("mark.board-untrue", "says", board.saysM(), "stands_m", board.standsM()));
     }
     if (mark.type() == MarkType.SHADOW) {
       MovedShadow moved = light.moved(mark);
       cautions.add(
-          String.format(
-              Locale.ROOT,
-              "a shadow: %.0f m %s where it was noted, and it goes on moving",
-              Math.abs(moved.movedM()),
-              moved.movedM() >= 0 ? "past" : "before"));
+          Sentence.of(
+              moved.movedM() >= 0 ? "mark.shadow-past" : "mark.shadow-before",
+              "moved_m",
+              Math.abs(moved.movedM())));
     } else if (mark.type().permanence() == 3) {
-      cautions.add("may be gone tomorrow: look before you trust it");
+      cautions.add(Sentence.of("mark.passing"));
     }
     if (light != null && light.inShade(mark)) {
-      cautions.add("in shade at this hour");
+      cautions.add(Sentence.of("mark.shaded"));
     }
     return cautions;
   }

@@ -3,6 +3,7 @@ package marvek.core.mark;
 import java.util.List;
 import marvek.core.circuit.MarkType;
 import marvek.core.circuit.Side;
+import marvek.core.say.Sentence;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -30,14 +31,14 @@ public record MarkReference(
     String text,
     boolean weak,
     @Nullable String own,
-    List<String> cautions) {
+    List<Sentence> cautions) {
   public MarkReference {
     cautions = List.copyOf(cautions);
   }
 
   /** A count of time, in the place of a mark. */
   public static MarkReference count(String words) {
-    String caution = "weak: nothing that stands here can be seen in time";
+    Sentence caution = Sentence.of("mark.weak");
     return new MarkReference(
         "", null, Side.ROAD, 0, words, words, null, words, true, null, List.of(caution));
   }

@@ -1,8 +1,10 @@
 package marvek.core.page;
 
+import marvek.core.say.Sentence;
+
 /**
  * A page to be checked on track before it is trusted again.
  *
- * @param reason what changed, in words
+ * @param reason what changed
  */
-public record PageCheck(int corner, String reason) {}
+public record PageCheck(int corner, Sentence reason) {}

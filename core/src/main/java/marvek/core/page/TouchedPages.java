@@ -26,7 +26,7 @@ public final class TouchedPages {
     for (CornerPage page : pages) {
       for (LayoutChange change : changes) {
         if (concerns(road, page, change)) {
-          checks.add(new PageCheck(page.corner(), change.text()));
+          checks.add(new PageCheck(page.corner(), change.said()));
         }
       }
     }

@@ -15,6 +15,7 @@ import marvek.core.page.LineChoice;
 import marvek.core.page.OwnValues;
 import marvek.core.page.Remark;
 import marvek.core.profile.Lap;
+import marvek.core.say.Sentence;
 
 /**
  * The line as a driver wants it: through another place at the apex, over kerbs, turned in
@@ -97,8 +98,7 @@ final class OwnLine {
       return false;
     }
     if (kerb == null && use != Kerb.Use.NONE) {
-      remarks.add(
-          new Remark(page.corner(), field, "No kerb is known here: draw it on the circuit first."));
+      remarks.add(new Remark(page.corner(), field, Sentence.of("own.no-kerb")));
     }
     return kerb != null && use != kerb.use();
   }
@@ -123,11 +123,7 @@ final class OwnLine {
         offset <= road.widthLeftAt(i) - half + more
             && offset >= -road.widthRightAt(i) + half - more;
     if (!on) {
-      remarks.add(
-          new Remark(
-              page.corner(),
-              "apexes.offset_m",
-              "The car would be beyond the road and its kerb there: the line stays as it is."));
+      remarks.add(new Remark(page.corner(), "apexes.offset_m", Sentence.of("own.beyond-kerb")));
     }
     return on;
   }
@@ -143,14 +139,7 @@ final class OwnLine {
     double most = MOST_SHARE * Math.min(toApex, BEFORE_TURN_IN_M);
     if (Math.abs(later) > most) {
       remarks.add(
-          new Remark(
-              page.corner(),
-              "turnIn.at_m",
-              String.format(
-                  java.util.Locale.ROOT,
-                  "A turn-in moved by more than %.0f m is another line: choose one, or move the"
-                      + " apex. The line is moved by that much.",
-                  most)));
+          new Remark(page.corner(), "turnIn.at_m", Sentence.of("own.turn-in-far", "most_m", most)));
       later = Math.signum(later) * most;
     }
     double[] before = offsets.clone();

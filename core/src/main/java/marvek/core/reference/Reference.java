@@ -2,7 +2,6 @@ package marvek.core.reference;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.function.DoubleConsumer;
@@ -28,6 +27,7 @@ import marvek.core.page.OwnValues;
 import marvek.core.page.Remark;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
+import marvek.core.say.Sentence;
 import marvek.core.vehicle.Vehicle;
 
 /**
@@ -114,12 +114,13 @@ public record Reference(
       if (width < vehicle.bodyWidthM()) {
         throw new InvalidValueException(
             "bodyWidth_m",
-            String.format(
-                Locale.ROOT,
-                "(%.2f m) is more than the road's %.2f m, %.0f m from the start line: check the"
-                    + " widths there, or the car's",
+            Sentence.of(
+                "refused.wider-than-road",
+                "car_m",
                 vehicle.bodyWidthM(),
+                "road_m",
                 width,
+                "at_m",
                 road.stationAt(i)));
       }
     }
@@ -281,18 +282,10 @@ public record Reference(
     }
     int first = basis.corners().get(0).number();
     if (!basis.lineStill()) {
-      remarks.add(
-          new Remark(
-              first,
-              "lap",
-              "The search for the line did not come to rest: the line can be a little off its best."));
+      remarks.add(new Remark(first, "lap", Sentence.of("lap.line-restless")));
     }
     if (!lap.converged()) {
-      remarks.add(
-          new Remark(
-              first,
-              "lap",
-              "The lap's speed at its end does not meet that at its start: its time is uncertain."));
+      remarks.add(new Remark(first, "lap", Sentence.of("lap.ends-apart")));
     }
     return remarks;
   }
@@ -306,14 +299,9 @@ public record Reference(
       int to = road.indexOf(CornerTime.beginsAtM(pages.get((p + 1) % pages.size()), road));
       for (int i = from; i != to; i = road.wrap(i + 1)) {
         if (lap.heldByCrestAt(i)) {
-          String text =
-              String.format(
-                  Locale.ROOT,
-                  "The crest %.0f m from the start line would lift the car at more than %.0f km/h:"
-                      + " the speed is held there.",
-                  road.stationAt(i),
-                  3.6 * lap.speedAt(i));
-          remarks.add(new Remark(pages.get(p).corner(), "crest", text));
+          Sentence said =
+              Sentence.of("lap.crest", "at_m", road.stationAt(i), "held_mps", lap.speedAt(i));
+          remarks.add(new Remark(pages.get(p).corner(), "crest", said));
           break;
         }
         if (!road.closed() && i == road.size() - 1) {
@@ -355,17 +343,12 @@ public record Reference(
     }
     if (value > road.lengthM()) {
       throw new InvalidValueException(
-          field, "(" + value + ") lies beyond the lap of " + Math.round(road.lengthM()) + " m");
+          field, Sentence.of("refused.beyond-lap", "at_m", value, "lap_m", road.lengthM()));
     }
     double away = Math.abs(road.offsetBetween(value, cornerM));
     if (away > FARTHEST_POINT_M) {
       throw new InvalidValueException(
-          field,
-          "("
-              + Math.round(value)
-              + " m) lies "
-              + Math.round(away)
-              + " m from its corner: is it meant for another corner?");
+          field, Sentence.of("refused.far-from-corner", "at_m", value, "away_m", away));
     }
   }
 }

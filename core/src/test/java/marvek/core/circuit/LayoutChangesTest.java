@@ -77,7 +77,7 @@ class LayoutChangesTest {
     Mark moved = new Mark("100 board", BOARD.type(), Side.LEFT, 312, 312, 8, 100.0, 1.6, "");
     Mark post = new Mark("post 3", MarkType.MARSHAL_POST, Side.LEFT, 900, 900, 8, null, 2.0, "");
     assertThat(changed(e -> marks(e, moved, post)))
-        .extracting(LayoutChange::kind, LayoutChange::label, LayoutChange::text)
+        .extracting(LayoutChange::kind, LayoutChange::label, c -> c.said().words())
         .containsExactly(
             org.assertj.core.groups.Tuple.tuple(
                 LayoutChange.Kind.MARK_MOVED, "100 board", "100 board moved by 12 m, now at 312 m"),
@@ -106,7 +106,7 @@ class LayoutChangesTest {
             c -> {
               assertThat(c.kind()).isEqualTo(LayoutChange.Kind.KERB);
               assertThat(c.fromM()).isEqualTo(400);
-              assertThat(c.text()).contains("use none");
+              assertThat(c.said().words()).contains("use none");
             });
   }
 
@@ -153,7 +153,7 @@ class LayoutChangesTest {
   void aSurfaceThatIsMendedAndACornerThatIsRenamedAreSaid() {
     DrawnCorner renamed = new DrawnCorner(2, "Weir", Side.LEFT, 390, 480, false, null);
     assertThat(changed(e -> with(e, e.marks(), e.kerbs(), List.of(), List.of(renamed), List.of())))
-        .extracting(LayoutChange::text)
+        .extracting(c -> c.said().words())
         .containsExactly("corner 1 Mill is now 2 Weir", "the bump at 500 m is gone");
   }
 
@@ -177,7 +177,7 @@ class LayoutChangesTest {
               assertThat(e.field()).isEqualTo("marks");
               assertThat(e.index()).isEqualTo(1);
             })
-        .hasMessageContaining("lies at 5200 m, beyond the lap of 1257");
+        .hasMessageContaining("(5200 m) lies beyond the lap of 1257");
   }
 
   @Test

@@ -113,7 +113,7 @@ class RecordedTrackTest {
                 RecordedTrack.trace(
                     driven(ROAD.size() + 20, 0),
                     new RecordedTrack.Settings(false, 9000, 1, 4, 5, false)))
-        .hasMessageContaining("startAt_m (9000) lies beyond the lap");
+        .hasMessageContaining("startAt_m (9000 m) lies beyond the lap");
   }
 
   @Test

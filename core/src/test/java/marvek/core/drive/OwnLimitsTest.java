@@ -21,6 +21,7 @@ import marvek.core.profile.Lap;
 import marvek.core.profile.ProfileOptions;
 import marvek.core.profile.SpeedProfile;
 import marvek.core.reference.Reference;
+import marvek.core.say.Sentence;
 import marvek.core.vehicle.Brakes;
 import marvek.core.vehicle.Gearbox;
 import marvek.core.vehicle.Vehicle;
@@ -152,7 +153,8 @@ class OwnLimitsTest {
     }
     assertThat(limits.remarks()).isEmpty();
     assertThat(remarks(model, OwnValues.in(page.corner()).cornerGear(7).build()))
-        .containsExactly(new Remark(page.corner(), "gears.corner", "The car has no gear 7."));
+        .containsExactly(
+            new Remark(page.corner(), "gears.corner", Sentence.of("own.no-such-gear", "gear", 7)));
     CornerPage fast =
         model.modelPages().stream()
             .max(java.util.Comparator.comparingDouble(CornerPage::lowestSpeedMps))
@@ -160,7 +162,7 @@ class OwnLimitsTest {
     assertThat(remarks(model, OwnValues.in(fast.corner()).cornerGear(1).build()))
         .containsExactly(
             new Remark(
-                fast.corner(), "gears.corner", "Gear 1 is beyond the limiter at this speed."));
+                fast.corner(), "gears.corner", Sentence.of("own.beyond-limiter", "gear", 1)));
   }
 
   private List<Remark> remarks(Reference model, OwnValues own) {

@@ -311,8 +311,8 @@ class PageDriveTest {
             BASIS.schools(),
             false);
     assertThat(Reference.on(restless, Conditions.DEFAULT, List.of()).remarks())
-        .anySatisfy(r -> assertThat(r.text()).contains("did not come to rest"));
-    assertThat(MODEL.remarks()).noneMatch(r -> r.text().contains("come to rest"));
+        .anySatisfy(r -> assertThat(r.said().words()).contains("did not come to rest"));
+    assertThat(MODEL.remarks()).noneMatch(r -> r.said().words().contains("come to rest"));
   }
 
   private static Circuit withExitKerb() {

@@ -14,6 +14,7 @@ import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
 import marvek.core.conditions.Conditions;
 import marvek.core.reference.Reference;
+import marvek.core.say.Sentence;
 import org.junit.jupiter.api.Test;
 
 class TouchedPagesTest {
@@ -29,7 +30,7 @@ class TouchedPagesTest {
   }
 
   private static LayoutChange change(LayoutChange.Kind kind, double from, double to, String label) {
-    return new LayoutChange(kind, from, to, label, "something changed");
+    return new LayoutChange(kind, from, to, label, Sentence.told("something changed"));
   }
 
   private static List<Integer> touched(List<CornerPage> pages, LayoutChange change) {

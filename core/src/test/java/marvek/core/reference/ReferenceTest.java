@@ -197,7 +197,7 @@ class ReferenceTest {
     assertThat(changed.lap().timeS()).isCloseTo(model.lap().timeS(), within(1e-6));
     assertThat(changed.remarks())
         .singleElement()
-        .satisfies(r -> assertThat(r.text()).startsWith("Not made"));
+        .satisfies(r -> assertThat(r.said().words()).startsWith("Not made"));
     assertThat(page(changed, 3).brake().atM()).isEqualTo(at);
     // The safe mark stays one that the model could still brake from.
     assertThat(page(changed, 3).brake().safe()).isEqualTo(page(model, 3).brake().safe());
@@ -277,7 +277,7 @@ class ReferenceTest {
         Reference.basis(hill, TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.CENTRELINE);
     List<Remark> remarks = Reference.on(over, Conditions.DEFAULT, List.of()).remarks();
     assertThat(remarks).extracting(Remark::field).containsOnly("crest");
-    assertThat(remarks.get(0).text()).contains("would lift the car");
+    assertThat(remarks.get(0).said().words()).contains("would lift the car");
     assertThat(model.remarks()).isEmpty();
   }
 

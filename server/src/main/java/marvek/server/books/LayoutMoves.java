@@ -22,6 +22,7 @@ import marvek.core.page.PageCheck;
 import marvek.core.page.StationMap;
 import marvek.core.page.TouchedPages;
 import marvek.core.reference.Reference;
+import marvek.core.say.Sentence;
 import marvek.formats.JsonFiles;
 import marvek.formats.LocalPlane;
 import marvek.formats.RevisionJson;
@@ -60,7 +61,7 @@ public class LayoutMoves {
   }
 
   /** A page to be checked, as a client sees it. */
-  public record CheckLine(int corner, String reason, int layoutVersion, Instant madeAt) {}
+  public record CheckLine(int corner, Sentence reason, int layoutVersion, Instant madeAt) {}
 
   /** Answer to a move. */
   public record Moved(int revision, List<LayoutChange> changes, List<CheckLine> checks) {}

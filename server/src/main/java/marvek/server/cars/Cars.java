@@ -54,7 +54,7 @@ public class Cars {
   /** Reads a parsed car JSON. */
   public Ready ready(JsonNode tree) {
     Imported<Vehicle> read = CarJson.read(tree);
-    return new Ready(read.value().name(), JsonFiles.write(tree), read.warnings());
+    return new Ready(read.value().name(), JsonFiles.write(tree), read.words());
   }
 
   /** Stores a car that was read. */

@@ -11,6 +11,7 @@ import marvek.core.circuit.CircuitEdits;
 import marvek.formats.CircuitImport;
 import marvek.formats.ImportSettings;
 import marvek.formats.JsonFiles;
+import marvek.formats.RoadTable;
 import marvek.server.contract.Holds;
 import marvek.server.contract.InFormat;
 import marvek.server.contract.NameBody;
@@ -90,6 +91,24 @@ class CircuitController {
       throws IOException {
     return CircuitPreview.of(
         CircuitImport.read(file.getBytes(), file.getOriginalFilename(), said(settings)));
+  }
+
+  /**
+   * The columns of a table of points.
+   *
+   * @param missing what is still needed, by the names of columns; empty where it can be read
+   * @param choices what a column can be
+   */
+  record Columns(List<RoadTable.Column> columns, List<String> missing, List<String> choices) {}
+
+  /** What the columns of a table are taken for; none where the file is no table. */
+  @PostMapping(path = "/columns", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+  Columns previewColumns(
+      @RequestPart("file") MultipartFile file,
+      @RequestParam(required = false) @InFormat("importSettings") String settings)
+      throws IOException {
+    RoadTable.Preview found = CircuitImport.columns(file.getBytes(), said(settings).columns());
+    return new Columns(found.columns(), found.missing(), CircuitImport.columnChoices());
   }
 
   /** A file becomes the next version of the layout. */

@@ -4,6 +4,7 @@ import java.util.List;
 import marvek.core.circuit.GeoPoint;
 import marvek.core.circuit.Survey;
 import marvek.core.corner.CornerFinder;
+import marvek.core.say.Sentence;
 import marvek.formats.CircuitImport;
 import marvek.formats.RecordedLine;
 import org.jspecify.annotations.Nullable;
@@ -24,7 +25,7 @@ record CircuitPreview(
     double climb_m,
     @Nullable GeoPoint place,
     RecordedLine.@Nullable Facts track,
-    List<String> warnings,
+    List<Sentence> warnings,
     CircuitView.RoadColumns road) {
 
   static CircuitPreview of(CircuitImport.Understood understood) {

@@ -81,7 +81,7 @@ public class Circuits {
   public ImportAnswer importFile(byte[] bytes, String fileName, ImportSettings settings) {
     ReadyCircuit read = ReadyCircuit.of(CircuitImport.read(bytes, fileName, settings));
     return new ImportAnswer(
-        store(read), read.circuit().name(), read.lengthM(), read.corners(), read.warnings());
+        store(read), read.circuit().name(), read.lengthM(), read.corners(), read.words());
   }
 
   /** Reads the circuit of a book. */
@@ -101,7 +101,7 @@ public class Circuits {
     ObjectNode tree = (ObjectNode) tree(stored(id));
     ((ObjectNode) tree.get("marvek")).put("name", called).put("layoutVersion", 1);
     ReadyCircuit read = ready(tree);
-    return new ImportAnswer(store(read), called, read.lengthM(), read.corners(), read.warnings());
+    return new ImportAnswer(store(read), called, read.lengthM(), read.corners(), read.words());
   }
 
   /** Stores a circuit as the first version of a new place. */

@@ -18,18 +18,18 @@ public final class ReadyCircuit {
   private final double lengthM;
   private final int corners;
   private final String document;
-  private final List<String> warnings;
+  private final List<String> words;
 
-  private ReadyCircuit(Circuit circuit, Road road, JsonNode document, List<String> warnings) {
+  private ReadyCircuit(Circuit circuit, Road road, JsonNode document, List<String> words) {
     this.circuit = circuit;
     this.lengthM = road.lengthM();
     this.corners = CornerFinder.find(circuit, road).size();
     this.document = JsonFiles.write(document);
-    this.warnings = warnings;
+    this.words = words;
   }
 
   static ReadyCircuit of(CircuitImport.Understood read) {
-    return new ReadyCircuit(read.circuit(), read.road(), read.document(), read.warnings());
+    return new ReadyCircuit(read.circuit(), read.road(), read.document(), read.words());
   }
 
   /** An edited circuit, in the words that it is kept in. */
@@ -59,7 +59,8 @@ public final class ReadyCircuit {
     return document;
   }
 
-  List<String> warnings() {
-    return warnings;
+  /** What the reader had to assume. */
+  List<String> words() {
+    return words;
   }
 }

@@ -16,6 +16,8 @@ import io.swagger.v3.oas.models.parameters.Parameter;
 import io.swagger.v3.oas.models.responses.ApiResponse;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
+import marvek.core.say.Catalogue;
 import marvek.formats.JsonFiles;
 import marvek.formats.PointCatalogue;
 import org.springdoc.core.customizers.GlobalOpenApiCustomizer;
@@ -144,6 +146,7 @@ class Contract {
     api.setInfo(new Info().title("Marvek").version("1"));
     api.addExtension(
         "x-page-fields", JsonFiles.MAPPER.treeToValue(PointCatalogue.table(), List.class));
+    api.addExtension("x-sentences", new TreeMap<>(Catalogue.all()));
     Components components = api.getComponents();
     components.addSchemas(PROBLEM, problem());
     FormatSchemas.all()
@@ -168,6 +171,8 @@ class Contract {
         .addProperty("column", new StringSchema().description("column of the file"))
         .addProperty("pointer", new StringSchema().description("JSON pointer into the file"))
         .addProperty("field", new StringSchema().description("member of the body"))
+        .addProperty(
+            "said", FormatSchemas.inBook("sentence").description("of the field, with its figures"))
         .addProperty("theirs", new Schema<>().description("what is stored now, on 412"))
         .required(List.of("title", "status", "detail"));
   }

@@ -35,8 +35,13 @@ final class FormatSchemas {
   }
 
   static Schema<?> of(InFormat described) {
-    Schema<?> one = new Schema<>().$ref(nameOf(described.value()));
+    Schema<?> one = inBook(described.value());
     return described.list() ? new ArraySchema().items(one) : one;
+  }
+
+  /** A definition of the book format by its name there. */
+  static Schema<?> inBook(String definition) {
+    return new Schema<>().$ref(nameOf(definition));
   }
 
   private static String nameOf(String definition) {

@@ -26,6 +26,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import marvek.core.say.Sentence;
 import marvek.formats.Spelled;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
@@ -79,6 +80,9 @@ final class TypeSchemas extends ModelResolver {
       return holds.get().list() ? new ArraySchema().items(one) : one;
     }
     Class<?> raw = _mapper.constructType(type.getType()).getRawClass();
+    if (raw == Sentence.class) {
+      return FormatSchemas.inBook("sentence");
+    }
     if (JsonNode.class.isAssignableFrom(raw)) {
       return raw == ObjectNode.class
           ? new ObjectSchema()

@@ -64,6 +64,9 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     if (e.index() >= 0) {
       problem.setProperty("index", e.index());
     }
+    if (e.said() != null) {
+      problem.setProperty("said", e.said());
+    }
     return problem;
   }
 

@@ -12,6 +12,7 @@ import marvek.core.circuit.Road;
 import marvek.core.corner.Corner;
 import marvek.core.corner.CornerFinder;
 import marvek.core.mark.MarkChooser;
+import marvek.core.say.Sentence;
 import marvek.server.books.LayoutMoves;
 import tools.jackson.databind.JsonNode;
 
@@ -39,7 +40,7 @@ final class Checklist {
    * @param key stays the same from one look to the next, so that it can be ticked off
    * @param corner number of the corner it belongs to, or null
    */
-  record Item(String key, double station_m, Integer corner, Why why, String text) {}
+  record Item(String key, double station_m, Integer corner, Why why, Sentence said) {}
 
   private Checklist(Circuit circuit) {
     this.circuit = circuit;
@@ -74,8 +75,8 @@ final class Checklist {
         .toList();
   }
 
-  private void add(String key, double station, Integer corner, Why why, String text) {
-    items.add(new Item(key, road.wrapStation(station), corner, why, text));
+  private void add(String key, double station, Integer corner, Why why, Sentence said) {
+    items.add(new Item(key, road.wrapStation(station), corner, why, said));
   }
 
   /** Points of a book that no good mark tells. */
@@ -93,14 +94,13 @@ final class Checklist {
     }
     JsonNode target = place.path("target");
     String key = "mark-" + corner + "-" + what;
-    String name = "corner " + corner + ": ";
     if (target.isMissingNode() || target.path("weak").asBoolean(false)) {
       add(
           key,
           at.asDouble(0),
           corner,
           Why.MARK_MISSING,
-          name + "no mark for the " + what + " point: what is seen from the seat here?");
+          Sentence.of("walk.no-mark", "corner", corner, "point", what));
     } else if (permanence(target) >= 2) {
       String label = target.path("mark").asString();
       add(
@@ -108,7 +108,7 @@ final class Checklist {
           at.asDouble(0),
           corner,
           Why.MARK_MOVES,
-          name + "the " + what + " hangs on " + label + ", which may not stay: is it still there?");
+          Sentence.of("walk.passing-mark", "corner", corner, "point", what, "label", label));
     }
   }
 
@@ -133,22 +133,24 @@ final class Checklist {
             corner.fromM() - 100,
             corner.number(),
             Why.MARK_MISSING,
-            "corner " + corner.number() + ": no mark on its approach yet");
+            Sentence.of("walk.no-mark-before", "corner", corner.number()));
       }
     }
   }
 
   private void boards() {
     for (MarkChooser.Board board : MarkChooser.untrueBoards(circuit.marks(), road, corners)) {
-      String text =
-          String.format(
-              Locale.ROOT,
-              "%s stands %.0f m before corner %d: read it again",
+      Sentence said =
+          Sentence.of(
+              "walk.board",
+              "label",
               board.label(),
+              "stands_m",
               board.standsM(),
+              "corner",
               board.corner());
       String key = "board-" + Math.round(board.stationM());
-      add(key, board.stationM(), board.corner(), Why.BOARD_UNTRUE, text);
+      add(key, board.stationM(), board.corner(), Why.BOARD_UNTRUE, said);
     }
   }
 
@@ -160,7 +162,7 @@ final class Checklist {
             corner.tightestM(),
             corner.number(),
             Why.KERB_UNKNOWN,
-            "corner " + corner.number() + ": no kerb is known here: is there none?");
+            Sentence.of("walk.no-kerb", "corner", corner.number()));
       }
     }
     for (Kerb kerb : circuit.kerbs()) {
@@ -170,7 +172,7 @@ final class Checklist {
             kerb.fromM(),
             null,
             Why.KERB_UNMEASURED,
-            "a kerb without a height: measure it, and say what of it to use");
+            Sentence.of("walk.kerb-height"));
       }
     }
   }
@@ -190,7 +192,7 @@ final class Checklist {
             mark.fromM(),
             null,
             Why.SHADOW_UNDATED,
-            mark.label() + ": note the hour and the height of what casts it, or it is of no use");
+            Sentence.of("walk.shadow", "label", mark.label()));
       }
     }
   }
@@ -203,10 +205,10 @@ final class Checklist {
             .findFirst()
             .orElse(0);
     add(
-        "check-" + check.corner() + "-" + check.reason().hashCode(),
+        "check-" + check.corner() + "-" + check.reason().words().hashCode(),
         station,
         check.corner(),
         Why.PAGE_TO_CHECK,
-        "corner " + check.corner() + ": " + check.reason());
+        check.reason());
   }
 }
