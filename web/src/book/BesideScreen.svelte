@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cornerName } from '../ui/corner-name';
   import type { Beside, Side } from '../api/answers';
   import { api } from '../api/client';
   import { Working } from '../api/working.svelte';
@@ -73,8 +74,7 @@
         {#each beside.rows as row (row.corner)}
           <tr class="border-base-300 h-11 border-b">
             <th scope="row" class="text-left font-semibold">
-              <a class="link" href="/books/{book.id}/corner/{row.corner}">{row.corner} {row.name}</a
-              >
+              <a class="link" href="/books/{book.id}/corner/{row.corner}">{cornerName(row)}</a>
             </th>
             {@render side(row.first)}
             {@render side(row.second)}

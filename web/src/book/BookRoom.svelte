@@ -10,6 +10,8 @@
   import { BookState, provideBook } from './book-state.svelte';
   import DraftBar from './DraftBar.svelte';
   import OtherDrafts from './OtherDrafts.svelte';
+  import NotedBar from '../page/NotedBar.svelte';
+  import { NotedMarks, provideNoted } from '../page/noted-marks.svelte';
   import CardMenu from '../session/CardMenu.svelte';
   import Tabs from './Tabs.svelte';
 
@@ -23,7 +25,9 @@
   // svelte-ignore state_referenced_locally
   const book = new BookState(id);
   provideBook(book);
-  book.open();
+  const noted = new NotedMarks(book);
+  provideNoted(noted);
+  void book.open().then(() => noted.look());
 
   let keysShown = $state(false);
   let keeping = $state(false);
@@ -150,6 +154,7 @@
   <div class="desk:flex">
     <main class="desk:pr-0 desk:pb-0 min-w-0 grow px-4 pb-16" aria-busy={book.computing}>
       <OtherDrafts />
+      <NotedBar />
       {#key `${route.params.session} ${route.params.other}`}{@render children()}{/key}
     </main>
     <Tabs

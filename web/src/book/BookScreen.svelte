@@ -8,6 +8,7 @@
   import LayoutNews from './LayoutNews.svelte';
   import Ledger from './Ledger.svelte';
   import LineForm from './LineForm.svelte';
+  import MarksWanted from './MarksWanted.svelte';
 
   const book = useBook();
   const view = $derived(book.view!);
@@ -29,6 +30,7 @@
     </p>
   </div>
   <LayoutNews />
+  <MarksWanted />
   <LapBand {view} bookId={book.id} {pointed} />
   <div class="desk:flex gap-5 pt-1">
     <div class="min-w-0 grow"><Ledger bind:pointed /></div>

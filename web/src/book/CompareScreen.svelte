@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cornerName } from '../ui/corner-name';
   import { api } from '../api/client';
   import { Working } from '../api/working.svelte';
   import type { Source, View } from '../api/types';
@@ -103,7 +104,7 @@
               <td>
                 {#if i === 0}<a
                     class="link font-semibold"
-                    href="/books/{book.id}/corner/{corner.corner}">{corner.corner} {corner.name}</a
+                    href="/books/{book.id}/corner/{corner.corner}">{cornerName(corner)}</a
                   >{/if}
               </td>
               <td>{d.what}</td><td>{d.before}</td>
@@ -119,7 +120,7 @@
             <tr class="border-base-300 h-9 border-b">
               <td
                 ><a class="link font-semibold" href="/books/{book.id}/corner/{corner.corner}"
-                  >{corner.corner} {corner.name}</a
+                  >{cornerName(corner)}</a
                 ></td
               >
               <td colspan="3">the same points</td><td class="text-right">{gain(corner.seconds)}</td>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cornerName } from '../ui/corner-name';
   import type { View } from '../api/types';
   import { spread } from '../strip/labels';
   import { speedIn, whole } from '../units/format';
@@ -78,7 +79,7 @@
     {#each view.revision.pages as page, i (page.corner)}
       {@const span = cornerSpan(frame, page)}
       {@const y = frame.y(page.lowest.at_m)}
-      <a href="/books/{bookId}/corner/{page.corner}" aria-label="Corner {page.corner} {page.name}">
+      <a href="/books/{bookId}/corner/{page.corner}" aria-label={cornerName(page)}>
         <rect x={span.mid - 20} y="0" width="40" height={frame.height - 16} fill="transparent" />
         <rect
           x={span.x0}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cornerName } from '../ui/corner-name';
   import type { CornerPage } from '../api/types';
   import { KERB_USE, markWords } from '../page/words';
   import { navigate } from '../router';
@@ -79,7 +80,7 @@
           <a
             href="/books/{book.id}/corner/{page.corner}"
             class="inline-flex min-h-11 min-w-11 items-center font-semibold"
-            >{page.name || `corner ${page.corner}`}</a
+            >{page.name || cornerName(page)}</a
           >
           <span class="text-neutral">{page.direction}</span>
           {#if toCheck.has(page.corner)}<span class="text-warning font-bold" title="check on track"

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cornerName } from '../ui/corner-name';
   import type { CornerPage } from '../api/types';
 
   interface Props {
@@ -35,7 +36,7 @@
     {@render tab(
       `/books/${id}/corner/${page.corner}`,
       String(page.corner),
-      `Corner ${page.corner} ${page.name}`,
+      cornerName(page),
       current === page.corner,
     )}
   {/each}

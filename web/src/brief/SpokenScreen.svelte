@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cornerName } from '../ui/corner-name';
   import { onDestroy, untrack } from 'svelte';
   import type { SpokenLap } from '../api/answers';
   import { Asking } from '../api/asking.svelte';
@@ -21,9 +22,7 @@
   let now = $state<number>();
   const calls = $derived(spoken ? inLapOrder(spoken.calls, spoken.lap_s) : []);
   const current = $derived(now === undefined ? -1 : lastBegun(calls, now));
-  const names = $derived(
-    new Map(book.view!.revision.pages.map((p) => [p.corner, `${p.corner} ${p.name}`])),
-  );
+  const names = $derived(new Map(book.view!.revision.pages.map((p) => [p.corner, cornerName(p)])));
   /** Whether the calls go out over the simulated radio too. */
   let radio = $state(false);
   const voice = typeof speechSynthesis !== 'undefined';

@@ -1,7 +1,7 @@
 import { getContext, setContext } from 'svelte';
 import { api } from '../api/client';
 import { NewestNext } from '../api/newest-next.svelte';
-import type { Problem, Trace } from '../api/types';
+import type { Mark, Problem, Trace } from '../api/types';
 import { Working } from '../api/working.svelte';
 import { ahead } from '../strip/lap-axis';
 import {
@@ -130,6 +130,15 @@ export class CircuitState extends Working {
     const thing = newThing(kind, this.cursor, side, this.view.road, this.edits);
     this.apply(add(this.edits, kind, thing));
     this.selection = { kind, index: this.edits[kind].length - 1 };
+  }
+
+  /** A mark at the metre that is looked at, of which some things are known. */
+  addMark(known: Partial<Mark> & { side: Mark['side'] }) {
+    if (!this.view || !this.edits) return;
+    const side = known.side === 'LEFT' ? 'LEFT' : 'RIGHT';
+    const thing = newThing('marks', this.cursor, side, this.view.road, this.edits) as Mark;
+    const offsetM = known.side === 'LEFT' || known.side === 'RIGHT' ? thing.offsetM : 0;
+    this.apply(add(this.edits, 'marks', { ...thing, offsetM, ...known }));
   }
 
   change(thing: Thing) {

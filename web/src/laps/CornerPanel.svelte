@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cornerName } from '../ui/corner-name';
   import { api } from '../api/client';
   import type { CornerPage, View } from '../api/types';
   import type { OtherLine } from '../strip/other-lines';
@@ -62,7 +63,7 @@
   });
 </script>
 
-<h2 class="text-2xl font-bold">{page.corner} {page.name}</h2>
+<h2 class="text-2xl font-bold">{cornerName(page)}</h2>
 <Tabs label="Corner {page.corner}" id="debrief" {tabs} bind:open>
   {#if open === 'strip'}
     <Strip {page} trace={view.trace} height={560} {scatters} lines={line ? [line] : []} />

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cornerName } from '../ui/corner-name';
   import type { Proposal } from '../api/laps';
   import type { CornerPage, Trace } from '../api/types';
   import { between } from '../strip/lap-axis';
@@ -45,7 +46,7 @@
       aria-hidden="true">{kind.letter}</span
     >
     <div class="min-w-0 grow leading-snug">
-      <span class="figures text-lg font-semibold">{proposal.corner} {page.name}</span>
+      <span class="figures text-lg font-semibold">{cornerName(page)}</span>
       <span class="text-neutral">{kind.title}</span>
       <strong class="figures pl-1 text-xl">{changeOf(now, trace, writer)}</strong>
       {#if judgement}

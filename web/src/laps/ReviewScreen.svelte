@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cornerName } from '../ui/corner-name';
   import { api } from '../api/client';
   import { Working } from '../api/working.svelte';
   import type { MovedStep, Proposal, Review } from '../api/laps';
@@ -168,7 +169,9 @@
           <ul class="figures">
             {#each moved ?? review.steps as step (step.corner)}
               <li class="py-1">
-                <strong>{step.corner} {pageOf(step.corner)?.name}</strong>: {step.made} made, {step.missed}
+                <strong
+                  >{cornerName({ corner: step.corner, name: pageOf(step.corner)?.name })}</strong
+                >: {step.made} made, {step.missed}
                 missed;
                 {#if step.step === step.stepBefore}stays at step {step.step + 1} of {step.steps}
                 {:else}step {step.stepBefore + 1} → <strong>{step.step + 1}</strong> of {step.steps}{/if}{step.proven

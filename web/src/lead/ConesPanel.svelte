@@ -1,5 +1,6 @@
 <!-- @component Cones and boards of this day: set at a page's point with one press, moved by metres. -->
 <script lang="ts">
+  import { cornerName } from '../ui/corner-name';
   import type { Cone, ConePoint } from '../api/lead';
   import { useBook } from '../book/book-state.svelte';
   import { between } from '../strip/lap-axis';
@@ -64,7 +65,7 @@
     <tbody>
       {#each pages as page (page.corner)}
         <tr class="border-base-300 border-b">
-          <td>{page.corner} {page.name}</td>
+          <td>{cornerName(page)}</td>
           {#each POINTS as [point, name] (point)}
             <td class="p-0.5 text-center">
               {#if coneAt(page, point)}

@@ -1,5 +1,6 @@
 <!-- @component On the road: the line of this lap, one touch for a remark, what is open for a driver. -->
 <script lang="ts">
+  import { cornerName } from '../ui/corner-name';
   import { useBook } from '../book/book-state.svelte';
   import { openFor } from './lead-day';
   import { useLead } from './lead-state.svelte';
@@ -58,7 +59,7 @@
               aria-pressed={desk.corner === corner}
               aria-label={corner === 0
                 ? 'the lap as a whole'
-                : `corner ${corner}, ${pages.find((p) => p.corner === corner)!.name}`}
+                : cornerName(pages.find((p) => p.corner === corner)!)}
               data-corner={corner}
               onclick={() => (desk.corner = corner)}>{corner === 0 ? 'lap' : corner}</button
             >

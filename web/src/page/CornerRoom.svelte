@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cornerName } from '../ui/corner-name';
   import { untrack } from 'svelte';
   import type { CornerPage } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
@@ -17,6 +18,7 @@
   import LinkPanel from './LinkPanel.svelte';
   import Notes from './Notes.svelte';
   import { providePage } from './page-context';
+  import { useNoted } from './noted-marks.svelte';
   import PurposesPanel from './PurposesPanel.svelte';
   import { Panels, type Panel } from './panels.svelte';
   import WaysPanel from './WaysPanel.svelte';
@@ -31,6 +33,13 @@
   providePage(() => page);
   const lapCost = $derived(view.revision.lap.time_s - book.base!.revision.lap.time_s);
   const panels = new Panels(book);
+  const noted = useNoted();
+  /** What is noted stands on the strip before the pages speak of it. */
+  const trace = $derived(
+    noted?.marks.length
+      ? { ...view.trace, marks: [...view.trace.marks, ...noted.marks] }
+      : view.trace,
+  );
   const next = $derived.by(() => {
     const pages = view.revision.pages;
     return pages[(pages.indexOf(page) + 1) % pages.length];
@@ -60,12 +69,13 @@
   });
 </script>
 
-<svelte:head><title>{page.corner} {page.name} · {book.book!.name} · Marvek</title></svelte:head>
+<svelte:head><title>{cornerName(page)} · {book.book!.name} · Marvek</title></svelte:head>
 <div class="desk:flex gap-4 pb-20">
   <div class="desk:sticky desk:top-2 desk:w-[620px] shrink-0 self-start">
     <Strip
       {page}
-      trace={view.trace}
+      {trace}
+      onnote={noted && ((station, side) => (noted.asked = { station, side }))}
       wanted={book.history!.now.ownValues.find((o) => o.corner === page.corner)}
       onmove={(field, station, first) => book.moveOwn(page.corner, field, station, first)}
       answer={page.driven?.made === false ? 'not made' : gain(lapCost)}
@@ -77,9 +87,8 @@
   <article class="min-w-0 grow">
     <div class="flex items-start gap-3">
       <div class="grow">
-        <h1 class="text-4xl leading-tight font-bold">
-          {page.corner}
-          {page.name}
+        <h1 class="text-4xl leading-tight font-bold first-letter:uppercase">
+          {cornerName(page)}
         </h1>
         {#if corner}
           <p class="figures text-neutral text-lg leading-snug">
@@ -125,3 +134,8 @@
     </p>
   </article>
 </div>
+{#if noted?.asked}
+  {#await import('./NoteMark.svelte') then { default: NoteMark }}
+    <NoteMark {page} {...noted.asked} onclose={() => (noted.asked = undefined)} />
+  {/await}
+{/if}

@@ -5,6 +5,7 @@
   import Amount from '../ui/Amount.svelte';
   import { lengthFrom, lengthIn, speedFrom, speedIn } from '../units/format';
   import { cautionWords } from './words';
+  import { useNoted } from './noted-marks.svelte';
   import { preferences } from '../units/preferences.svelte';
   import Line from './Line.svelte';
   import MarkChoice from './MarkChoice.svelte';
@@ -27,6 +28,7 @@
   const p = $derived(page());
   const trace = $derived(book.view!.trace);
   const apex = $derived(p.apexes[0]);
+  const noted = useNoted();
   const speed = $derived((mps: number) => preferences.speedText(mps));
   const length = $derived((m: number) => preferences.lengthText(m));
   const across = $derived((m: number) => preferences.acrossText(m));
@@ -120,6 +122,13 @@
           )} off it.{/if}
         {#if !p.brake.target || p.brake.target.weak}No mark is seen in time: look for one on the
           <a class="link" href="/circuits/{book.book!.circuitId}/walk">walk</a>.{/if}
+        {#if noted}
+          <button
+            class="link min-h-11 decoration-dotted"
+            onclick={() => (noted.asked = { station: p.brake.at_m!, side: 'LEFT' })}
+            >note a mark</button
+          >
+        {/if}
         {@render cautions(p.brake.target)}
         <MarkChoice place="brake.at_m" target={p.brake.target} choices={p.brake.choices} />
       {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cornerName } from '../ui/corner-name';
   import { useBook } from '../book/book-state.svelte';
   import { gain } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
@@ -26,7 +27,7 @@
 
 {#if sweep && picture && way}
   <h2 class="figures text-xl font-semibold">
-    Where to be between {page().name} and {next.name}
+    Where to be between {cornerName(page())} and {cornerName(next)}
   </h2>
   <svg
     viewBox="0 0 {size.width} {size.height}"
@@ -90,11 +91,11 @@
   <p class="figures pt-2 text-lg leading-snug" aria-live="polite" data-way>
     {side(way.offset_m)}: <strong>{gain(way.lost_s)}</strong> through both and the straight after.<br
     />
-    {page().name}: {way.firstApexOff_m < 0.1
+    {cornerName(page())}: {way.firstApexOff_m < 0.1
       ? 'apex met'
       : `apex given up by ${across(way.firstApexOff_m)}`}, {preferences.speedText(
       way.firstLowest_mps,
-    )} · {next.name}: {way.secondApexOff_m < 0.1
+    )} · {cornerName(next)}: {way.secondApexOff_m < 0.1
       ? 'apex met'
       : `apex given up by ${across(way.secondApexOff_m)}`}, {preferences.speedText(
       way.secondLowest_mps,

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cornerName } from '../ui/corner-name';
   import { onMount } from 'svelte';
   import { api } from '../api/client';
   import type { KeptSession } from '../api/sessions';
@@ -94,7 +95,7 @@
           <p class="figures text-neutral text-lg">
             {card.kind === 'focus' ? 'a corner to work on' : 'changed'}
           </p>
-          <h2 class="text-4xl font-bold">{card.corner} {card.name}</h2>
+          <h2 class="text-4xl font-bold">{cornerName(card)}</h2>
           <p class="pt-2 text-2xl">{card.ask}</p>
           {#if shown}
             <ul class="figures pt-4 text-3xl leading-tight font-semibold" data-answer>
@@ -115,7 +116,7 @@
         <ul class="text-lg">
           {#each cautions as line (line.corner)}
             <li class="border-base-300 border-b py-1.5">
-              <strong class="figures">{line.corner} {line.name}</strong>: {line.cautions.join('; ')}
+              <strong class="figures">{cornerName(line)}</strong>: {line.cautions.join('; ')}
             </li>
           {/each}
         </ul>

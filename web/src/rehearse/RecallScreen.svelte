@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cornerName } from '../ui/corner-name';
   import { api } from '../api/client';
   import { Working } from '../api/working.svelte';
   import type { DayShift } from '../api/answers';
@@ -123,7 +124,7 @@
               ? ' · new'
               : ''}
         </p>
-        <h2 class="text-4xl font-bold">{page.corner} {page.name}, {page.direction}</h2>
+        <h2 class="text-4xl font-bold">{cornerName(page)}, {page.direction}</h2>
         <p class="pt-2 text-2xl">{ASKED[question.kind]}</p>
         {#if shown}
           <p class="figures pt-4 text-4xl leading-tight font-bold" data-answer>{answer}</p>

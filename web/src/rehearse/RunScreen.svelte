@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cornerName } from '../ui/corner-name';
   import { onMount } from 'svelte';
   import { api } from '../api/client';
   import type { Help } from '../api/runs';
@@ -30,7 +31,7 @@
   const driving = $derived(desk.phase === 'counting' || desk.phase === 'running');
   const going = $derived(driving || desk.phase === 'paused');
   const names = $derived(new Map(desk.view?.revision.pages.map((p) => [p.corner, p.name])));
-  const nameOf = (corner: number) => `${corner} ${names.get(corner) ?? ''}`;
+  const nameOf = (corner: number) => cornerName({ corner, name: names.get(corner) });
   const metres = (m: number) => preferences.lengthText(m);
   const shown = $derived(desk.done ?? desk.runs?.runs.at(-1));
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cornerName } from '../ui/corner-name';
   import Printer from '@lucide/svelte/icons/printer';
   import { useBook } from '../book/book-state.svelte';
   import { compareConditions } from '../book/compare';
@@ -76,7 +77,9 @@
                   <a
                     class="link inline-flex sm:-my-0.5 min-h-11 items-center gap-1 print:min-h-0"
                     href="/books/{book.id}/corner/{line.corner}"
-                    ><strong>{line.corner}</strong> {line.name}</a
+                    >{#if line.name}<strong>{line.corner}</strong> {line.name}{:else}{cornerName(
+                        line,
+                      )}{/if}</a
                   >
                   {#if line.focus}<span class="block text-sm font-semibold">★ focus</span>{/if}
                 </td>

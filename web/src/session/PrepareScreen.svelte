@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cornerName } from '../ui/corner-name';
   import { api } from '../api/client';
   import { Working } from '../api/working.svelte';
   import type { Decision, KeptSession, Prepared } from '../api/sessions';
@@ -193,7 +194,7 @@
             onopen={(corner) => (chosen = Number(corner))}
           >
             <div class="flex items-baseline gap-3 pt-1">
-              <h2 class="text-3xl font-bold">{changed.corner} {page.name}</h2>
+              <h2 class="text-3xl font-bold">{cornerName(page)}</h2>
               <p class="figures text-lg">{gain(page.time_s - before.time_s)}</p>
             </div>
             <ul data-changes>

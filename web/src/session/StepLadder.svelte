@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cornerName } from '../ui/corner-name';
   import type { StepView, StepWord } from '../api/sessions';
   import type { MarkReference } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
@@ -31,7 +32,7 @@
 >
   <div class="w-40 shrink-0">
     <a class="figures link text-xl font-semibold" href="/books/{book.id}/corner/{step.corner}"
-      >{step.corner} {step.name}</a
+      >{cornerName(step)}</a
     >
     <span class="figures block" data-state>{state}</span>
   </div>

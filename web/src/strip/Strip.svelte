@@ -1,9 +1,11 @@
 <script lang="ts">
+  import { cornerName } from '../ui/corner-name';
   import { MediaQuery } from 'svelte/reactivity';
   import type { CornerPage, OwnField, Trace } from '../api/types';
   import Car from './Car.svelte';
   import Columns from './Columns.svelte';
   import { frameOf, provideFrame, type StripFrame } from './frame';
+  import Margins from './Margins.svelte';
   import Marks from './Marks.svelte';
   import type { OtherLine } from './other-lines';
   import OtherLines from './OtherLines.svelte';
@@ -35,6 +37,8 @@
     scatters?: Scatter[];
     /** Leaves out all that the page answers: line, pedals, plates, gears, speeds. */
     hidden?: boolean;
+    /** Called with the place beside the road that is pressed: something is to be noted there. */
+    onnote?: (station: number, side: 'LEFT' | 'RIGHT') => void;
     /** Station up to which the strip reaches at least [m]. */
     until?: number;
   }
@@ -49,6 +53,7 @@
     others,
     scatters = [],
     hidden = false,
+    onnote,
     until,
   }: Props = $props();
 
@@ -80,10 +85,12 @@
   aria-labelledby="strip-title"
 >
   <title id="strip-title">
-    The road through corner {page.corner}, {page.name}, from the bottom to the top as it is driven,
-    with marks{hidden ? '' : ', line, brake pressure, throttle, gears and speeds'}
+    The road through {cornerName(page)}, from the bottom to the top as it is driven, with marks{hidden
+      ? ''
+      : ', line, brake pressure, throttle, gears and speeds'}
   </title>
   <Patterns />
+  {#if onnote}<Margins {onnote} />{/if}
   <Road />
   {#if hidden}
     <Marks page={unmarked} />

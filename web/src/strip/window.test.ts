@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { testPage, testTrace } from '../test-lap';
-import { overlap, place, samples, windowOf } from './window';
+import { overlap, place, samples, stationOf, windowOf } from './window';
 
 const trace = testTrace();
 
@@ -42,5 +42,12 @@ describe('the window of a corner', () => {
     expect(at[0]).toBe(0);
     expect(at[at.length - 1]).toBe(100);
     expect(at).toHaveLength(5);
+  });
+
+  it('is asked back for the station of a place in it, across the line too', () => {
+    const window = { from: 965, length: 300 };
+    expect(stationOf(window, trace, 10)).toBe(975);
+    expect(stationOf(window, trace, 45)).toBe(10);
+    expect(stationOf(window, { ...trace, closed: false }, 45)).toBe(1000);
   });
 });

@@ -48,6 +48,13 @@ export function place(window: StripWindow, trace: Trace, station: number): numbe
   return d >= 0 && d <= window.length ? d : undefined;
 }
 
+/** The station so many metres from the window's begin, within the lap. */
+export function stationOf(window: StripWindow, trace: Trace, metres: number): number {
+  const station = window.from + metres;
+  const lap = trace.length_m;
+  return trace.closed ? ((station % lap) + lap) % lap : Math.max(0, Math.min(lap, station));
+}
+
 /** The part of a stretch that lies in the window, as metres from its begin. */
 export function overlap(
   window: StripWindow,

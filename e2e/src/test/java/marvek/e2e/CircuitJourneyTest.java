@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.awt.image.BufferedImage;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -134,6 +135,44 @@ class CircuitJourneyTest {
     JsonNode kept = scripts.get("/api/circuits/" + id).body();
     assertThat(kept.path("name").asString()).isEqualTo("Mill Ring");
     assertThat(kept.at("/road/left_m/0").asDouble()).isEqualTo(6);
+  }
+
+  /** On a page beside the road, then what it is: two touches, and the pages are told by it. */
+  @Test
+  void aMarkIsNotedFromThePageInTwoTouches() {
+    byte[] gpx = Laps.gpx(1.5).getBytes(StandardCharsets.UTF_8);
+    String circuit =
+        scripts.upload("/api/circuits/import", "Evening.gpx", gpx).body().path("id").asString();
+    String book = newBook(circuit);
+    browser.open("/books/" + book);
+    browser.seeText("[data-marks-wanted]", "want a mark");
+    browser.click("[data-marks-wanted] a");
+    browser.seeText("main", "No mark is seen in time");
+    String corner = browser.path();
+    // Above the middle stands the corner, below it the way towards it.
+    int half = browser.see("[data-margin=LEFT]").getRect().height / 2;
+    browser.clickAt("[data-margin=LEFT]", 0, half - 60);
+    browser.click("[data-kind=MARSHAL_POST]");
+    browser.seeText("[data-noted]", "One mark noted, not in the pages yet: post");
+    browser.press("note a mark");
+    browser.press("right");
+    browser.click("[data-kind=TREE]");
+    browser.seeText("[data-noted]", "2 marks noted, not in the pages yet: post, tree");
+    browser.press("Take the last back");
+    browser.seeText("[data-noted]", "One mark noted");
+
+    browser.open(corner);
+    browser.seeText("[data-noted]", "One mark noted");
+    browser.press("Tell the pages by them");
+    browser.seeNoMore("[data-noted]");
+    browser.seeText("article", "past the post, left");
+    JsonNode view = scripts.get("/api/books/" + book).body();
+    assertThat(view.path("layoutVersion").asInt()).isEqualTo(2);
+    assertThat(view.path("revisions")).hasSize(2);
+    JsonNode marks =
+        scripts.get("/api/circuits/" + view.path("circuitId").asString()).body().at("/edits/marks");
+    assertThat(marks).hasSize(1);
+    assertThat(marks.get(0).path("type").asString()).isEqualTo("MARSHAL_POST");
   }
 
   /** Types a station for the mark that is looked at: by the list, then by the keyboard. */

@@ -30,7 +30,7 @@ public record ShortForm(int corner, String words) {
 
   private static String words(
       CornerPage page, double metresPerUnit, Function<PageField, String> said) {
-    String name = page.name().isBlank() ? "Corner " + page.corner() : page.name();
+    String name = page.name().isBlank() ? "Turn " + page.corner() : page.name();
     String gear = gear(page.gears().corner());
     String think = think(page);
     return name
