@@ -5,7 +5,7 @@ stamp=$home/server/target/built
 
 stale() {
   [ -f "$stamp" ] && [ -f "$jar" ] || return 0
-  [ -n "$(find "$home/pom.xml" "$home/core" "$home/formats" "$home/server" "$home/web" \
+  [ -n "$(find "$home/pom.xml" "$home/core" "$home/formats" "$home/server" "$home/web" "$home/docs/guide.md" \
     \( -name node_modules -o -name target -o -name dist \) -prune -o -type f -newer "$stamp" -print -quit)" ]
 }
 

@@ -33,7 +33,7 @@ async function sentences() {
 export const GENERATED = {
   'src/api/schema.d.ts': types,
   'src/api/page-fields.ts': pageFields,
-  'src/api/sentences.ts': sentences,
+  'src/say/sentences.ts': sentences,
 };
 
 export const kept = (path) => readFileSync(here(path), 'utf8');

@@ -1,6 +1,7 @@
 import { svelte } from '@sveltejs/vite-plugin-svelte';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'vitest/config';
+import { guideSections } from './guide-sections.mjs';
 
 // During development the API comes from a running `./marvek start`.
 const server = process.env.MARVEK_URL ?? 'http://127.0.0.1:8080';
@@ -9,8 +10,13 @@ const server = process.env.MARVEK_URL ?? 'http://127.0.0.1:8080';
 const proxied = { target: server, headers: { origin: server } };
 
 export default defineConfig({
-  plugins: [svelte(), tailwindcss()],
-  server: { host: '127.0.0.1', proxy: { '/api': proxied, '/ready': proxied } },
+  plugins: [svelte(), tailwindcss(), guideSections()],
+  server: {
+    host: '127.0.0.1',
+    // The guide lies beside the interface.
+    fs: { allow: ['..'] },
+    proxy: { '/api': proxied, '/ready': proxied },
+  },
   build: {
     target: 'es2022',
     outDir: 'dist',

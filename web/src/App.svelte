@@ -2,6 +2,8 @@
   import { Router } from 'sv-router';
   import { on } from 'svelte/events';
   import './router';
+  import { help } from './help/help.svelte';
+  import { plainKey } from './ui/keys';
   import Problem from './ui/Problem.svelte';
   import { preferences } from './units/preferences.svelte';
 
@@ -14,6 +16,13 @@
   $effect(() => on(window, 'vite:preloadError', () => (partMissing = true)));
 </script>
 
+<svelte:window
+  onkeydown={(event) => {
+    if (plainKey(event) !== '/') return;
+    event.preventDefault();
+    help.searching = true;
+  }}
+/>
 {#if partMissing}
   <div class="p-4 print:hidden">
     <Problem
@@ -29,3 +38,9 @@
   </div>
 {/if}
 <Router />
+{#if help.section}
+  {#await import('./help/Guide.svelte') then { default: Guide }}<Guide />{/await}
+{/if}
+{#if help.searching}
+  {#await import('./help/Search.svelte') then { default: Search }}<Search />{/await}
+{/if}

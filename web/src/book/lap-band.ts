@@ -1,4 +1,3 @@
-import { scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
 import type { CornerPage, Trace } from '../api/types';
 import { ahead, valueAt } from '../strip/lap-axis';
@@ -22,11 +21,17 @@ export interface BandFrame {
 const PX_PER_M_ACROSS = 1.7;
 const STEP_M = 6;
 
+/** A straight line through two points: the scales of a library come with the pages that need more. */
+const between =
+  ([from, to]: [number, number], [begin, end]: [number, number]) =>
+  (value: number) =>
+    begin + ((value - from) / (to - from)) * (end - begin);
+
 export function bandFrame(trace: Trace, width: number, height: number): BandFrame {
-  const x = scaleLinear([0, trace.length_m], [4, width - 4]);
+  const x = between([0, trace.length_m], [4, width - 4]);
   const low = Math.min(...trace.z_m);
   const high = Math.max(...trace.z_m, low + 10);
-  const y = scaleLinear([low, high], [height - 42, 62]);
+  const y = between([low, high], [height - 42, 62]);
   return {
     trace,
     width,

@@ -125,6 +125,7 @@
         {#if noted}
           <button
             class="link min-h-11 decoration-dotted"
+            data-note
             onclick={() => (noted.asked = { station: p.brake.at_m!, side: 'LEFT' })}
             >note a mark</button
           >

@@ -1,4 +1,4 @@
-import { SENTENCES } from '../api/sentences';
+import { SENTENCES } from './sentences';
 import type { Problem, Sentence } from '../api/types';
 import { preferences } from '../units/preferences.svelte';
 

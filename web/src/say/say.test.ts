@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
 
-import { SENTENCES } from '../api/sentences';
+import { SENTENCES } from './sentences';
 
 vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => {} });
 const { preferences } = await import('../units/preferences.svelte');

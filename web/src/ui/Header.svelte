@@ -1,9 +1,12 @@
 <!-- @component What stands above every screen; on a narrow one the actions open below its one row. -->
 <script lang="ts">
   import MenuIcon from '@lucide/svelte/icons/menu';
+  import Search from '@lucide/svelte/icons/search';
   import Moon from '@lucide/svelte/icons/moon';
   import Sun from '@lucide/svelte/icons/sun';
   import type { Snippet } from 'svelte';
+  import { help } from '../help/help.svelte';
+  import { sectionFor } from '../help/sections';
   import { route } from '../router';
   import type { LengthUnit, SpeedUnit } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
@@ -58,6 +61,19 @@
     ]}
   >
     {@render actions?.()}
+    <button
+      class="btn btn-ghost px-2"
+      onclick={() => (help.searching = true)}
+      aria-label="Look for something"
+      data-open-search><Search size={20} /></button
+    >
+    <button
+      class="btn btn-ghost px-2"
+      aria-expanded={help.section !== undefined}
+      data-open-guide
+      onclick={() => (help.section = help.section ? undefined : sectionFor(route.pathname))}
+      >Guide</button
+    >
     <label class="figures flex items-center">
       <span class="sr-only">Speeds in</span>
       <select

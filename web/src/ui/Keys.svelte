@@ -17,6 +17,7 @@
     ['O', 'the lap spoken'],
     ['P', 'the session card'],
     ['T', 'paper or garage'],
+    ['/', 'look for a book, corner, mark or note'],
     ['?', 'these keys'],
   ];
 </script>

@@ -1,7 +1,6 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
   import type { Problem } from '../api/types';
-  import { problemWords } from '../say/say.svelte';
 
   interface Props {
     problem: Pick<Problem, 'title' | 'detail' | 'field' | 'said'>;
@@ -16,7 +15,12 @@
   <span class="text-error text-2xl leading-none font-bold" aria-hidden="true">!</span>
   <div class="grow">
     <p class="text-error font-semibold">{problem.title}</p>
-    <p>{problemWords(problem)}</p>
+    {#if problem.said}
+      <!-- The sentences are many: they come when one is said. -->
+      {#await import('../say/say.svelte') then { problemWords }}<p>
+          {problemWords(problem)}
+        </p>{/await}
+    {:else}<p>{problem.detail}</p>{/if}
   </div>
   {@render children?.()}
   {#if onclose}

@@ -100,6 +100,21 @@ class EveryScreenTest {
     assertNoSeriousViolation();
   }
 
+  /** What is opened beside or over a page. */
+  @ParameterizedTest
+  @CsvSource({
+    "[data-open-guide], [data-legend]",
+    "[data-open-search], [role=combobox]",
+    "[data-note], [data-kind]"
+  })
+  void noSeriousViolationBesideAPage(String button, String there) {
+    browser.open(demo.path("BOOK/corner/6"));
+    browser.see("article");
+    browser.click(button);
+    browser.see(there);
+    assertNoSeriousViolation();
+  }
+
   /** The demo's track day, with its group and remarks. */
   @Test
   void noSeriousViolationOnALedDay() {
