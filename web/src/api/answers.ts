@@ -16,6 +16,8 @@ export type GearUse = Schemas['GearPictureGear'];
 export type Figures = Schemas['Figures'];
 export type CarFacts = Schemas['CarSketchesFactsBody'];
 export type CarSketch = Schemas['CarSketchesSketchView'];
+/** A car with some numbers changed, and what that does to a book's lap. */
+export type ChangedCar = Schemas['CarAnswersChangedCar'];
 export type CarDocument = CarSketch['car'];
 export type CarOnCircuit = Schemas['CarAnswersCarOnCircuit'];
 export type SetupSheet = Schemas['BookSetup'];

@@ -148,6 +148,23 @@ export const api = {
     ),
   carOnCircuit: (id: string, draft: Draft, signal?: AbortSignal) =>
     answer(http.POST('/api/books/{id}/car', { params: { path: { id } }, body: draft, signal })),
+  changedCar: (
+    id: string,
+    { conditions, line, ownValues, setup }: Draft,
+    changes: Record<string, number>,
+    signal?: AbortSignal,
+  ) =>
+    answer(
+      http.POST('/api/books/{id}/car/changed', {
+        params: { path: { id } },
+        body: { conditions, line, ownValues, setup, changes },
+        signal,
+      }),
+    ),
+  keepChangedCar: (id: string, name: string, changes: Record<string, number>) =>
+    answer(
+      http.POST('/api/cars/{id}/changed', { params: { path: { id } }, body: { name, changes } }),
+    ),
   compareSheets: (
     id: string,
     { conditions, line, ownValues }: Draft,

@@ -128,6 +128,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/books/{id}/car/changed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Every value of the book's car with some of them changed, and what that does to the lap.
+         * @description Every value of the book's car with some of them changed, and what that does to the lap.
+         */
+        post: operations["tryChangedCar"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/books/{id}/change": {
         parameters: {
             query?: never;
@@ -900,6 +920,26 @@ export interface paths {
         get: operations["getCar"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cars/{id}/changed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Makes another car like this one, with some of its numbers changed.
+         * @description Makes another car like this one, with some of its numbers changed.
+         */
+        post: operations["changeCar"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2290,6 +2330,16 @@ export interface components {
             version: 1;
             wheelbase_m: number;
         } & unknown;
+        /** @description A draft, and numbers of its car that are changed, by their pointers into the car's file. */
+        BookCarChangedBody: {
+            changes: {
+                [key: string]: number;
+            };
+            conditions?: components["schemas"]["BookConditions"] | null;
+            line?: components["schemas"]["BookLine"] | null;
+            ownValues?: components["schemas"]["BookOwnValues"][] | null;
+            setup?: components["schemas"]["BookSetup"] | null;
+        };
         BookCarSheetsBody: {
             conditions?: components["schemas"]["BookConditions"] | null;
             first: components["schemas"]["BookSetup"];
@@ -3049,6 +3099,30 @@ export interface components {
             name: string;
             /** @description the balance with the same car and driver on a wet road */
             wet: components["schemas"]["BrakeBalanceResult"];
+        };
+        /** @description A car with some of its numbers changed, on the book's line. */
+        CarAnswersChangedCar: {
+            /** @description every value, with the changed ones */
+            car: components["schemas"]["BookCar"];
+            /** Format: double */
+            lap_s: number;
+            /** Format: double */
+            topSpeed_mps: number;
+            /** Format: double */
+            wasTopSpeed_mps: number;
+            /**
+             * Format: double
+             * @description the lap of the car as it is
+             */
+            was_s: number;
+        };
+        /** @description Another car with some numbers changed. */
+        CarChangedBody: {
+            /** @description values by their pointers into the car's file */
+            changes: {
+                [key: string]: number;
+            };
+            name: string;
         };
         /** @description A value that nobody gave, by its pointer into the file, and where it comes from. */
         CarSketchesAssumedView: {
@@ -5442,6 +5516,41 @@ export interface operations {
             };
         };
     };
+    tryChangedCar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BookCarChangedBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CarAnswersChangedCar"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     changeOfDraft: {
         parameters: {
             query?: never;
@@ -6869,6 +6978,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BookCar"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    changeCar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CarChangedBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CarsImportAnswer"];
                 };
             };
             /** @description What is wrong, where, and what to do */

@@ -8,6 +8,7 @@
   import { gain, lapTime } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
   import BalanceChart from './BalanceChart.svelte';
+  import CarValues from './CarValues.svelte';
   import BalanceZones from './BalanceZones.svelte';
   import GearChart from './GearChart.svelte';
   import GripChart from './GripChart.svelte';
@@ -141,6 +142,10 @@
       <section class="desk:col-span-2 min-w-0">
         <h2 class="text-2xl font-semibold">Setup sheets</h2>
         <Sheets />
+      </section>
+      <section class="desk:col-span-2 min-w-0">
+        <h2 class="text-2xl font-semibold">Every value</h2>
+        <CarValues />
       </section>
     </div>
   {:else if !asking.problem}<p class="p-4" role="status">

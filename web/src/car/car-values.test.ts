@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { CarDocument } from '../api/answers';
-import { valuesAt } from './car-values';
+import { allValues, valuesAt } from './car-values';
 import { factsOf, type TypedFacts } from './make-car.svelte';
 import { kilowatts } from './power';
 
@@ -62,5 +62,27 @@ describe('facts of a car', () => {
     expect(kilowatts(100, 'PS')).toBeCloseTo(73.54988, 4);
     expect(kilowatts(100, 'kW')).toBe(100);
     expect(factsOf(typed, {})!.power_kw).toBeCloseTo(73.54988, 4);
+  });
+});
+
+describe('every value of a car', () => {
+  it('is told by its group, each entry of a list by itself', () => {
+    const groups = allValues(car);
+    expect(groups.map((group) => group.name)).toEqual([
+      'Mass and size',
+      'Engine',
+      'Gearbox',
+      'Tyres and brakes',
+      'Air',
+    ]);
+    expect(groups[1].values.map((value) => value.name)).toEqual([
+      'Torque at 2000 rpm',
+      'Torque at 6000 rpm',
+    ]);
+    expect(groups[2].values.map((value) => value.pointer)).toEqual([
+      '/gearbox/ratios/0',
+      '/gearbox/ratios/1',
+      '/gearbox/efficiency',
+    ]);
   });
 });

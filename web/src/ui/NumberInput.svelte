@@ -59,7 +59,8 @@
         value={shown}
         onchange={(e) => commit(e.currentTarget.value)}
       />
-      {#if unit}<span class="w-9">{unit}</span>{/if}
+      <!-- As wide without one, so that fields stand below each other. -->
+      <span class="w-9">{unit}</span>
     </span>
   {/snippet}
 </FormField>

@@ -32,7 +32,7 @@ class AnswersJourneyTest {
 
   private void openCorner(int number) {
     browser.openBook();
-    browser.click("nav[aria-label='Corners'] a[aria-label^='Corner " + number + " ']");
+    browser.click("nav[aria-label='Corners'] a[aria-label^='" + number + " ']");
     browser.see("[role=tablist]");
   }
 
@@ -188,5 +188,31 @@ class AnswersJourneyTest {
     browser.press("Keep as revision");
     browser.see("[role=dialog] input").sendKeys(reason);
     browser.click("[role=dialog] button.btn-primary");
+  }
+
+  /** A value of the car is changed, seen in the lap, put back, and kept as another car's. */
+  @Test
+  void everyValueOfTheCarCanBeTriedAndKeptAsAnotherCar() {
+    browser.openBook();
+    browser.key("v");
+    String mass = "input[aria-label^='Mass without driver']";
+    String was = browser.value(mass);
+    browser.type(mass, "900");
+    browser.seeText("[data-tried]", "One value changed");
+    browser.seeText("[data-tried]", "faster");
+    browser.click("[aria-label='Mass without driver and fuel: as it was']");
+    browser.seeText("[data-tried]", "As it is");
+    browser.seeValue(mass, was);
+    browser.type(mass, "-4");
+    browser.seeText("[data-field^='Mass'] [role=alert]", "0");
+    browser.type(mass, "900");
+    browser.type("input[aria-label='Final drive']", "4.1");
+    browser.seeText("[data-tried]", "2 values changed");
+    browser.press("Keep as another car");
+    browser.see("[data-name]").clear();
+    browser.see("[data-name]").sendKeys("Coupé, stripped", Keys.ENTER);
+    browser.seeText("h1", "Coupé, stripped");
+    browser.seeValue(mass, "900");
+    assertThat(browser.path()).endsWith("/car");
   }
 }

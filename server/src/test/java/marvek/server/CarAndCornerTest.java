@@ -292,4 +292,48 @@ class CarAndCornerTest {
     assertThat(answer.status().value()).isEqualTo(422);
     assertThat(answer.body().path("detail").asString()).contains("too weak");
   }
+
+  @Test
+  void everyValueOfACarIsTriedAndKeptAsAnotherCar() {
+    JsonNode as = scripts.post(path() + "/car/changed", Map.of("changes", Map.of())).body();
+    assertThat(as.path("lap_s").asDouble()).isEqualTo(as.path("was_s").asDouble());
+    double mass = as.at("/car/mass_kg").asDouble();
+    double first = as.at("/car/engine/torqueCurve/0/1").asDouble();
+    Map<String, Double> lighter = Map.of("/mass_kg", mass - 100);
+    JsonNode tried = scripts.post(path() + "/car/changed", Map.of("changes", lighter)).body();
+    assertThat(tried.path("lap_s").asDouble()).isLessThan(tried.path("was_s").asDouble() - 0.5);
+    assertThat(tried.path("was_s").asDouble()).isEqualTo(as.path("was_s").asDouble());
+    assertThat(tried.at("/car/mass_kg").asDouble()).isEqualTo(mass - 100);
+
+    String car = scripts.get(path()).body().path("carId").asString();
+    Map<String, Double> both = Map.of("/mass_kg", mass - 100, "/engine/torqueCurve/0/1", first + 5);
+    Scripts.Answer kept =
+        scripts.post("/api/cars/" + car + "/changed", Map.of("name", "Lighter", "changes", both));
+    assertThat(kept.status().value()).isEqualTo(201);
+    JsonNode file = scripts.get("/api/cars/" + kept.body().path("id").asString()).body();
+    assertThat(file.path("name").asString()).isEqualTo("Lighter");
+    assertThat(file.path("mass_kg").asDouble()).isEqualTo(mass - 100);
+    assertThat(file.at("/engine/torqueCurve/0/1").asDouble()).isEqualTo(first + 5);
+    JsonNode before = scripts.get("/api/cars/" + car).body();
+    assertThat(before.path("mass_kg").asDouble()).isEqualTo(mass);
+    assertThat(file.path("aero")).isEqualTo(before.path("aero"));
+  }
+
+  @Test
+  void aChangeThatIsNoneOfACarOrCannotBeIsRefusedAndNothingIsStored() {
+    String car = scripts.get(path()).body().path("carId").asString();
+    int cars = scripts.get("/api/cars").body().size();
+    for (Map<String, Double> changes :
+        List.of(
+            Map.of("/wings", 1.0), Map.of("/mass_kg", -5.0), Map.of("/gearbox/ratios/0", 0.1))) {
+      assertThat(scripts.post(path() + "/car/changed", Map.of("changes", changes)).status().value())
+          .as("%s", changes)
+          .isEqualTo(422);
+      Map<String, Object> body = Map.of("name", "No car", "changes", changes);
+      assertThat(scripts.post("/api/cars/" + car + "/changed", body).status().value())
+          .as("%s kept", changes)
+          .isEqualTo(422);
+    }
+    assertThat(scripts.get("/api/cars").body()).hasSize(cars);
+  }
 }

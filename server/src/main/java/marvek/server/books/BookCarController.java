@@ -1,5 +1,8 @@
 package marvek.server.books;
 
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import java.util.Map;
 import java.util.UUID;
 import marvek.core.Require;
 import marvek.core.car.SetupSheet;
@@ -34,6 +37,21 @@ class BookCarController {
   CarAnswers.CarOnCircuit computeCar(
       @PathVariable UUID id, @RequestBody BookController.DraftBody body) {
     return answers.car(id, body.draft());
+  }
+
+  /** A draft, and numbers of its car that are changed, by their pointers into the car's file. */
+  record ChangedBody(
+      @InFormat("conditions") @Nullable JsonNode conditions,
+      @InFormat("line") @Nullable String line,
+      @InFormat(value = "ownValues", list = true) @Nullable JsonNode ownValues,
+      @InFormat("setup") @Nullable JsonNode setup,
+      @NotNull Map<String, Double> changes) {}
+
+  /** Every value of the book's car with some of them changed, and what that does to the lap. */
+  @PostMapping("/api/books/{id}/car/changed")
+  CarAnswers.ChangedCar tryChangedCar(@PathVariable UUID id, @Valid @RequestBody ChangedBody body) {
+    Draft draft = Draft.read(body.conditions(), body.line(), body.ownValues(), body.setup());
+    return answers.changed(id, draft, body.changes());
   }
 
   /** What one setup sheet is worth against another. */

@@ -1,6 +1,7 @@
 package marvek.server.books;
 
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import marvek.core.car.BrakeBalance;
 import marvek.core.car.Figures;
@@ -15,8 +16,13 @@ import marvek.core.profile.SpeedProfile;
 import marvek.core.reference.Reference;
 import marvek.core.reference.TwoBooks;
 import marvek.core.vehicle.Vehicle;
+import marvek.formats.CarJson;
+import marvek.server.cars.CarChanges;
 import marvek.server.cars.Cars;
+import marvek.server.contract.InFormat;
 import org.springframework.stereotype.Service;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** What a book's car is worth on its circuit, and one book beside another. */
 @Service
@@ -60,6 +66,30 @@ class CarAnswers {
         BrakeBalance.of(on(basis, day.withSurface(Conditions.Surface.DRY))),
         BrakeBalance.of(on(basis, day.withSurface(Conditions.Surface.WET))),
         Sensitivities.of(lap));
+  }
+
+  /**
+   * A car with some of its numbers changed, on the book's line.
+   *
+   * @param car every value, with the changed ones
+   * @param was_s the lap of the car as it is
+   */
+  record ChangedCar(
+      @InFormat("car") JsonNode car,
+      double lap_s,
+      double was_s,
+      double topSpeed_mps,
+      double wasTopSpeed_mps) {}
+
+  ChangedCar changed(UUID bookId, Draft draft, Map<String, Double> changes) {
+    Reference.Basis basis = books.basis(bookId, draft);
+    Vehicle car = cars.load(books.get(bookId).carId()).vehicle();
+    ObjectNode document = CarChanges.on(car, changes);
+    Vehicle changed = CarJson.read(document).value();
+    Vehicle driven = draft.setup() == null ? changed : draft.setup().onto(changed);
+    Lap was = on(basis, draft.conditions());
+    Lap now = changes.isEmpty() ? was : on(basis.with(driven), draft.conditions());
+    return new ChangedCar(document, now.timeS(), was.timeS(), now.topSpeedMps(), was.topSpeedMps());
   }
 
   private static Lap on(Reference.Basis basis, Conditions day) {

@@ -1,9 +1,11 @@
 package marvek.server.cars;
 
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import marvek.formats.JsonFiles;
 import marvek.formats.PublishedSchema;
@@ -89,6 +91,20 @@ class CarController {
   @ResponseStatus(HttpStatus.CREATED)
   Cars.ImportAnswer copyCar(@PathVariable UUID id, @Valid @RequestBody NameBody body) {
     return cars.copy(id, body.name());
+  }
+
+  /**
+   * Another car with some numbers changed.
+   *
+   * @param changes values by their pointers into the car's file
+   */
+  record ChangedBody(@NotNull String name, @NotNull Map<String, Double> changes) {}
+
+  /** Makes another car like this one, with some of its numbers changed. */
+  @PostMapping("/api/cars/{id}/changed")
+  @ResponseStatus(HttpStatus.CREATED)
+  Cars.ImportAnswer changeCar(@PathVariable UUID id, @Valid @RequestBody ChangedBody body) {
+    return cars.changed(id, body.name(), body.changes());
   }
 
   /** A car as its format writes it. */

@@ -2,25 +2,20 @@ package marvek.server.cars;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import jakarta.validation.constraints.NotNull;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
-import marvek.core.InvalidValueException;
 import marvek.core.car.CarFacts;
 import marvek.core.car.CarSketch;
 import marvek.core.car.SketchedCar;
 import marvek.core.vehicle.Vehicle;
 import marvek.formats.CarJson;
 import marvek.formats.CarJsonWriter;
-import marvek.formats.JsonFiles;
 import marvek.formats.Spelled;
 import marvek.server.contract.InFormat;
 import marvek.server.contract.OneOf;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
-import tools.jackson.core.JsonPointer;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Makes cars from what a driver knows; nothing is stored. */
@@ -85,28 +80,11 @@ class CarSketches {
 
   SketchView sketch(FactsBody body) {
     SketchedCar made = CarSketch.of(body.facts());
-    ObjectNode document = CarJsonWriter.write(made.vehicle());
     if (body.changes() == null || body.changes().isEmpty()) {
-      return view(document, made);
+      return view(CarJsonWriter.write(made.vehicle()), made);
     }
-    body.changes().forEach((pointer, value) -> change(document, pointer, value));
-    JsonNode changed = JsonFiles.parse(JsonFiles.write(document).getBytes(StandardCharsets.UTF_8));
-    return view(document, CarSketch.measured(CarJson.read(changed).value(), made.assumed()));
-  }
-
-  private static void change(ObjectNode document, String pointer, Double value) {
-    boolean known = pointer.startsWith("/") && value != null && document.at(pointer).isNumber();
-    if (!known) {
-      throw new InvalidValueException(
-          "changes", "has " + pointer + ", which is no number of a car");
-    }
-    JsonPointer at = JsonPointer.compile(pointer);
-    JsonNode parent = document.at(at.head());
-    if (parent instanceof ArrayNode list) {
-      list.set(at.last().getMatchingIndex(), list.numberNode(value));
-    } else {
-      ((ObjectNode) parent).put(at.last().getMatchingProperty(), value);
-    }
+    ObjectNode changed = CarChanges.on(made.vehicle(), body.changes());
+    return view(changed, CarSketch.measured(CarJson.read(changed).value(), made.assumed()));
   }
 
   private static SketchView view(ObjectNode document, SketchedCar made) {

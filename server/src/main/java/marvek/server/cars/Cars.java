@@ -83,6 +83,13 @@ public class Cars {
     return new ImportAnswer(store(read), read.name, read.warnings);
   }
 
+  /** Another car like one, with some of its numbers changed; the first one stays as it is. */
+  public ImportAnswer changed(UUID id, String name, Map<String, Double> changes) {
+    String called = Require.text("name", name == null ? "" : name.strip(), LONGEST_NAME);
+    Ready read = ready(CarChanges.in(called(stored(id), called), changes));
+    return new ImportAnswer(store(read), read.name, read.warnings);
+  }
+
   private static ObjectNode called(StoredCar car, String name) {
     JsonNode tree = JsonFiles.parse(car.document().getBytes(StandardCharsets.UTF_8));
     return ((ObjectNode) tree).put("name", name);
