@@ -152,7 +152,10 @@
 {/if}
 {#if book.view}
   <div class="desk:flex">
-    <main class="desk:pr-0 desk:pb-0 min-w-0 grow px-4 pb-16" aria-busy={book.computing}>
+    <main
+      class="desk:pr-0 desk:pb-0 min-w-0 grow px-4 pb-16 print:px-0 print:pb-0"
+      aria-busy={book.computing}
+    >
       <OtherDrafts />
       <NotedBar />
       {#key `${route.params.session} ${route.params.other}`}{@render children()}{/key}

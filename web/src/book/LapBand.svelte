@@ -42,7 +42,7 @@
 <div class="overflow-x-auto" role="region" aria-label="The lap" tabindex="0" data-band>
   <svg
     viewBox="0 0 {frame.width} {frame.height}"
-    class="block"
+    class="block print:w-full! print:min-w-0!"
     style:width={width > 1190 ? `${width}px` : '100%'}
     style:min-width="{LEAST_BAND_PX}px"
     role="group"

@@ -70,7 +70,7 @@
 </script>
 
 <svelte:head><title>{cornerName(page)} · {book.book!.name} · Marvek</title></svelte:head>
-<div class="desk:flex gap-4 pb-20">
+<div class="desk:flex corner-sheet gap-4 pb-20 print:pb-0">
   <div class="desk:sticky desk:top-2 desk:w-[620px] shrink-0 self-start">
     <Strip
       {page}
@@ -85,7 +85,7 @@
     />
   </div>
   <article class="min-w-0 grow">
-    <div class="flex items-start gap-3">
+    <div class="flex items-start gap-3 print:flex-col">
       <div class="grow">
         <h1 class="text-4xl leading-tight font-bold first-letter:uppercase">
           {cornerName(page)}

@@ -47,18 +47,24 @@
   }
 </script>
 
-<li class="border-base-300 flex flex-wrap gap-x-2 border-t py-0.5 sm:flex-nowrap">
-  <svg viewBox="-16 -16 32 32" width="30" height="30" class="mt-2 shrink-0" aria-hidden="true">
+<li class="border-base-300 flex flex-wrap gap-x-2 border-t py-0.5 sm:flex-nowrap print:flex-nowrap">
+  <svg
+    viewBox="-16 -16 32 32"
+    width="30"
+    height="30"
+    class="mt-2 shrink-0 print:mt-0 print:h-6 print:w-6"
+    aria-hidden="true"
+  >
     <PlateShape {letter} {shape} />
   </svg>
   <div
-    class="pt-1 leading-tight max-sm:flex max-sm:grow max-sm:items-center max-sm:gap-3 sm:w-[5.4rem] sm:shrink-0"
+    class="pt-1 leading-tight max-sm:flex max-sm:grow max-sm:items-center max-sm:gap-3 sm:w-[5.4rem] sm:shrink-0 print:block print:w-[5.4rem] print:shrink-0 print:grow-0"
   >
     <h3 class="text-base font-semibold">{title}</h3>
     {#if fields.length}<SourceTag {source} />{/if}
   </div>
   <div
-    class="flex min-h-11 min-w-0 grow flex-col justify-center pb-1 max-sm:order-last max-sm:basis-full max-sm:pl-9"
+    class="flex min-h-11 min-w-0 grow flex-col justify-center pb-1 max-sm:order-last max-sm:basis-full max-sm:pl-9 print:order-none print:min-h-0 print:basis-0 print:pl-0"
   >
     <div class="text-base leading-snug">{@render children()}</div>
     {#if more}<div class="text-neutral text-[0.95rem] leading-snug">{@render more()}</div>{/if}
@@ -74,7 +80,7 @@
   </div>
   {#if slip?.seconds !== undefined}
     <p
-      class="figures shrink-0 self-center text-right leading-tight max-sm:flex max-sm:items-baseline max-sm:gap-2 sm:w-[4.2rem]"
+      class="figures shrink-0 self-center text-right leading-tight max-sm:flex max-sm:items-baseline max-sm:gap-2 sm:w-[4.2rem] print:block print:w-[4.2rem]"
       data-slip
     >
       <span class="text-neutral block text-sm">{slip.words}</span>

@@ -12,7 +12,7 @@
 {#if noted.problem}<Problem problem={noted.problem} onclose={() => noted.clear()} />{/if}
 {#if noted.marks.length}
   <div
-    class="border-base-content my-1 flex flex-wrap items-center gap-x-3 rounded border-2 px-3 py-1"
+    class="border-base-content my-1 flex flex-wrap items-center gap-x-3 rounded border-2 px-3 py-1 print:hidden"
     data-noted
   >
     <p class="grow basis-72 leading-snug" role="status">

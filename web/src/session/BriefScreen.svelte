@@ -56,7 +56,7 @@
           {d.before} → <strong>{d.after}</strong>{/each}
       </p>
     {/if}
-    <div class="desk:flex gap-5 pt-1 print:flex">
+    <div class="desk:flex gap-5 pt-1 print:block">
       <BriefSide {brief} />
       <div class="min-w-0 grow">
         <table class="as-lines w-full" data-brief>
@@ -71,7 +71,10 @@
           <tbody>
             {#each lines as line (line.corner)}
               <tr
-                class={['border-base-300 h-[44px] border-b align-top', line.focus && 'bg-base-200']}
+                class={[
+                  'border-base-300 h-[44px] border-b align-top print:h-auto',
+                  line.focus && 'bg-base-200',
+                ]}
               >
                 <td class="figures whole-row py-0.5 text-lg leading-tight">
                   <a

@@ -13,7 +13,9 @@
     brief.shortForm.find((s) => s.corner === corner)?.words.split(':')[0] ?? '';
 </script>
 
-<aside class="desk:w-[300px] max-desk:pt-4 shrink-0 text-[0.9rem] leading-tight print:w-[62mm]">
+<aside
+  class="desk:w-[300px] max-desk:pt-4 shrink-0 text-[0.9rem] leading-tight print:w-auto print:columns-2 print:pb-3"
+>
   <h2 class="text-lg font-semibold">Three corners</h2>
   <ol data-focus>
     {#each brief.focus as focus (focus.corner)}

@@ -61,7 +61,7 @@
   const WIDE = { width: 620, left: 172, right: 234, columns: 104 };
   const NARROW = { width: 470, left: 162, right: 196, columns: 68 };
   const NARROW_HEIGHT_PX = 760;
-  const narrow = new MediaQuery('width < 560px');
+  const narrow = new MediaQuery('screen and (width < 560px)');
   const size = $derived(narrow.current ? NARROW : WIDE);
   const height = $derived(narrow.current ? NARROW_HEIGHT_PX : wideHeight);
   const since = $derived(others?.plates.find((plate) => plate.letter === 'B')?.station);

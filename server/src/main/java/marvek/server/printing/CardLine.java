@@ -1,7 +1,9 @@
 package marvek.server.printing;
 
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import marvek.core.page.PageField;
 import marvek.formats.PointCatalogue;
 import marvek.server.units.DriverUnits;
@@ -10,22 +12,30 @@ import tools.jackson.databind.JsonNode;
 /**
  * One corner on the card, as words.
  *
+ * @param side to which it bends: L or R
  * @param brake where
  * @param pressure how hard at first; empty without braking
  * @param drive first throttle and flat, told from the apex
+ * @param rest turn-in and kerbs, for a card that has room for them
  * @param toCheck whether the page is to be checked on track first
  */
 record CardLine(
     String number,
     String name,
+    String side,
     String brake,
     String own,
     String pressure,
     String gears,
     String apex,
     String drive,
+    String rest,
     boolean toCheck) {
   private static final double AT_THE_MARK_M = 2.5;
+
+  /** Of a kerb that is left alone nothing need be said. */
+  private static final Map<String, String> USED =
+      Map.of("touch", "touched", "tyre", "one tyre", "half-car", "half the car", "full", "in full");
 
   /**
    * Words for a page of the book format.
@@ -37,12 +47,14 @@ record CardLine(
     return new CardLine(
         page.path("corner").asString(),
         page.path("name").asString(),
+        page.path("direction").asString().equals("left") ? "L" : "R",
         brake(page.path("brake"), units),
         ownPoints(page, units),
         pressure(page.path("brake")),
         gears(page.path("gears")),
         units.speedFigure(page.path("lowest").path("speed_mps").asDouble(0)),
         drive(page, lapM, units),
+        rest(page, units),
         toCheck.contains(page.path("corner").asInt(0)));
   }
 
@@ -51,6 +63,22 @@ record CardLine(
       return brake.path("style").asString().equals("none") ? "flat, no brake" : "lift, no brake";
     }
     return place(brake.get("target"), brake.get("at_m").asDouble(0), units);
+  }
+
+  private static String rest(JsonNode page, DriverUnits units) {
+    JsonNode turnIn = page.path("turnIn");
+    String where =
+        turnIn.has("at_m")
+            ? "turn in " + place(turnIn.get("target"), turnIn.get("at_m").asDouble(0), units)
+            : "";
+    String kerbs =
+        Stream.of("apex", "exit")
+            .filter(at -> USED.containsKey(page.path("kerbs").path(at).asString("")))
+            .map(at -> at + " kerb " + USED.get(page.path("kerbs").path(at).asString()))
+            .collect(Collectors.joining(", "));
+    return Stream.of(where, kerbs)
+        .filter(words -> !words.isEmpty())
+        .collect(Collectors.joining(" · "));
   }
 
   /** Places that only the driver gave, one after the other; empty without one. */

@@ -32,6 +32,7 @@ final class SessionCard {
       th.gear { font-size: 9.5pt; font-weight: 400; }
       .drive { width: 25mm; }
       .focus .n { border-left: 1.4mm solid #14171e; padding-left: 1mm; }
+      .first td { border-bottom: 0; padding-bottom: 0; }
       .step { font-size: 9.5pt; font-weight: 400; }
       .targets { margin: 1mm 0 0 0; font-weight: 600; }
       .cautions { font-size: 9pt; margin: 2.5mm 0 0 0; }
@@ -40,12 +41,16 @@ final class SessionCard {
   /** More lines than this are set smaller, so that the card stays on one page. */
   private static final int MANY = 14;
 
+  /** Up to so many lines there is room for turn-in and kerbs below each of them. */
+  private static final int FEW = 9;
+
   private SessionCard() {}
 
   /** The card as XHTML. */
   static String html(CardContent card) {
     List<CardLine> lines = card.lines();
-    String rows = lines.stream().map(line -> row(line, card)).collect(Collectors.joining());
+    boolean roomy = count(card, lines) <= FEW;
+    String rows = lines.stream().map(line -> row(line, card, roomy)).collect(Collectors.joining());
     return """
         <html><head><title>%s, revision %s</title><style>%s</style></head><body>
         <div class="lap">%s</div><h1>%s</h1>
@@ -76,9 +81,14 @@ final class SessionCard {
   }
 
   private static boolean isLong(CardContent card, List<CardLine> lines) {
+    return count(card, lines) > MANY;
+  }
+
+  /** Lines of the card, those below a corner and of the session among them. */
+  private static long count(CardContent card, List<CardLine> lines) {
     OnCard added = card.added();
     long own = lines.stream().filter(line -> !line.own().isEmpty()).count();
-    return lines.size() + own + added.steps().size() + (added.title().isEmpty() ? 0 : 2) > MANY;
+    return lines.size() + own + added.steps().size() + (added.title().isEmpty() ? 0 : 2);
   }
 
   private static String targets(OnCard added) {
@@ -90,23 +100,34 @@ final class SessionCard {
         .collect(Collectors.joining(" · ", "<p class=\"targets\">Targets: ", "</p>"));
   }
 
-  private static String row(CardLine line, CardContent card) {
+  private static String row(CardLine line, CardContent card, boolean roomy) {
     int corner = Integer.parseInt(line.number());
+    boolean more = roomy && !line.rest().isEmpty();
+    String rest =
+        more
+            ? "<tr><td></td><td class=\"step\" colspan=\"6\">" + text(line.rest()) + "</td></tr>"
+            : "";
     return """
         <tr class="%s"><td class="n">%s</td><td class="name">%s</td><td class="strong">%s%s%s</td>\
         <td class="pct">%s</td><td class="gear">%s</td><td class="apex">%s</td><td class="drive">%s</td></tr>
         """
-        .formatted(
-            card.added().focus().contains(corner) ? "focus" : "",
-            text(line.number()),
-            text(line.name()) + (line.toCheck() ? "<br/><b>check first</b>" : ""),
-            text(line.brake()),
-            step(card.added().steps().get(corner), card),
-            line.own().isEmpty() ? "" : "<div class=\"step\">" + text(line.own()) + "</div>",
-            text(line.pressure()),
-            text(line.gears()),
-            text(line.apex()),
-            text(line.drive()));
+            .formatted(
+                (card.added().focus().contains(corner) ? "focus" : "") + (more ? " first" : ""),
+                text(line.number()),
+                "%s <b>%s</b>".formatted(text(line.name()), line.side())
+                    + (line.toCheck() ? "<br/><b>check first</b>" : ""),
+                text(line.brake()),
+                step(card.added().steps().get(corner), card),
+                below(line.own()),
+                text(line.pressure()),
+                text(line.gears()),
+                text(line.apex()),
+                text(line.drive()))
+        + rest;
+  }
+
+  private static String below(String words) {
+    return words.isEmpty() ? "" : "<div class=\"step\">" + text(words) + "</div>";
   }
 
   /** Where the brakes go on at the present step of the plan; the target stands above it. */

@@ -186,4 +186,31 @@ class SessionCardTest {
         .isInstanceOf(InvalidValueException.class)
         .hasMessageContaining("m, yd or ft");
   }
+
+  @Test
+  void theSideStandsBesideTheNameAndTurnInAndKerbsWhereThereIsRoom() throws IOException {
+    ObjectNode full = page().put("direction", "left");
+    full.putObject("turnIn").put("at_m", 1010);
+    full.putObject("kerbs").put("entry", "none").put("apex", "tyre").put("exit", "half-car");
+    CardLine line = CardLine.of(full, 1100, METRIC, Set.of());
+    assertThat(line.side()).isEqualTo("L");
+    assertThat(plain(line.rest()))
+        .isEqualTo(
+            "turn in 1010 m after the start line · apex kerb one tyre, exit kerb half the car");
+    for (int corners : new int[] {9, 10}) {
+      ObjectNode revision = revision(0);
+      for (int c = 1; c <= corners; c++) {
+        revision.withArray("pages").add(full.deepCopy().put("corner", c));
+      }
+      try (PDDocument printed =
+          Loader.loadPDF(new Pdf().render(SessionCard.html(card("Mill", revision))))) {
+        assertThat(printed.getNumberOfPages()).as("%d corners", corners).isEqualTo(1);
+        String text = plain(new PDFTextStripper().getText(printed));
+        assertThat(text).contains("Mill L");
+        assertThat(text.contains("exit kerb half"))
+            .as("%d corners", corners)
+            .isEqualTo(corners == 9);
+      }
+    }
+  }
 }
