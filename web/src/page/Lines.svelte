@@ -124,7 +124,7 @@
           <a class="link" href="/circuits/{book.book!.circuitId}/walk">walk</a>.{/if}
         {#if noted}
           <button
-            class="link min-h-11 decoration-dotted"
+            class="link mr-3 min-h-11 decoration-dotted"
             data-note
             onclick={() => (noted.asked = { station: p.brake.at_m!, side: 'LEFT' })}
             >note a mark</button
