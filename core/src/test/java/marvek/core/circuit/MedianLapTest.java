@@ -47,6 +47,16 @@ class MedianLapTest {
             });
   }
 
+  /** Through the parking area it passes 60 m away: that is another road and no wide line. */
+  @Test
+  void aLapThatIsSomewhereElseDoesNotCountThere() {
+    List<TrackPoint> elsewhere = ring(400, 0, i -> bump(i, 200, 300, 60));
+    List<TrackPoint> line = MedianLap.of(List.of(ring(400, 0, i -> 0), elsewhere));
+    assertThat(outside(line.get(250))).isCloseTo(0, within(0.02));
+    // Where the two part, they count as one road up to 14 m, of which half is taken.
+    assertThat(line).allSatisfy(p -> assertThat(outside(p)).isLessThan(7.1));
+  }
+
   /** Of an even number of laps it is the mean of the two in the middle. */
   @Test
   void twoLapsAreMetHalfWay() {
