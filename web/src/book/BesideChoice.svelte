@@ -18,10 +18,10 @@
 </script>
 
 {#if others.length}
-  <label class="figures flex items-center gap-2 text-lg">
+  <label class="figures flex flex-wrap items-center gap-2 text-lg">
     beside another book
     <select
-      class="select h-11 w-72"
+      class="select h-11 w-72 max-w-full"
       value={other}
       onchange={(e) =>
         e.currentTarget.value &&

@@ -55,39 +55,42 @@
 </script>
 
 <div class="desk:flex gap-8">
-  <table class="figures desk:w-[430px] w-full shrink-0 text-lg">
-    <thead>
-      <tr class="border-base-content border-b-2 text-left"
-        ><th>corner</th>{#each POINTS as [point, name] (point)}<th class="text-center">{name}</th
-          >{/each}</tr
-      >
-    </thead>
-    <tbody>
-      {#each pages as page (page.corner)}
-        <tr class="border-base-300 border-b">
-          <td>{cornerName(page)}</td>
-          {#each POINTS as [point, name] (point)}
-            <td class="p-0.5 text-center">
-              {#if coneAt(page, point)}
-                <button
-                  class={[
-                    'min-h-11 w-20 rounded border-2',
-                    standing(page.corner, point)
-                      ? 'border-base-content font-bold'
-                      : 'border-base-300',
-                  ]}
-                  aria-pressed={standing(page.corner, point) !== undefined}
-                  aria-label="{name} of corner {page.corner}"
-                  onclick={() => toggle(page.corner, point)}
-                  >{standing(page.corner, point) ? '▲ stands' : 'set'}</button
-                >
-              {:else}–{/if}
-            </td>
-          {/each}
-        </tr>
-      {/each}
-    </tbody>
-  </table>
+  <!-- At 400 % it is moved under the finger: what stands in columns needs them. -->
+  <div class="overflow-x-auto">
+    <table class="figures desk:w-[430px] w-full shrink-0 text-lg">
+      <thead>
+        <tr class="border-base-content border-b-2 text-left"
+          ><th>corner</th>{#each POINTS as [point, name] (point)}<th class="text-center">{name}</th
+            >{/each}</tr
+        >
+      </thead>
+      <tbody>
+        {#each pages as page (page.corner)}
+          <tr class="border-base-300 border-b">
+            <td>{cornerName(page)}</td>
+            {#each POINTS as [point, name] (point)}
+              <td class="p-0.5 text-center">
+                {#if coneAt(page, point)}
+                  <button
+                    class={[
+                      'min-h-11 w-20 rounded border-2',
+                      standing(page.corner, point)
+                        ? 'border-base-content font-bold'
+                        : 'border-base-300',
+                    ]}
+                    aria-pressed={standing(page.corner, point) !== undefined}
+                    aria-label="{name} of corner {page.corner}"
+                    onclick={() => toggle(page.corner, point)}
+                    >{standing(page.corner, point) ? '▲ stands' : 'set'}</button
+                  >
+                {:else}–{/if}
+              </td>
+            {/each}
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </div>
   <div class="min-w-0 grow">
     <h2 class="figures text-xl font-semibold">Standing today: {cones.length}</h2>
     <p class="text-neutral leading-snug">

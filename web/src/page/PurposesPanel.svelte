@@ -30,7 +30,10 @@
 </script>
 
 {#snippet line(name: string, means: string, words: string, cost: number, lap?: number)}
-  <li class="border-base-300 flex items-start gap-3 border-b py-1.5" data-purpose={name}>
+  <li
+    class="border-base-300 flex items-start max-[340px]:flex-wrap gap-3 border-b py-1.5"
+    data-purpose={name}
+  >
     <p class="w-40 shrink-0 leading-tight">
       <span class="figures block text-lg font-semibold">{name}</span>
       <span class="text-neutral text-sm">{means}</span>

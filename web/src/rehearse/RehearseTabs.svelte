@@ -9,7 +9,7 @@
   ] as const;
 </script>
 
-<nav class="flex gap-1 py-1" aria-label="Rehearse">
+<nav class="flex flex-wrap gap-1 py-1" aria-label="Rehearse">
   {#each STATIONS as [key, path, name] (key)}
     <a
       href="/books/{book}/rehearse{path}"

@@ -27,13 +27,23 @@ final class Fit {
     }
   }
 
+  /** What is left of a screen of 1280 px at 400 %: WCAG 2.2, 1.4.10, reflow. */
+  private static final int REFLOW_PX = 320;
+
   /** Lays what is open anew for each of the sizes, and then for the computer again. */
   static void check(Browser browser, String as) {
+    browser.size(REFLOW_PX, 640);
+    assertThat(measured(browser))
+        .as("%s at 400 %%", as)
+        .noneMatch(words -> words.startsWith("beyond the edge") || words.startsWith("the screen"));
     for (int[] size : SIZES) {
       browser.size(size[0], size[1]);
-      assertThat((List<?>) browser.driver().executeScript(MEASURE))
-          .as("%s at %d x %d", as, size[0], size[1])
-          .isEmpty();
+      assertThat(measured(browser)).as("%s at %d x %d", as, size[0], size[1]).isEmpty();
     }
+  }
+
+  @SuppressWarnings("unchecked")
+  private static List<String> measured(Browser browser) {
+    return (List<String>) browser.driver().executeScript(MEASURE);
   }
 }
