@@ -33,6 +33,8 @@ export const lapCalls = {
     ),
   lapLine: (file: string, lap: number) =>
     answer(http.GET('/api/laps/{id}/line', { params: { path: { id: file }, query: { lap } } })),
+  renameLaps: (file: string, name: string) =>
+    answer(http.PUT('/api/laps/{id}/name', { params: { path: { id: file } }, body: { name } })),
   sayKind: (file: string, number: number, kind: LapKind | null) =>
     answer(
       http.PUT('/api/laps/{id}/laps/{number}/kind', {

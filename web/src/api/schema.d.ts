@@ -1506,6 +1506,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/laps/{id}/name": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Calls a file of laps otherwise.
+         * @description Calls a file of laps otherwise.
+         */
+        put: operations["renameLaps"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lead-remarks/{id}": {
         parameters: {
             query?: never;
@@ -8079,6 +8099,39 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["LapLineView"];
                 };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    renameLaps: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NameBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description What is wrong, where, and what to do */
             default: {

@@ -65,6 +65,20 @@
   {#each files as file (file.id)}
     <Popover class="btn btn-ghost figures" width="w-[26rem]" data-file={file.name}>
       {#snippet button()}{file.name}{file.corrections.length ? ' ▲' : ''}{/snippet}
+      <label class="flex items-center gap-2 pb-2">
+        <span>Called</span>
+        <input
+          class="input h-11 min-w-0 grow"
+          aria-label="What {file.name} is called"
+          maxlength="120"
+          value={file.name}
+          onchange={(e) => {
+            const name = e.currentTarget.value.trim();
+            if (name) void desk.rename(file.id, name);
+            else e.currentTarget.value = file.name;
+          }}
+        />
+      </label>
       <p>{file.samples.toLocaleString('en')} samples; taken: {file.used.join(', ')}.</p>
       {#if file.unknown.length}<p>Not known and left out: {file.unknown.join(', ')}.</p>{/if}
       {#each file.missing as words (words)}<p class="text-neutral">{words}</p>{/each}

@@ -147,6 +147,8 @@ export class DebriefDesk extends Working {
 
   remove = (file: string) => this.change(() => api.putAway('file', file));
 
+  rename = (file: string, name: string) => this.change(() => api.renameLaps(file, name));
+
   sayKind = (lap: DrivenLap, kind: LapKind) =>
     this.change(() => api.sayKind(lap.file, lap.number, kind === lap.recognised ? null : kind));
 

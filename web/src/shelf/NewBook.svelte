@@ -24,30 +24,20 @@
 
   async function refresh() {
     [circuits, cars] = await Promise.all([api.circuits(), api.cars()]);
-    circuitId ||= circuits[0]?.id ?? '';
-    carId ||= cars[0]?.id ?? '';
+    // What was brought in last is what a book is most likely wanted of.
+    circuitId ||= circuits.at(-1)?.id ?? '';
+    carId ||= cars.at(-1)?.id ?? '';
   }
   void reading.run(refresh);
 
-  async function take(file: File, what: 'circuit' | 'car') {
+  async function takeCar(file: File) {
     news = [];
     await reading.run(async () => {
-      news = what === 'circuit' ? await takeCircuit(file) : await takeCar(file);
+      const done = await api.importCar(file);
+      carId = done.id;
+      news = [`Taken in: ${done.name}.`, ...done.warnings];
       await refresh();
     });
-  }
-
-  async function takeCircuit(file: File) {
-    const done = await api.importCircuit(file);
-    circuitId = done.id;
-    const size = `${(done.length_m / 1000).toFixed(3)} km with ${done.corners} corners`;
-    return [`Taken in: ${done.name}, ${size}.`, ...done.warnings];
-  }
-
-  async function takeCar(file: File) {
-    const done = await api.importCar(file);
-    carId = done.id;
-    return [`Taken in: ${done.name}.`, ...done.warnings];
   }
 
   async function create(event: SubmitEvent) {
@@ -100,9 +90,11 @@
               {#each list as item (item.id)}<option value={item.id}>{item.name}</option>{/each}
             </select>
           {/if}
-          <FileButton look="h-12" data-take={what} onfile={(file) => take(file, what)}
-            >From a file</FileButton
-          >
+          {#if what === 'circuit'}
+            <a class="btn h-12" href="/circuits/new">Bring one in</a>
+          {:else}
+            <FileButton look="h-12" data-take="car" onfile={takeCar}>From a file</FileButton>
+          {/if}
         </div>
         <p class="text-neutral">{hint}</p>
       </fieldset>
@@ -111,7 +103,7 @@
       'Circuit',
       circuits,
       'circuit',
-      'Circuit GeoJSON or centreline CSV, up to 64 MB. A recorded GPX lap: bring in a circuit from the shelf.',
+      'One that is brought in is shown first, with what was understood of its file.',
     )}
     {@render choice('Car', cars, 'car', 'Car JSON; its schema is at /api/schemas/car.schema.json.')}
     <p class="-mt-4">

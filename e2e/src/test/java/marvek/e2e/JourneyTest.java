@@ -191,13 +191,15 @@ class JourneyTest {
     browser.see("#circuit option");
     int circuits = options("#circuit");
     int cars = options("#car");
+    browser.click("a[href='/circuits/new']");
     browser.chooseFile("[data-take=circuit]", cut);
     browser.seeText("[role=alert]", "cut off");
     assertThat(browser.text("[role=alert]")).contains("Line ").contains("Nothing was stored");
     browser.press("Close");
     browser.chooseFile("[data-take=circuit]", two);
     browser.seeText("[role=alert]", "2 points");
-    browser.press("Close");
+    browser.open("/new");
+    browser.see("#circuit option");
     browser.chooseFile("[data-take=car]", gearless);
     browser.seeText("[role=alert]", "/gearbox/ratios");
     assertThat(browser.text("[role=alert]")).contains("missing");
@@ -253,9 +255,15 @@ class JourneyTest {
     Files.writeString(oval, rows);
 
     browser.open("/new");
+    browser.click("a[href='/circuits/new']");
     browser.chooseFile("[data-take=circuit]", oval);
-    browser.seeText("[role=status]", "Mill Oval");
-    assertThat(browser.text("[role=status]")).contains("No column z_m");
+    browser.seeText("[data-preview] h2", "Mill Oval");
+    assertThat(browser.text("main")).contains("No column z_m");
+    browser.click("[data-take-in]");
+    browser.see("[data-strip]");
+    browser.open("/new");
+    browser.see("#circuit option");
+    browser.chooseWords("#circuit", "Mill Oval");
     browser.press("Compute the reference");
     browser.see("[data-lap]");
     assertThat(browser.text("h1")).contains("Mill Oval");

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -46,6 +47,23 @@ class LapsTest {
 
   private static double middle(List<Double> sorted) {
     return sorted.get(sorted.size() / 2);
+  }
+
+  @Test
+  void aFileIsCalledOtherwiseAndTheDebriefSaysSo() {
+    Scripts.Answer taken = scripts.upload(session + "/laps", "practice.laps.csv", simulated(2, 5));
+    String file = taken.body().path("id").asString();
+    assertThat(scripts.get(session + "/debrief").body().at("/files/0/name").asString())
+        .isEqualTo("practice.laps.csv");
+    Scripts.Answer renamed =
+        scripts.put("/api/laps/" + file + "/name", Map.of("name", " Morning, new pads "));
+    assertThat(renamed.status().value()).isEqualTo(204);
+    assertThat(scripts.get(session + "/debrief").body().at("/files/0/name").asString())
+        .isEqualTo("Morning, new pads");
+    assertThat(scripts.put("/api/laps/" + file + "/name", Map.of("name", " ")).status().value())
+        .isEqualTo(422);
+    assertThat(scripts.put("/api/laps/" + file + "/name", Map.of()).status().value())
+        .isEqualTo(400);
   }
 
   @Test

@@ -306,7 +306,7 @@ class LayoutTest {
             "file",
             "x.gpx",
             "<gpx/>".getBytes(StandardCharsets.UTF_8),
-            Map.of("settings", "{\"lap\":0}"));
+            Map.of("settings", "{\"lap\":-1}"));
     assertThat(bad.status().value()).isEqualTo(422);
     assertThat(bad.body().path("pointer").asString()).isEqualTo("/lap");
   }

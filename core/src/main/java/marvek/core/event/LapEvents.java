@@ -77,7 +77,7 @@ public final class LapEvents {
         }
       }
       if (owner >= 0) {
-        give(owner, zone);
+        give(ownerOf(zone, owner), zone);
       }
     }
   }
@@ -92,14 +92,23 @@ public final class LapEvents {
     return way >= -END_TOLERANCE_M ? way : road.distance(end, slowest);
   }
 
+  /**
+   * The corner before for a second press before a further apex of it. On a short lap every corner
+   * can say so of the other: then it stays where it is.
+   */
+  private int ownerOf(BrakingZone zone, int nearest) {
+    for (int back = 0; back < corners.size(); back++) {
+      int owner = Math.floorMod(nearest - back, corners.size());
+      if (!corners.get(owner).endsBefore(zone)) {
+        return owner;
+      }
+    }
+    return nearest;
+  }
+
   /** A zone that begins before the corner before has its apex is that one's up to there. */
   private void give(int owner, BrakingZone zone) {
     CornerSearch corner = corners.get(owner);
-    if (corner.endsBefore(zone)) {
-      // A second press before a further apex of the corner before.
-      give(Math.floorMod(owner - 1, corners.size()), zone);
-      return;
-    }
     if (corner.braking != null && zone.speedLossMps() <= corner.braking.speedLossMps()) {
       return;
     }

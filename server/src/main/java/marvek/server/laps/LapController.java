@@ -1,7 +1,10 @@
 package marvek.server.laps;
 
+import jakarta.validation.Valid;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import marvek.core.laps.RecordedLap;
@@ -9,6 +12,7 @@ import marvek.formats.LapPreview;
 import marvek.formats.Spelled;
 import marvek.server.books.Books;
 import marvek.server.contract.Holds;
+import marvek.server.contract.NameBody;
 import marvek.server.contract.OneOf;
 import marvek.server.sessions.Sessions;
 import org.jspecify.annotations.Nullable;
@@ -175,6 +179,13 @@ class LapController {
     return csv(laps.bytesOf(id), laps.file(id).name());
   }
 
+  /** Calls a file of laps otherwise. */
+  @PutMapping("/api/laps/{id}/name")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void renameLaps(@PathVariable UUID id, @Valid @RequestBody NameBody body) {
+    laps.rename(id, body.name());
+  }
+
   /** Removes a file of laps. */
   @DeleteMapping("/api/laps/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
@@ -229,7 +240,9 @@ class LapController {
   }
 
   private static ResponseEntity<byte[]> csv(byte[] bytes, String name) {
-    String disposition = ContentDisposition.attachment().filename(name).build().toString();
+    String file = name.toLowerCase(Locale.ROOT).endsWith(".csv") ? name : name + ".csv";
+    String disposition =
+        ContentDisposition.attachment().filename(file, StandardCharsets.UTF_8).build().toString();
     return ResponseEntity.ok()
         .contentType(CSV)
         .header(HttpHeaders.CONTENT_DISPOSITION, disposition)

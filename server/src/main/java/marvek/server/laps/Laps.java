@@ -11,6 +11,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import marvek.core.InvalidValueException;
 import marvek.core.PlainText;
+import marvek.core.Require;
 import marvek.core.laps.RecordedLap;
 import marvek.formats.LapPreview;
 import marvek.server.books.Books;
@@ -190,6 +191,21 @@ class Laps {
   /** Whether a session has any. */
   boolean any(UUID sessionId) {
     return repository.existsBySessionId(sessionId);
+  }
+
+  /**
+   * Calls a file of laps otherwise.
+   *
+   * @throws InvalidValueException of field "name" if it is empty or too long
+   */
+  void rename(UUID id, String name) {
+    String called = Require.text("name", name == null ? "" : name.strip(), LONGEST_NAME);
+    transaction.executeWithoutResult(
+        status -> {
+          StoredLapFile stored = file(id);
+          stored.call(called);
+          repository.saveAndFlush(stored);
+        });
   }
 
   void remove(UUID id) {

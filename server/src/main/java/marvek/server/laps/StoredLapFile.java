@@ -65,9 +65,13 @@ class StoredLapFile {
     return name;
   }
 
+  void call(String other) {
+    name = other;
+  }
+
   /** What tells whether anything of it has changed. */
   String state() {
-    return id + " " + size + " " + kinds + " " + stepsNoted;
+    return id + " " + name + " " + size + " " + kinds + " " + stepsNoted;
   }
 
   int size() {
