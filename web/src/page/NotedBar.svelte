@@ -18,6 +18,10 @@
     <p class="grow basis-72 leading-snug" role="status">
       <strong>{noted.marks.length === 1 ? 'One mark' : `${noted.marks.length} marks`} noted</strong
       >, not in the pages yet: {names}.
+      {#if noted.others}With them go {noted.others === 1
+          ? 'another edit'
+          : `${noted.others} other edits`} of
+        <a class="link" href="/circuits/{book.book!.circuitId}">the circuit's draft</a>.{/if}
       {#if book.changes > 0}Keep or discard the draft, then the pages can be told by them.{/if}
     </p>
     <button class="btn btn-ghost" disabled={noted.busy} onclick={() => noted.takeBack()}

@@ -40,7 +40,8 @@ export function freeName(called: string, taken: readonly string[]): string {
   for (let n = 2; ; n++) if (!taken.includes(`${called} ${n}`)) return `${called} ${n}`;
 }
 
-const sameMark = (a: Mark, b: Mark) => a.label === b.label && a.fromM === b.fromM;
+/** Whether two are one: by name and place. */
+export const sameMark = (a: Mark, b: Mark) => a.label === b.label && a.fromM === b.fromM;
 
 /** Marks of a draft that the version it is made from does not have. */
 export const newMarks = (kept: CircuitEdits, draft: CircuitEdits): Mark[] =>

@@ -1,12 +1,19 @@
 import { getContext, setContext } from 'svelte';
 import { api } from '../api/client';
-import type { Mark } from '../api/types';
+import type { Problem, Mark } from '../api/types';
 import { Working } from '../api/working.svelte';
 import type { BookState } from '../book/book-state.svelte';
 import type { CircuitState } from '../circuit/circuit-state.svelte';
-import { boardNumber, freeName, newMarks, type MarkKind } from './mark-kinds';
+import { boardNumber, freeName, newMarks, sameMark, type MarkKind } from './mark-kinds';
 
 const KEY = Symbol('noted');
+
+const MEANWHILE: Problem = {
+  title: 'Changed meanwhile',
+  detail:
+    'Somebody else edits this circuit too. What is noted stands here as it is now: do it again.',
+  status: 412,
+};
 
 /**
  * Marks that are noted from the pages: they wait in the circuit's draft until the pages are told by
@@ -21,8 +28,13 @@ export class NotedMarks extends Working {
   /** Noted, and not in the pages yet. */
   readonly marks: Mark[] = $derived.by(() => {
     const { view, edits } = this.circuit ?? {};
-    return view && edits ? newMarks(view.edits, edits) : [];
+    const here = view?.id === this.book.book?.circuitId;
+    return here && view && edits ? newMarks(view.edits, edits) : [];
   });
+  /** Changes of the circuit's draft that are no new marks: they become a version with them. */
+  readonly others = $derived(
+    this.circuit?.changes.filter((change) => change.kind !== 'MARK_NEW').length ?? 0,
+  );
   readonly saving = $derived(this.circuit?.saving ?? false);
 
   constructor(private readonly book: BookState) {
@@ -61,19 +73,33 @@ export class NotedMarks extends Working {
       const circuit = await this.open();
       if (!circuit?.edits) return;
       const value = kind.type === 'DISTANCE_BOARD' ? boardNumber(toCorner) : undefined;
-      circuit.goTo(station);
-      circuit.addMark({
-        type: kind.type,
-        side: kind.side ?? side,
-        label: freeName(
-          value ? `${value} ${kind.called}` : kind.called,
-          circuit.edits.marks.map((mark) => mark.label),
-        ),
-        valueM: value,
+      await this.put(circuit, () => {
+        circuit.goTo(station);
+        circuit.addMark({
+          type: kind.type,
+          side: kind.side ?? side,
+          label: freeName(
+            value ? `${value} ${kind.called}` : kind.called,
+            circuit.edits!.marks.map((mark) => mark.label),
+          ),
+          valueM: value,
+        });
       });
-      await circuit.save();
-      this.problem = circuit.problem;
     });
+  }
+
+  /** Edits the circuit; what somebody else kept of it meanwhile comes first and stays. */
+  private async put(circuit: CircuitState, edit: () => void) {
+    edit();
+    await circuit.save();
+    if (circuit.theirs !== undefined) {
+      await circuit.takeTheirs();
+      edit();
+      await circuit.save();
+    }
+    this.problem = circuit.theirs === undefined ? circuit.problem : MEANWHILE;
+    // What was not kept is not shown as noted.
+    if (this.problem) circuit.undo();
   }
 
   /** Takes back the mark that was noted last. */
@@ -81,10 +107,12 @@ export class NotedMarks extends Working {
     return this.run(async () => {
       const circuit = this.circuit!;
       const last = this.marks[this.marks.length - 1];
-      circuit.pick({ kind: 'marks', index: circuit.edits!.marks.indexOf(last) });
-      circuit.remove();
-      await circuit.save();
-      this.problem = circuit.problem;
+      await this.put(circuit, () => {
+        const index = circuit.edits!.marks.findIndex((mark) => sameMark(mark, last));
+        if (index < 0) return;
+        circuit.pick({ kind: 'marks', index });
+        circuit.remove();
+      });
     });
   }
 
@@ -94,7 +122,11 @@ export class NotedMarks extends Working {
       const circuit = this.circuit!;
       const kept = await circuit.keep(`Marks noted from the pages of ${this.book.book!.name}`, '');
       this.problem = circuit.problem;
-      if (!kept || circuit.problem) return;
+      if (circuit.theirs !== undefined) {
+        await circuit.takeTheirs();
+        this.problem = MEANWHILE;
+      }
+      if (!kept || this.problem) return;
       this.book.book = await api.book(this.book.id);
       await this.book.moveToNewestLayout();
       this.circuit = undefined;

@@ -196,12 +196,22 @@ public final class RoadTable {
     for (int c = 0; c < columns.length; c++) {
       if (columns[c] != null) {
         row[c] = number(record, c, point) * columns[c].factor();
-        boolean place =
-            columns[c].quantity() != RoadColumn.Quantity.HEIGHT
-                && columns[c].quantity() != RoadColumn.Quantity.BANKING;
-        if (place && Double.isNaN(row[c])) {
-          // A logger writes a row for each of its channels: those without a position are not ours.
-          return;
+        if (Double.isNaN(row[c])) {
+          switch (columns[c].quantity()) {
+            // A logger writes a row for each of its channels: those without a position are not
+            // ours.
+            case X, Y, LATITUDE, LONGITUDE -> {
+              return;
+            }
+            case WIDTH, WIDTH_LEFT, WIDTH_RIGHT ->
+                throw BadFileException.atLine(
+                    record.getStartingLineNumber(),
+                    header.get(c),
+                    "is empty: give the width at each point, or leave the column out.");
+            default -> {
+              // Without a height or a banking a point is one all the same.
+            }
+          }
         }
       }
     }

@@ -163,6 +163,9 @@ class RoadTableTest {
         .hasMessageContaining("is a second column for");
     assertThatThrownBy(() -> read(table("x,y", 0, i -> ""), Map.of()))
         .hasMessageContaining("has no points");
+    byte[] gap = table("x,y,width", 60, i -> i == 30 ? "300,0," : of("%d,0,9", 10 * i));
+    assertThatThrownBy(() -> read(gap, Map.of()))
+        .hasMessageContaining("Line 32, width: is empty: give the width at each point");
     byte[] narrow = table("x,y,width", 60, i -> of("%d,0,%d", 10 * i, i == 30 ? -2 : 9));
     assertThatThrownBy(() -> read(narrow, Map.of())).hasMessageContaining("Line 32, width_left_m");
   }
