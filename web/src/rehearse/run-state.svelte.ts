@@ -95,7 +95,8 @@ export class RunDesk extends Working {
   /** Takes a frame; gives the station to show [m]. */
   tick(stamp: number): number {
     if (this.phase === 'counting') {
-      this.count = Math.max(0, Math.ceil((this.#goesAt - stamp) / 1000));
+      // A frame's stamp may lie a little before the key's that began the count.
+      this.count = Math.min(COUNT_S, Math.max(0, Math.ceil((this.#goesAt - stamp) / 1000)));
       if (stamp >= this.#goesAt) {
         // It goes from when it was to go, not from the frame that notices it.
         this.#clock = started(this.#clock, this.#goesAt);

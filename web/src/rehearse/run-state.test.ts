@@ -69,6 +69,15 @@ describe('a run', () => {
     expect(run.tick(6000)).toBeCloseTo(100, 6);
   });
 
+  it('counts from three, also if the first frame was begun before the key was pressed', async () => {
+    const run = await desk();
+    await run.begin(1000);
+    run.tick(990);
+    expect(run.count).toBe(3);
+    expect(run.tick(2500)).toBe(0);
+    expect(run.count).toBe(2);
+  });
+
   it('takes presses by their own stamps, at any share of the speed', async () => {
     const run = await desk();
     run.share = 0.5;

@@ -42,9 +42,9 @@ class AnswersJourneyTest {
     browser.press("Ways through");
     browser.see("[data-school=fastest]");
     assertThat(browser.text("[data-school=fastest]")).contains("faster");
-    assertThat(browser.count("[data-line]")).isEqualTo(3);
+    browser.seeCount("[data-line]", 3);
     browser.click("[data-school=v] input");
-    assertThat(browser.count("[data-line]")).isEqualTo(4);
+    browser.seeCount("[data-line]", 4);
     browser.click("[data-school=fastest] button");
     browser.seeText("aside", "1 change");
     browser.seeText("[data-answer]", "faster");
@@ -85,7 +85,7 @@ class AnswersJourneyTest {
     browser.seeText("[data-day=wet]", "earlier");
     assertThat(browser.text("[data-day=wet]")).contains("slower at the lowest");
     assertThat(browser.text("[data-day=cold-first-lap]")).contains("slower");
-    assertThat(browser.count("[data-line]")).isEqualTo(1);
+    browser.seeCount("[data-line]", 1);
     browser.key("c");
     browser.seeText("h1", "What changed");
   }

@@ -10,10 +10,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
+import java.util.function.Function;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.OutputType;
+import org.openqa.selenium.StaleElementReferenceException;
 import org.openqa.selenium.TimeoutException;
+import org.openqa.selenium.WebDriver;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.WindowType;
 import org.openqa.selenium.chrome.ChromeDriver;
@@ -21,6 +24,7 @@ import org.openqa.selenium.chrome.ChromeDriverService;
 import org.openqa.selenium.chrome.ChromeOptions;
 import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.support.ui.ExpectedConditions;
+import org.openqa.selenium.support.ui.FluentWait;
 import org.openqa.selenium.support.ui.Select;
 import org.openqa.selenium.support.ui.WebDriverWait;
 import org.springframework.util.FileSystemUtils;
@@ -232,42 +236,58 @@ final class Browser implements AutoCloseable {
     until().until(ExpectedConditions.invisibilityOfElementLocated(By.cssSelector(css)));
   }
 
-  private WebDriverWait until() {
-    return new WebDriverWait(driver, PATIENCE);
+  /** A list is drawn anew while it is looked at: what is gone then is looked for again. */
+  private FluentWait<WebDriver> until() {
+    return new WebDriverWait(driver, PATIENCE).ignoring(StaleElementReferenceException.class);
+  }
+
+  /** Waits until there are so many of a kind. */
+  void seeCount(String css, int number) {
+    until().until(ExpectedConditions.numberOfElementsToBe(By.cssSelector(css), number));
+  }
+
+  /** Presses what is found, the new one if it was drawn anew in between. */
+  private void clickFound(Function<WebDriver, WebElement> find) {
+    until()
+        .until(
+            d -> {
+              WebElement found = find.apply(d);
+              if (found == null) {
+                return false;
+              }
+              found.click();
+              return true;
+            });
   }
 
   void click(String css) {
-    until().until(ExpectedConditions.elementToBeClickable(By.cssSelector(css))).click();
+    clickFound(ExpectedConditions.elementToBeClickable(By.cssSelector(css)));
   }
 
   /** Presses the button that carries a text. */
   void press(String text) {
     By button = By.xpath("//button[contains(normalize-space(.), '" + text + "')]");
-    until().until(ExpectedConditions.elementToBeClickable(button)).click();
+    clickFound(ExpectedConditions.elementToBeClickable(button));
   }
 
   /** The same within a part of the screen. */
   void press(String text, String within) {
-    until()
-        .until(
-            d ->
-                d.findElement(By.cssSelector(within)).findElements(By.tagName("button")).stream()
-                    .filter(button -> button.getText().strip().contains(text))
-                    .findFirst()
-                    .orElse(null))
-        .click();
+    clickFound(
+        d ->
+            d.findElement(By.cssSelector(within)).findElements(By.tagName("button")).stream()
+                .filter(button -> button.getText().strip().contains(text))
+                .findFirst()
+                .orElse(null));
   }
 
   /** Presses the thing of a kind that begins with some words. */
   void clickWords(String css, String words) {
-    until()
-        .until(
-            d ->
-                d.findElements(By.cssSelector(css)).stream()
-                    .filter(e -> e.getText().strip().contains(words))
-                    .findFirst()
-                    .orElse(null))
-        .click();
+    clickFound(
+        d ->
+            d.findElements(By.cssSelector(css)).stream()
+                .filter(e -> e.getText().strip().contains(words))
+                .findFirst()
+                .orElse(null));
   }
 
   /** Waits until something holds. */

@@ -238,11 +238,8 @@ class CircuitJourneyTest {
     String book = newBook(circuit);
     browser.open("/circuits/" + circuit + "/walk");
     browser.press("Begin the walk");
-    int items =
-        browser
-            .driver()
-            .findElements(org.openqa.selenium.By.cssSelector("main li .checkbox"))
-            .size();
+    browser.see("main li .checkbox");
+    int items = browser.count("main li .checkbox");
     assertThat(items).isGreaterThan(3);
     browser.click("main li .checkbox");
     browser.seeText("main", (items - 1) + " of " + items);

@@ -59,7 +59,7 @@ class DebriefJourneyTest {
         .contains("1 out")
         .contains("best")
         .contains("7 in");
-    assertThat(browser.count("[data-corners] tbody tr")).isEqualTo(13);
+    browser.seeCount("[data-corners] tbody tr", 13);
     assertThat(browser.text("[data-findings]"))
         .contains("early")
         .contains("too slow at the lowest place")
@@ -116,7 +116,7 @@ class DebriefJourneyTest {
     String practice = scripts.get("/api/books/" + demo + "/sessions").body().at("/0/id").asString();
     browser.open("/books/" + demo + "/sessions/" + practice + "/debrief");
     browser.see("[data-findings]");
-    assertThat(browser.count("[data-finding]")).isEqualTo(6);
+    browser.seeCount("[data-finding]", 6);
     for (String finding :
         List.of(
             "1 braked-early",
@@ -145,13 +145,13 @@ class DebriefJourneyTest {
     browser.set("[aria-label='Why it is dismissed']", "Traffic in that corner");
     browser.press("Dismiss for these laps");
     browser.seeText("[data-dismissed] summary", "1 dismissed");
-    assertThat(browser.count("[data-finding]")).isEqualTo(before - 1);
+    browser.seeCount("[data-finding]", before - 1);
     browser.reload();
     browser.click("[data-dismissed] summary");
     browser.seeText("[data-dismissed]", "Traffic in that corner");
     browser.press("Show again");
     browser.seeNoMore("[data-dismissed]");
-    assertThat(browser.count("[data-finding]")).isEqualTo(before);
+    browser.seeCount("[data-finding]", before);
 
     browser.click("#debrief-remarks");
     browser.choose("[aria-label='Who says it']", "coach");

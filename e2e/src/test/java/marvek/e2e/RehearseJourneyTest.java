@@ -96,7 +96,7 @@ class RehearseJourneyTest {
       Thread.sleep(220);
     }
     browser.seeText("[data-lap-in-the-head]", "in the head");
-    assertThat(browser.count("[data-lap-in-the-head] tbody tr")).isEqualTo(beats);
+    browser.seeCount("[data-lap-in-the-head] tbody tr", beats);
     assertThat(browser.text("[data-lap-in-the-head]")).contains("fast: something is left out");
     JsonNode kept = scripts.get("/api" + book + "/stopwatch").body().path("laps");
     assertThat(kept).hasSize(1);

@@ -7,7 +7,6 @@ import marvek.server.Scripts;
 import marvek.server.ServerTest;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.By;
-import org.openqa.selenium.WebElement;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.resttestclient.TestRestTemplate;
 import org.springframework.boot.test.web.server.LocalServerPort;
@@ -24,11 +23,7 @@ class ShelfJourneyTest {
   }
 
   private void more(Browser browser, String thing, String item) {
-    for (WebElement button : browser.driver().findElements(By.cssSelector("[data-more]"))) {
-      if (button.getText().strip().equals("More with " + thing)) {
-        button.click();
-      }
-    }
+    browser.clickWords("[data-more]", "More with " + thing);
     browser.clickWords("[role=menuitem]", item);
   }
 

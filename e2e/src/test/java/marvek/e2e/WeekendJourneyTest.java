@@ -50,7 +50,7 @@ class WeekendJourneyTest {
   void aWetQualifyingIsPreparedFromADryPracticeBriefedAndPrinted() throws IOException {
     browser.open(book + "/sessions");
     browser.seeText("[data-sessions]", "to be prepared");
-    assertThat(browser.count("[data-sessions] li")).isEqualTo(3);
+    browser.seeCount("[data-sessions] li", 3);
     browser.click("[data-sessions] li:nth-child(2) a");
     browser.seeText("h1", "Qualifying");
     browser.click("a[href$='/prepare']");
@@ -75,8 +75,8 @@ class WeekendJourneyTest {
     browser.click("[data-issued] a");
     browser.seeText("[data-brief]", "brake 65 m earlier");
     assertThat(browser.count("[data-not-prepared]")).isZero();
-    assertThat(browser.count("[data-focus] li")).isEqualTo(3);
-    assertThat(browser.count("[data-warm-up] li")).isEqualTo(4);
+    browser.seeCount("[data-focus] li", 3);
+    browser.seeCount("[data-warm-up] li", 4);
     assertThat(browser.text("[data-targets]")).contains("expert").contains("beginner");
 
     browser.click("nav [data-cards]");
@@ -171,7 +171,7 @@ class WeekendJourneyTest {
     browser.open(session(2));
     browser.press("Ask the weather station");
     browser.see("[data-forecast]");
-    assertThat(browser.count("[data-forecast] tbody tr")).isEqualTo(4);
+    browser.seeCount("[data-forecast] tbody tr", 4);
     String air = browser.text("[data-forecast] tbody tr:nth-child(2) td:nth-child(3)");
     browser.click("[data-forecast] tbody tr:nth-child(2) button");
     browser.seeText("[data-keeping]", "Kept");
