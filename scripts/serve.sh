@@ -102,7 +102,7 @@ start_server() {
   until readiness; do
     if ! kill -0 "$server" 2>/dev/null; then
       echo "The server did not start. The end of $data/server.log:" >&2
-      tail -15 "$data/server.log" >&2
+      grep -v '\[cds\]' "$data/server.log" | tail -15 >&2
       explain "$data/server.log"
       exit 1
     fi
@@ -140,7 +140,7 @@ stay_up() {
   wait "$server" || status=$?
   if [ "$status" != 0 ] && [ "$status" != 143 ]; then # 143: it was asked to
     echo "The server has ended by itself. The end of $data/server.log:" >&2
-    tail -15 "$data/server.log" >&2
+    grep -v '\[cds\]' "$data/server.log" | tail -15 >&2
     echo "Nothing stored is lost: start again." >&2
     exit 1
   fi

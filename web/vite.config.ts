@@ -1,6 +1,7 @@
 import { svelte } from '@sveltejs/vite-plugin-svelte';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'vitest/config';
+import { firstBook, firstParts } from './first-parts.mjs';
 import { guideSections } from './guide-sections.mjs';
 
 // During development the API comes from a running `./marvek start`.
@@ -10,7 +11,7 @@ const server = process.env.MARVEK_URL ?? 'http://127.0.0.1:8080';
 const proxied = { target: server, headers: { origin: server } };
 
 export default defineConfig({
-  plugins: [svelte(), tailwindcss(), guideSections()],
+  plugins: [svelte(), tailwindcss(), guideSections(), firstParts()],
   server: {
     host: '127.0.0.1',
     // The guide lies beside the interface.
@@ -29,8 +30,13 @@ export default defineConfig({
           groups: [
             {
               name: 'common',
-              test: /\/src\/(ui\/(?!Dialog|Keys|Menu|Popover|Stale|Tabs)|units|api)/,
+              test: /\/src\/(ui\/(?!Dialog|Keys|Menu|Popover|Stale|Tabs)|units|api|say\/say)/,
             },
+            {
+              name: 'parts',
+              test: /\/node_modules\/(bits-ui|@floating-ui|svelte-toolbelt|runed)\/|\/src\/ui\/Menu/,
+            },
+            { name: firstBook },
           ],
         },
       },

@@ -19,6 +19,8 @@ export const api = {
     answer(
       http.GET('/api/books/{id}/revisions/{number}/view', { params: { path: { id, number } } }),
     ),
+  newestView: (id: string) =>
+    answer(http.GET('/api/books/{id}/view', { params: { path: { id } } })),
   revision: (id: string, number: number) =>
     answer(http.GET('/api/books/{id}/revisions/{number}', { params: { path: { id, number } } })),
   tryOut: (id: string, draft: Draft, signal?: AbortSignal) =>
@@ -66,6 +68,8 @@ export const api = {
     answer(
       http.POST('/api/books/{id}/purposes', { params: { path: { id } }, body: draft, signal }),
     ),
+  cornersToFind: () => answer(http.GET('/api/search/corners')),
+  marksToFind: () => answer(http.GET('/api/search/marks')),
   allSessions: () => answer(http.GET('/api/sessions')),
   sessions: (book: string) =>
     answer(http.GET('/api/books/{id}/sessions', { params: { path: { id: book } } })),

@@ -826,6 +826,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/books/{id}/view": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * The same of the newest revision, so that a book is opened with one question.
+         * @description The same of the newest revision, so that a book is opened with one question.
+         */
+        get: operations["viewBook"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/books/{id}/weather": {
         parameters: {
             query?: never;
@@ -1714,6 +1734,46 @@ export interface paths {
          * @description The JSON Schema of a car's file.
          */
         get: operations["getCarSchema"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/search/corners": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * The corners of all books with their notes, by book and in the order they are driven.
+         * @description The corners of all books with their notes, by book and in the order they are driven.
+         */
+        get: operations["searchCorners"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/search/marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * The marks of all circuits, by circuit.
+         * @description The marks of all circuits, by circuit.
+         */
+        get: operations["searchMarks"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2757,6 +2817,20 @@ export interface components {
          * @enum {unknown}
          */
         BookSchool: "rounded" | "late-apex" | "v" | "tight" | "double-apex" | "defend" | "fastest";
+        /** @description A corner of a book as its newest revision has it. */
+        BookSearchFoundCorner: {
+            book: string;
+            /** Format: uuid */
+            bookId: string;
+            /** Format: int32 */
+            corner: number;
+            /** @description empty where it has none */
+            name: string;
+            /** @description free text, may be empty */
+            notes: string;
+            /** @description where to go if it goes wrong, may be empty */
+            wayOut: string;
+        };
         BookSentence: {
             /** @description of the catalogue, x-sentences of the server's description */
             code: string;
@@ -4499,6 +4573,15 @@ export interface components {
             standsM: number;
             /** Format: double */
             stationM: number;
+        };
+        /** @description A mark of a circuit as its newest layout version has it. */
+        MarkSearchFoundMark: {
+            circuit: string;
+            /** Format: uuid */
+            circuitId: string;
+            label: string;
+            /** @description free text, may be empty */
+            note: string;
         };
         /** @description What something is to be called. */
         NameBody: {
@@ -6848,6 +6931,37 @@ export interface operations {
             };
         };
     };
+    viewBook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ViewsTried"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     askWeather: {
         parameters: {
             query: {
@@ -8523,6 +8637,64 @@ export interface operations {
                 };
                 content: {
                     "application/schema+json": string;
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    searchCorners: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BookSearchFoundCorner"][];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    searchMarks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MarkSearchFoundMark"][];
                 };
             };
             /** @description What is wrong, where, and what to do */

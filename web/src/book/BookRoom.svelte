@@ -166,6 +166,7 @@
       current={/\/(compare|car|calls|steps|rehearse.*|beside\/.*|sessions.*)$/.test(route.pathname)
         ? -1
         : number}
+      onturn={turn}
     />
   </div>
   <DraftBar bind:keeping />

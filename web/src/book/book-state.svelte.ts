@@ -69,11 +69,19 @@ export class BookState extends Working {
 
   async open(number?: number) {
     await this.run(async () => {
-      [this.book, this.checks] = await Promise.all([api.book(this.id), api.checks(this.id)]);
-      const wanted = number ?? this.book.revisions[this.book.revisions.length - 1].number;
+      // Asked for at once: a first view waits for the slowest of them, not for one after the other.
+      const [book, checks, view] = await Promise.all([
+        api.book(this.id),
+        api.checks(this.id),
+        number === undefined ? api.newestView(this.id) : api.view(this.id, number),
+      ]);
       // What is still on its way belongs to the draft of another revision.
       this.trying.forget();
-      this.base = this.view = await api.view(this.id, wanted);
+      const listed = book.revisions.some((line) => line.number === view.revision.number);
+      // One that was kept in between is not in the list yet.
+      this.book = listed ? book : await api.book(this.id);
+      this.checks = checks;
+      this.base = this.view = view;
       this.history = begin(this.base.revision);
       localStorage.setItem('marvek.lastBook', this.id);
       if (number === undefined) await this.resumeDraft();

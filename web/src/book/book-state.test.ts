@@ -29,6 +29,7 @@ vi.mock('../api/client', async () => {
 const calls = vi.hoisted(() => () => ({
   book: async () => ({ revisions: server.revisions }),
   checks: async () => [],
+  newestView: async () => lap(100, server.revisions.at(-1)!.number),
   view: async (_: string, number: number) => lap(100, number),
   revision: async (_: string, number: number) => theirs(number),
   change: () => new Promise<View>((resolve) => tried.push(resolve)),

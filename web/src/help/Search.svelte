@@ -19,20 +19,23 @@
   untrack(() => {
     void reading.run(async () => {
       const id = /^\/books\/([^/]+)/.exec(route.pathname)?.[1];
-      const [books, circuits, sessions] = await Promise.all([
+      const [books, circuits, sessions, corners, marks] = await Promise.all([
         api.books(),
         api.circuits(),
         api.allSessions(),
+        api.cornersToFind(),
+        api.marksToFind(),
       ]);
       const book = books.find((b) => b.id === id);
       const view =
         book && (await api.view(book.id, book.revisions[book.revisions.length - 1].number));
       const open = view && {
         id: book.id,
+        circuitId: book.circuitId,
         pages: view.revision.pages,
         marks: view.trace.marks,
       };
-      all = hits({ books, circuits, sessions, open });
+      all = hits({ books, circuits, sessions, corners, marks, open });
     });
   });
 
@@ -88,7 +91,7 @@
       {reading.busy
         ? 'Reading …'
         : typed.trim()
-          ? 'Nothing has these words. Corners, marks and notes are those of the open book.'
+          ? 'Nothing has these words.'
           : 'Type a part of the name. Arrows choose, Enter goes there.'}
     </p>
   {/if}

@@ -1,8 +1,11 @@
+import type { components } from '../api/schema';
 import type { BookView, CornerPage, Mark } from '../api/types';
 import type { CircuitSummary } from '../circuit/types';
 import type { KeptSession } from '../api/sessions';
 import { hourWords, sessionName } from '../session/words';
 import { cornerName } from '../ui/corner-name';
+
+type Schema = components['schemas'];
 
 /** Something that can be gone to. */
 export interface Hit {
@@ -14,19 +17,27 @@ export interface Hit {
   href: string;
 }
 
+/** A corner of any book, and what its page notes. */
+export type FoundCorner = Schema['BookSearchFoundCorner'];
+/** A mark of any circuit. */
+export type FoundMark = Schema['MarkSearchFoundMark'];
+
 /** What is kept, as far as it is known here. */
 export interface Known {
   books: readonly Pick<BookView, 'id' | 'name' | 'circuit' | 'car'>[];
   circuits: readonly Pick<CircuitSummary, 'id' | 'name' | 'layout'>[];
   sessions: readonly KeptSession[];
-  /** The book that is open. */
-  open?: { id: string; pages: readonly CornerPage[]; marks: readonly Mark[] };
+  corners: readonly FoundCorner[];
+  marks: readonly FoundMark[];
+  /** The book that is open, whose things come first. */
+  open?: { id: string; circuitId: string; pages: readonly CornerPage[]; marks: readonly Mark[] };
 }
 
 /** Everything that can be gone to. */
-export function hits({ books, circuits, sessions, open }: Known): Hit[] {
+export function hits({ books, circuits, sessions, corners, marks, open }: Known): Hit[] {
   return [
-    ...(open ? inBook(open) : []),
+    ...corners.filter((corner) => corner.bookId === open?.id).flatMap((corner) => ofCorner(corner)),
+    ...(open ? marksBefore(open) : []),
     ...books.map((book) => ({
       kind: 'book',
       name: book.name,
@@ -45,32 +56,51 @@ export function hits({ books, circuits, sessions, open }: Known): Hit[] {
       words: layout,
       href: `/circuits/${id}`,
     })),
+    ...corners
+      .filter((corner) => corner.bookId !== open?.id)
+      .flatMap((corner) => ofCorner(corner, corner.book)),
+    ...marks
+      .filter((mark) => mark.circuitId !== open?.circuitId)
+      .map(({ circuitId, circuit, label, note }) => ({
+        kind: 'mark',
+        name: label,
+        words: `${circuit}${note && `: ${note}`}`,
+        href: `/circuits/${circuitId}`,
+      })),
   ];
 }
 
-function inBook({ id, pages, marks }: NonNullable<Known['open']>): Hit[] {
-  const at = (corner: number) => `/books/${id}/corner/${corner}`;
+const pageAt = (book: string, corner: number) => `/books/${book}/corner/${corner}`;
+
+/** A corner and what its page notes; the book is said where it is another than the open one. */
+function ofCorner({ bookId, corner, name, notes, wayOut }: FoundCorner, book?: string): Hit[] {
+  const href = pageAt(bookId, corner);
+  const called = cornerName({ corner, name });
   return [
-    ...pages.map((page) => ({ kind: 'corner', name: cornerName(page), href: at(page.corner) })),
-    ...marks.flatMap((mark) => {
-      const page = pageOf(pages, mark);
-      return page
-        ? [
-            {
-              kind: 'mark',
-              name: mark.label,
-              words: `before ${cornerName(page)}${mark.note && `: ${mark.note}`}`,
-              href: at(page.corner),
-            },
-          ]
-        : [];
-    }),
-    ...pages.flatMap((page) =>
-      [page.notes, page.wayOut].flatMap((note) =>
-        note ? [{ kind: 'note', name: note, words: cornerName(page), href: at(page.corner) }] : [],
-      ),
-    ),
+    { kind: 'corner', name: called, words: book, href },
+    ...[notes, wayOut].filter(Boolean).map((note) => ({
+      kind: 'note',
+      name: note,
+      words: book ? `${called}, ${book}` : called,
+      href,
+    })),
   ];
+}
+
+function marksBefore({ id, pages, marks }: NonNullable<Known['open']>): Hit[] {
+  return marks.flatMap((mark) => {
+    const page = pageOf(pages, mark);
+    return page
+      ? [
+          {
+            kind: 'mark',
+            name: mark.label,
+            words: `before ${cornerName(page)}${mark.note && `: ${mark.note}`}`,
+            href: pageAt(id, page.corner),
+          },
+        ]
+      : [];
+  });
 }
 
 /** The corner that a mark stands before or in: the first that ends behind it. */

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Conditions, SurfacePart } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
+  import Amount from '../ui/Amount.svelte';
   import { lengthFrom, lengthIn } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
   import { fieldWords, SURFACES } from './words';
@@ -26,11 +27,6 @@
     ),
   );
 
-  function typed(i: number, end: 'from_m' | 'to_m', text: string) {
-    const value = Number(text.replace(',', '.'));
-    if (Number.isFinite(value)) change(i, { [end]: lengthFrom(value, preferences.length) });
-  }
-
   function wetterThan(surface: Conditions['surface']): Conditions['surface'] {
     return surface === 'dry' ? 'damp' : 'wet';
   }
@@ -54,18 +50,16 @@
     </select>
     {#each ['from_m', 'to_m'] as const as end (end)}
       <span>{end === 'from_m' ? '' : '–'}</span>
-      <input
-        class="input h-11 w-16 px-1 text-right text-lg"
-        inputmode="decimal"
-        aria-label="Part {i + 1} {end === 'from_m'
-          ? 'from'
-          : 'to'}, in {preferences.length} from the line"
-        aria-invalid={error !== undefined}
-        value={shown(part[end])}
-        onchange={(e) => typed(i, end, e.currentTarget.value)}
+      <Amount
+        label="Part {i + 1} {end === 'from_m' ? 'from' : 'to'}"
+        own
+        value={lengthIn(part[end], preferences.length)}
+        unit={end === 'to_m' ? preferences.length : ''}
+        min={0}
+        max={Math.round(lengthIn(trace.length_m, preferences.length))}
+        onchange={(figure) => change(i, { [end]: lengthFrom(figure, preferences.length) })}
       />
     {/each}
-    <span>{preferences.length}</span>
     <button
       class="btn btn-ghost w-11 px-0"
       aria-label="Remove part {i + 1}"

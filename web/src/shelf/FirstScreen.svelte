@@ -16,6 +16,9 @@
       else await navigate('/shelf', { replace: true });
     });
   void openBook();
+  // The book's parts come while it is asked which book it is.
+  void import('../book/BookShell.svelte');
+  void import('../book/BookScreen.svelte');
 </script>
 
 <main class="p-8">

@@ -141,6 +141,9 @@
 <style>
   .plate {
     cursor: ns-resize;
+  }
+  /* A group of a drawing has none: without it on what is touched, the page is scrolled instead. */
+  .plate :global(*) {
     touch-action: none;
   }
   .plate:focus-visible {

@@ -17,7 +17,12 @@
   }
   const { value, label, unit = '', min, max, step = 1, own = false, onchange }: Props = $props();
 
-  const shown = $derived(step < 1 ? value.toFixed(2).replace(/0$/, '') : String(Math.round(value)));
+  /** What somebody typed is shown as he typed it; the model's is whole, as its tenths say nothing. */
+  const shown = $derived(
+    step < 1
+      ? value.toFixed(2).replace(/0$/, '')
+      : String(own ? +value.toFixed(1) : Math.round(value)),
+  );
 
   /** What is typed and cannot be; it stays in the field until it is put right or left with Esc. */
   let wrong = $state<string>();

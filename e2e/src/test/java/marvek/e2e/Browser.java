@@ -346,6 +346,56 @@ final class Browser implements AutoCloseable {
         .perform();
   }
 
+  /** A finger goes along from the middle of something [px], at a pace [px/s], and is lifted. */
+  void flick(String css, int dx, int pace) {
+    Map<String, Double> middle = middleOf(css);
+    driver.executeCdpCommand(
+        "Input.synthesizeScrollGesture",
+        Map.of(
+            "x",
+            middle.get("x"),
+            "y",
+            middle.get("y"),
+            "xDistance",
+            dx,
+            "speed",
+            pace,
+            "gestureSourceType",
+            "touch"));
+  }
+
+  /** A finger is put on the middle of something, goes up or down [px] and stays there. */
+  void holdAndMove(String css, int dy) {
+    Map<String, Double> middle = middleOf(css);
+    double x = middle.get("x");
+    double y = middle.get("y");
+    touch("touchStart", List.of(Map.of("x", x, "y", y)));
+    for (int step = 1; step <= 4; step++) {
+      touch("touchMove", List.of(Map.of("x", x, "y", y + dy * step / 4.0)));
+    }
+  }
+
+  void liftFinger() {
+    touch("touchEnd", List.of());
+  }
+
+  private void touch(String type, List<Map<String, Double>> points) {
+    driver.executeCdpCommand(
+        "Input.dispatchTouchEvent", Map.of("type", type, "touchPoints", points));
+  }
+
+  private Map<String, Double> middleOf(String css) {
+    Map<?, ?> box =
+        (Map<?, ?>)
+            driver.executeScript(
+                "arguments[0].scrollIntoView({block: 'center'});"
+                    + "const b = arguments[0].getBoundingClientRect();"
+                    + "return {x: b.x + b.width / 2, y: b.y + b.height / 2}",
+                see(css));
+    return Map.of(
+        "x", ((Number) box.get("x")).doubleValue(), "y", ((Number) box.get("y")).doubleValue());
+  }
+
   /** Clicks at an offset from the middle of something [px]. */
   void clickAt(String css, int dx, int dy) {
     new Actions(driver).moveToElement(see(css), dx, dy).click().perform();

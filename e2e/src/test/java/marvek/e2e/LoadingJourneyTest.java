@@ -13,6 +13,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.resttestclient.TestRestTemplate;
 import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.ResponseEntity;
 
 /** What a window fetches of the interface itself, and what it says where it cannot. */
 @ServerTest
@@ -56,6 +58,30 @@ class LoadingJourneyTest {
                             + ".reduce((sum, r) => sum + r.encodedBodySize, 0)"))
             .doubleValue();
     assertThat(bytes).isBetween(20_000.0, MOST_SCRIPT_BYTES);
+  }
+
+  /** What the page names is fetched while the browser still reads what all screens need. */
+  @Test
+  void thePageNamesAllScriptsOfTheFirstBook() {
+    browser.openBook();
+    for (String path : List.of("/", browser.path(), browser.path() + "/corner/4")) {
+      browser.open(path);
+      browser.see(path.endsWith("4") ? "[data-plate=B]" : "[data-lap]");
+      ResponseEntity<String> page = http.getForEntity(path, String.class);
+      String named = page.getHeaders().getFirst(HttpHeaders.LINK) + page.getBody();
+      assertThat(scripts()).hasSizeGreaterThan(4).allMatch(named::contains);
+    }
+  }
+
+  /** Paths of the scripts that the open page fetched. */
+  @SuppressWarnings("unchecked")
+  private List<String> scripts() {
+    return (List<String>)
+        browser
+            .driver()
+            .executeScript(
+                "return performance.getEntriesByType('resource').map((r) => new URL(r.name).pathname)"
+                    + ".filter((path) => path.endsWith('.js'))");
   }
 
   @Test

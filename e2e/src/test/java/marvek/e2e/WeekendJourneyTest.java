@@ -61,7 +61,7 @@ class WeekendJourneyTest {
     // The first page by hand: one value altered, one left, the rest accepted.
     browser.seeText("h2", "1 Sluice");
     press("Brake point", "Alter");
-    browser.type("input[aria-label='Brake point, altered']", "-65");
+    browser.type("input[aria-label^='Brake point, altered']", "-65");
     browser.seeText("[data-change='brake.at_m']", "65 m earlier");
     press("Kerb at the exit", "Leave");
     browser.see("[data-change='kerbs.exit'] button[aria-pressed='true']");
@@ -155,7 +155,7 @@ class WeekendJourneyTest {
 
     browser.press("+ another part");
     browser.type("input[aria-label^='Part 1 to']", "99000");
-    browser.seeText("main", "lies beyond the lap");
+    browser.seeText("[data-part='0'] [role=alert]", "cannot be");
     browser.click("button[aria-label='Remove part 1']");
     browser.seeText("[data-keeping]", "Kept");
 

@@ -1,11 +1,13 @@
 package marvek.server;
 
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import javax.sql.DataSource;
 import marvek.server.jobs.StartReport;
 import org.springframework.boot.availability.ApplicationAvailability;
 import org.springframework.boot.availability.ReadinessState;
 import org.springframework.dao.DataAccessException;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Controller;
@@ -22,8 +24,11 @@ class InterfacePages {
   private final ApplicationAvailability state;
   private final StartReport report;
   private final JdbcTemplate database;
+  private final FirstParts parts;
 
-  InterfacePages(ApplicationAvailability state, StartReport report, DataSource database) {
+  InterfacePages(
+      ApplicationAvailability state, StartReport report, DataSource database, FirstParts parts) {
+    this.parts = parts;
     this.state = state;
     this.report = report;
     this.database = new JdbcTemplate(database);
@@ -58,7 +63,11 @@ class InterfacePages {
     "/circuits/{id}",
     "/circuits/{id}/walk"
   })
-  String screen() {
+  String screen(HttpServletRequest request, HttpServletResponse response) {
+    String link = parts.linkFor(request.getRequestURI());
+    if (!link.isEmpty()) {
+      response.setHeader(HttpHeaders.LINK, link);
+    }
     return "forward:/index.html";
   }
 

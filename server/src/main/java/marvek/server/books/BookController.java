@@ -184,6 +184,16 @@ class BookController {
   /** A revision and what is drawn along its lap. */
   @GetMapping("/api/books/{id}/revisions/{number}/view")
   ResponseEntity<Views.Tried> viewRevision(@PathVariable UUID id, @PathVariable int number) {
+    return viewed(id, number);
+  }
+
+  /** The same of the newest revision, so that a book is opened with one question. */
+  @GetMapping("/api/books/{id}/view")
+  ResponseEntity<Views.Tried> viewBook(@PathVariable UUID id) {
+    return viewed(id, books.newestNumber(id));
+  }
+
+  private ResponseEntity<Views.Tried> viewed(UUID id, int number) {
     // Weak: a strong one would have to name what it is compressed with.
     return ResponseEntity.ok()
         .cacheControl(CacheControl.noCache().cachePrivate())

@@ -26,4 +26,19 @@ interface RevisionRepository extends JpaRepository<Revision, UUID> {
   long countByBookId(UUID bookId);
 
   boolean existsByCircuitId(UUID circuitId);
+
+  /** Corners of the newest revision of each of a driver's books that are not put away. */
+  @Query(
+      value =
+          """
+          select b.id, b.name, (p ->> 'corner')::int, coalesce(p ->> 'name', ''),
+            coalesce(p ->> 'notes', ''), coalesce(p ->> 'wayOut', '')
+          from book b
+            join revision r on r.book_id = b.id and r.number =
+              (select max(o.number) from revision o where o.book_id = b.id)
+            cross join jsonb_array_elements(r.page_words) with ordinality as pages (p, place)
+          where b.driver_id = :driver and b.put_away_at is null
+          order by b.created_at, b.id, place""",
+      nativeQuery = true)
+  List<BookSearch.FoundCorner> cornersOf(UUID driver);
 }

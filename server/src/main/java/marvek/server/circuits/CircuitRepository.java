@@ -30,4 +30,16 @@ interface CircuitRepository extends JpaRepository<StoredCircuit, UUID> {
   List<CircuitHead> headsBeside(Collection<UUID> ids, UUID driverId);
 
   List<StoredCircuit> findByPlaceIdOrderByVersion(UUID placeId);
+
+  /** Marks of the newest version of each of a driver's places that are not put away. */
+  @Query(
+      value =
+          """
+          select c.id, c.name, m ->> 'label', coalesce(m ->> 'note', '')
+          from circuit c cross join jsonb_array_elements(c.mark_words) with ordinality as marks (m, place)
+          where c.driver_id = :driver and c.put_away_at is null and c.version =
+            (select max(o.version) from circuit o where o.place_id = c.place_id)
+          order by c.created_at, c.id, place""",
+      nativeQuery = true)
+  List<MarkSearch.FoundMark> marksOf(UUID driver);
 }
