@@ -1382,6 +1382,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/devices/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Ends a device of somebody's.
+         * @description Ends a device of somebody's.
+         */
+        delete: operations["endDevice"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/imagined-laps/{id}": {
         parameters: {
             query?: never;
@@ -1565,6 +1585,110 @@ export interface paths {
          * @description Takes a remark on a driver back.
          */
         delete: operations["takeBackRemark"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Who asks, and what he is to the things that he sees.
+         * @description Who asks, and what he is to the things that he sees.
+         */
+        get: operations["whoAmI"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pair": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Pairs this device by a code of the driver's.
+         * @description Pairs this device by a code of the driver's.
+         */
+        post: operations["pairDevice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * The driver, and those whom he lets see his things, with their devices.
+         * @description The driver, and those whom he lets see his things, with their devices.
+         */
+        get: operations["listPeople"];
+        put?: never;
+        /**
+         * Lets somebody see the driver's things: all of them, a guest one book.
+         * @description Lets somebody see the driver's things: all of them, a guest one book.
+         */
+        post: operations["addPerson"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{person}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Lets somebody see nothing any more.
+         * @description Lets somebody see nothing any more.
+         */
+        delete: operations["endPerson"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{person}/code": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * A code that pairs one more device of somebody's.
+         * @description A code that pairs one more device of somebody's.
+         */
+        post: operations["makeCode"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -2220,6 +2344,26 @@ export interface paths {
         get: operations["simulateLaps"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sign-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ends this device.
+         * @description Ends this device.
+         */
+        post: operations["signOut"];
         delete?: never;
         options?: never;
         head?: never;
@@ -4586,6 +4730,78 @@ export interface components {
         /** @description What something is to be called. */
         NameBody: {
             name: string;
+        };
+        /** @description A code that pairs one device within ten minutes. */
+        PeopleCode: {
+            code: string;
+            /** @description that leads there with the code in it */
+            link: string;
+            /** @description the same as a code to be photographed: an SVG path in a square of so many units */
+            picture: string;
+            /** Format: int32 */
+            units: number;
+        };
+        PeopleLet: {
+            /** Format: uuid */
+            id: string;
+        };
+        /** @description Who asks. */
+        PeopleMe: {
+            /**
+             * Format: uuid
+             * @description null where none was paired
+             */
+            device?: string | null;
+            /** @description empty for nobody */
+            name: string;
+            /**
+             * @description null for nobody
+             * @enum {string|null}
+             */
+            role?: "DRIVER" | "COACH" | "INSTRUCTOR" | "GUEST" | null;
+            /** @description whether Marvek is open to other devices */
+            shared: boolean;
+        };
+        PeopleNewPerson: {
+            /** Format: uuid */
+            bookId?: string | null;
+            name: string;
+            /** @enum {string} */
+            role: "DRIVER" | "COACH" | "INSTRUCTOR" | "GUEST";
+        };
+        PeoplePairBody: {
+            code: string;
+            device: string;
+        };
+        /** @description A device. */
+        PeoplePaired: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: date-time */
+            pairedAt: string;
+            /** Format: date-time */
+            seenAt: string;
+        };
+        /** @description Somebody with his devices. */
+        PeopleSeen: {
+            /**
+             * Format: uuid
+             * @description the one book he sees, or null for all
+             */
+            bookId?: string | null;
+            devices: components["schemas"]["PeoplePaired"][];
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** @enum {string} */
+            role: "DRIVER" | "COACH" | "INSTRUCTOR" | "GUEST";
+        };
+        /** @description People, and the addresses at which they find Marvek. */
+        PeopleSharing: {
+            addresses: string[];
+            people: components["schemas"]["PeopleSeen"][];
+            shared: boolean;
         };
         Problem: {
             /** @description column of the file */
@@ -7968,6 +8184,35 @@ export interface operations {
             };
         };
     };
+    endDevice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     removeImaginedLap: {
         parameters: {
             query?: never;
@@ -8312,6 +8557,188 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    whoAmI: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleMe"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    pairDevice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PeoplePairBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listPeople: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleSharing"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addPerson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PeopleNewPerson"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleLet"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    endPerson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    makeCode: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleCode"];
+                };
             };
             /** @description What is wrong, where, and what to do */
             default: {
@@ -9596,6 +10023,33 @@ export interface operations {
                 content: {
                     "application/octet-stream": Blob;
                 };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    signOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description What is wrong, where, and what to do */
             default: {

@@ -29,6 +29,12 @@ public final class StartedServer implements TestInstancePostProcessor {
     return running;
   }
 
+  /** Another server beside the shared one, on the same database; whoever asks for it closes it. */
+  public static ConfigurableApplicationContext beside(String... settings) {
+    running();
+    return on(TestDatabase.started(), settings);
+  }
+
   /** A server on a free port. */
   static ConfigurableApplicationContext on(TestDatabase database, String... settings) {
     return new SpringApplicationBuilder(MarvekServer.class)

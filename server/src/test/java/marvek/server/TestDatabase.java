@@ -10,7 +10,7 @@ import java.util.List;
 import org.springframework.util.FileSystemUtils;
 
 /** A real PostgreSQL of its own for the tests of a module, thrown away at the end of its run. */
-final class TestDatabase {
+public final class TestDatabase {
   private static TestDatabase running;
 
   private final Path folder;

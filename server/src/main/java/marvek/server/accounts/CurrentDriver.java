@@ -2,31 +2,75 @@ package marvek.server.accounts;
 
 import java.time.Instant;
 import java.util.UUID;
+import java.util.function.Supplier;
 import org.springframework.stereotype.Component;
 
-/** The driver on whose behalf a request runs: until there are accounts, the only one there is. */
+/**
+ * Who asks, and whose things he is at. Alone on one's own machine that is the one driver there is;
+ * otherwise the {@link Guard} says it of each request, and a job runs for who asked for it.
+ */
 @Component
 public class CurrentDriver {
-  private final DriverRepository drivers;
-  private volatile UUID known;
+  private final PersonRepository people;
+  private final ThreadLocal<Asking> asking = new ThreadLocal<>();
+  private volatile UUID first;
 
-  CurrentDriver(DriverRepository drivers) {
-    this.drivers = drivers;
+  /**
+   * A request.
+   *
+   * @param person who asks
+   * @param owner whose things are asked for
+   */
+  private record Asking(UUID person, UUID owner) {}
+
+  CurrentDriver(PersonRepository people) {
+    this.people = people;
   }
 
-  /** Id of the driver; made on first use. */
+  /** Id of the driver whose things are asked for. */
   public UUID id() {
-    if (known == null) {
-      known = firstOrNew();
+    Asking now = asking.get();
+    return now == null ? first() : now.owner();
+  }
+
+  /** Id of who asks: the driver himself, or somebody whom he lets see them. */
+  public UUID person() {
+    Asking now = asking.get();
+    return now == null ? first() : now.person();
+  }
+
+  /** Does work of a driver's. */
+  public <T> T as(UUID owner, Supplier<T> work) {
+    Asking before = asking.get();
+    begin(owner, owner);
+    try {
+      return work.get();
+    } finally {
+      asking.set(before);
     }
-    return known;
+  }
+
+  void begin(UUID person, UUID owner) {
+    asking.set(new Asking(person, owner));
+  }
+
+  void end() {
+    asking.remove();
+  }
+
+  /** The driver whose machine this is; made on first use. */
+  UUID first() {
+    if (first == null) {
+      first = firstOrNew();
+    }
+    return first;
   }
 
   private synchronized UUID firstOrNew() {
-    return drivers
+    return people
         .findFirstByOrderByCreatedAt()
         .orElseGet(
-            () -> drivers.saveAndFlush(new Driver(UUID.randomUUID(), "Driver", Instant.now())))
+            () -> people.saveAndFlush(new Person(UUID.randomUUID(), "Driver", Instant.now())))
         .id();
   }
 }

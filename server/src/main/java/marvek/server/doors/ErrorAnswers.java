@@ -13,7 +13,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 @Controller
 class ErrorAnswers implements ErrorController {
   @RequestMapping("/error")
-  void answer(HttpServletRequest request, HttpServletResponse response) throws IOException {
+  void tellFault(HttpServletRequest request, HttpServletResponse response) throws IOException {
     Object cause = request.getAttribute(RequestDispatcher.ERROR_EXCEPTION);
     Object code = request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE);
     HttpStatus status = code instanceof Integer number ? HttpStatus.resolve(number) : null;

@@ -6,11 +6,16 @@ import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.Locale;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /** Long work as the database knows it; its state is changed by {@link JobRepository} alone. */
 @Entity
 class Job {
   @Id private UUID id;
+
+  /** Whose job it is; null of one that was asked for before that was kept. */
+  private @Nullable UUID ownerId;
+
   private String kind;
 
   /** JSON. */
@@ -48,6 +53,10 @@ class Job {
 
   UUID id() {
     return id;
+  }
+
+  @Nullable UUID ownerId() {
+    return ownerId;
   }
 
   String kind() {

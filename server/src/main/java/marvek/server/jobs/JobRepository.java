@@ -22,10 +22,10 @@ interface JobRepository extends Repository<Job, UUID> {
   @Modifying
   @Query(
       value =
-          "insert into job (id, kind, asked, same, status, created_at)"
-              + " values (:id, :kind, :asked, :same, 'queued', :now) on conflict do nothing",
+          "insert into job (id, owner_id, kind, asked, same, status, created_at) values"
+              + " (:id, :owner, :kind, :asked, :same, 'queued', :now) on conflict do nothing",
       nativeQuery = true)
-  int ask(UUID id, String kind, String asked, String same, Instant now);
+  int ask(UUID id, UUID owner, String kind, String asked, String same, Instant now);
 
   @Query(
       value = "select id from job where same = :same and status in ('queued', 'running')",

@@ -15,6 +15,7 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import javax.sql.DataSource;
+import marvek.server.accounts.CurrentDriver;
 import marvek.server.problems.FullException;
 import marvek.server.problems.NotFoundException;
 import org.slf4j.Logger;
@@ -46,6 +47,7 @@ public class Jobs {
   private final JobRepository jobs;
   private final Map<String, JobWork<?>> works;
   private final JsonMapper json;
+  private final CurrentDriver driver;
   private final RunningJobs running;
 
   /** Who asked waits for seconds; what another server ends is heard of by asking again. */
@@ -59,8 +61,13 @@ public class Jobs {
   private final Scheduler scheduler;
 
   @Autowired
-  Jobs(JobRepository jobs, DataSource database, List<JobWork<?>> works, JsonMapper json) {
-    this(jobs, database, works, json, "job", Duration.ofSeconds(5));
+  Jobs(
+      JobRepository jobs,
+      DataSource database,
+      List<JobWork<?>> works,
+      JsonMapper json,
+      CurrentDriver driver) {
+    this(jobs, database, works, json, driver, "job", Duration.ofSeconds(5));
   }
 
   /**
@@ -72,11 +79,13 @@ public class Jobs {
       DataSource database,
       List<JobWork<?>> works,
       JsonMapper json,
+      CurrentDriver driver,
       String name,
       Duration heartbeat) {
     this.jobs = jobs;
     this.works = works.stream().collect(Collectors.toMap(JobWork::kind, Function.identity()));
     this.json = json;
+    this.driver = driver;
     this.running = new RunningJobs(jobs);
     this.task =
         Tasks.oneTime(name)
@@ -115,11 +124,11 @@ public class Jobs {
       throw new FullException();
     }
     String words = json.writeValueAsString(what);
-    String same = sameAs(work.kind() + " " + words);
+    String same = sameAs(driver.id() + " " + work.kind() + " " + words);
     UUID id = UUID.randomUUID();
     StartedJob mine = new StartedJob(id);
     asked.put(id, mine);
-    while (jobs.ask(id, work.kind(), words, same, Instant.now()) == 0) {
+    while (jobs.ask(id, driver.id(), work.kind(), words, same, Instant.now()) == 0) {
       UUID theirs = jobs.openOfTheSame(same).orElse(null);
       if (theirs != null) {
         asked.remove(id);
@@ -207,7 +216,8 @@ public class Jobs {
 
   private <A> JobWork.Made read(JobWork<A> work, Job job) {
     A what = json.readValue(job.asked(), work.asked());
-    return work.run(job.id(), what, new KeptProgress(jobs, job.id()));
+    UUID owner = job.ownerId() == null ? driver.id() : job.ownerId();
+    return driver.as(owner, () -> work.run(job.id(), what, new KeptProgress(jobs, job.id())));
   }
 
   private void fail(UUID id, RuntimeException why) {

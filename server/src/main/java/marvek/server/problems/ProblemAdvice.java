@@ -53,6 +53,11 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
   }
 
   @ExceptionHandler
+  ProblemDetail forbidden(ForbiddenException e) {
+    return problem(HttpStatus.FORBIDDEN, "not-allowed", "Not allowed", e.getMessage());
+  }
+
+  @ExceptionHandler
   ProblemDetail invalidValue(InvalidValueException e) {
     ProblemDetail problem =
         problem(

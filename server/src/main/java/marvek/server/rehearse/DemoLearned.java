@@ -6,6 +6,7 @@ import java.util.Set;
 import java.util.UUID;
 import marvek.core.rehearse.Question;
 import marvek.core.rehearse.Repetition;
+import marvek.server.accounts.CurrentDriver;
 import marvek.server.books.DemoFilled;
 import org.springframework.context.event.EventListener;
 import org.springframework.core.annotation.Order;
@@ -30,7 +31,10 @@ class DemoLearned {
   private final Recalls recalls;
   private final RecallRepository repository;
 
-  DemoLearned(Recalls recalls, RecallRepository repository) {
+  private final CurrentDriver driver;
+
+  DemoLearned(Recalls recalls, RecallRepository repository, CurrentDriver driver) {
+    this.driver = driver;
     this.recalls = recalls;
     this.repository = repository;
   }
@@ -45,8 +49,8 @@ class DemoLearned {
   }
 
   /** Twice right: it comes again six days later. */
-  private static StoredRecall learned(UUID bookId, Question question, LocalDate day) {
-    StoredRecall stored = new StoredRecall(bookId, question.key());
+  private StoredRecall learned(UUID bookId, Question question, LocalDate day) {
+    StoredRecall stored = new StoredRecall(bookId, driver.person(), question.key());
     Repetition once = Repetition.fresh(day).after(AT_ONCE, day);
     stored.becomes(question.answer(), once, true);
     stored.becomes(question.answer(), once.after(AT_ONCE, day), true);

@@ -5,5 +5,6 @@ import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface ImaginedLapRepository extends JpaRepository<StoredImaginedLap, UUID> {
-  List<StoredImaginedLap> findByBookIdOrderByCreatedAtAscIdAsc(UUID bookId);
+  List<StoredImaginedLap> findByBookIdAndPersonIdOrderByCreatedAtAscIdAsc(
+      UUID bookId, UUID personId);
 }

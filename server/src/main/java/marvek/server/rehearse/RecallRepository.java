@@ -6,7 +6,8 @@ import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface RecallRepository extends JpaRepository<StoredRecall, UUID> {
-  List<StoredRecall> findByBookId(UUID bookId);
+  List<StoredRecall> findByBookIdAndPersonId(UUID bookId, UUID personId);
 
-  Optional<StoredRecall> findByBookIdAndQuestion(UUID bookId, String question);
+  Optional<StoredRecall> findByBookIdAndPersonIdAndQuestion(
+      UUID bookId, UUID personId, String question);
 }

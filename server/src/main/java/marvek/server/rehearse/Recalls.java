@@ -17,6 +17,7 @@ import marvek.core.reference.Reference;
 import marvek.core.rehearse.Question;
 import marvek.core.rehearse.Repetition;
 import marvek.core.rehearse.Round;
+import marvek.server.accounts.CurrentDriver;
 import marvek.server.books.BookAttachment;
 import marvek.server.books.Books;
 import org.springframework.stereotype.Service;
@@ -61,7 +62,14 @@ class Recalls implements BookAttachment {
         }
       };
 
-  Recalls(RecallRepository repository, Books books, TransactionTemplate transaction) {
+  private final CurrentDriver driver;
+
+  Recalls(
+      RecallRepository repository,
+      Books books,
+      TransactionTemplate transaction,
+      CurrentDriver driver) {
+    this.driver = driver;
     this.repository = repository;
     this.books = books;
     this.transaction = transaction;
@@ -80,7 +88,7 @@ class Recalls implements BookAttachment {
     int revision = books.newestNumber(books.get(bookId).id());
     List<Question> questions = questions(bookId, revision);
     Map<String, Round.Learned> learned =
-        repository.findByBookId(bookId).stream()
+        repository.findByBookIdAndPersonId(bookId, driver.person()).stream()
             .collect(Collectors.toMap(StoredRecall::question, StoredRecall::learned));
     Map<String, Question> byKey =
         questions.stream().collect(Collectors.toMap(Question::key, Function.identity()));
@@ -128,8 +136,8 @@ class Recalls implements BookAttachment {
   private Repetition keep(UUID bookId, Question question, int quality) {
     StoredRecall stored =
         repository
-            .findByBookIdAndQuestion(bookId, question.key())
-            .orElseGet(() -> new StoredRecall(bookId, question.key()));
+            .findByBookIdAndPersonIdAndQuestion(bookId, driver.person(), question.key())
+            .orElseGet(() -> new StoredRecall(bookId, driver.person(), question.key()));
     Repetition before =
         stored.answers() == 0 ? Repetition.fresh(today()) : stored.learned().repetition();
     Repetition after = before.after(quality, today());
@@ -173,7 +181,7 @@ class Recalls implements BookAttachment {
 
   @Override
   public List<JsonNode> of(UUID bookId) {
-    return repository.findByBookId(bookId).stream()
+    return repository.findByBookIdAndPersonId(bookId, driver.person()).stream()
         .sorted(Comparator.comparing(StoredRecall::question))
         .map(StoredRecall::document)
         .toList();
@@ -181,6 +189,6 @@ class Recalls implements BookAttachment {
 
   @Override
   public void add(UUID bookId, JsonNode document) {
-    repository.save(StoredRecall.read(bookId, document));
+    repository.save(StoredRecall.read(bookId, driver.person(), document));
   }
 }

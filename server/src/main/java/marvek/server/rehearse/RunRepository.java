@@ -5,5 +5,5 @@ import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface RunRepository extends JpaRepository<StoredRun, UUID> {
-  List<StoredRun> findByBookIdOrderByCreatedAtAscIdAsc(UUID bookId);
+  List<StoredRun> findByBookIdAndPersonIdOrderByCreatedAtAscIdAsc(UUID bookId, UUID personId);
 }

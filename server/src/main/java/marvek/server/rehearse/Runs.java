@@ -6,6 +6,7 @@ import marvek.core.Require;
 import marvek.core.reference.Reference;
 import marvek.core.rehearse.Act;
 import marvek.core.rehearse.RunThrough;
+import marvek.server.accounts.CurrentDriver;
 import marvek.server.books.Books;
 import marvek.server.problems.NotFoundException;
 import org.springframework.stereotype.Service;
@@ -18,7 +19,10 @@ class Runs {
   private final RunRepository repository;
   private final Books books;
 
-  Runs(RunRepository repository, Books books) {
+  private final CurrentDriver driver;
+
+  Runs(RunRepository repository, Books books, CurrentDriver driver) {
+    this.driver = driver;
     this.repository = repository;
     this.books = books;
   }
@@ -33,7 +37,8 @@ class Runs {
   }
 
   List<StoredRun> of(UUID bookId) {
-    return repository.findByBookIdOrderByCreatedAtAscIdAsc(books.get(bookId).id());
+    return repository.findByBookIdAndPersonIdOrderByCreatedAtAscIdAsc(
+        books.get(bookId).id(), driver.person());
   }
 
   /**
@@ -53,12 +58,13 @@ class Runs {
     Reference reference = books.recompute(bookId, revision).reference();
     List<Act> acts = Act.of(reference.lap(), reference.pages());
     RunThrough run = RunThrough.of(reference.lap(), acts, presses, untilS);
-    return repository.save(new StoredRun(bookId, revision, speedShare, help, run));
+    return repository.save(new StoredRun(bookId, driver.person(), revision, speedShare, help, run));
   }
 
   StoredRun get(UUID id) {
     return repository
         .findById(id)
+        .filter(run -> run.personId().equals(driver.person()))
         .orElseThrow(() -> new NotFoundException("There is no run-through " + id + "."));
   }
 

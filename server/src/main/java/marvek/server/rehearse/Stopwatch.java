@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.UUID;
 import marvek.core.InvalidValueException;
 import marvek.core.rehearse.ImaginedLap;
+import marvek.server.accounts.CurrentDriver;
 import marvek.server.books.Books;
 import marvek.server.problems.NotFoundException;
 import org.springframework.stereotype.Service;
@@ -16,7 +17,10 @@ class Stopwatch {
   private final ImaginedLapRepository repository;
   private final Books books;
 
-  Stopwatch(ImaginedLapRepository repository, Books books) {
+  private final CurrentDriver driver;
+
+  Stopwatch(ImaginedLapRepository repository, Books books, CurrentDriver driver) {
+    this.driver = driver;
     this.repository = repository;
     this.books = books;
   }
@@ -31,7 +35,8 @@ class Stopwatch {
   }
 
   List<StoredImaginedLap> laps(UUID bookId) {
-    return repository.findByBookIdOrderByCreatedAtAscIdAsc(books.get(bookId).id());
+    return repository.findByBookIdAndPersonIdOrderByCreatedAtAscIdAsc(
+        books.get(bookId).id(), driver.person());
   }
 
   StoredImaginedLap keep(UUID bookId, List<Double> tapsS) {
@@ -41,13 +46,14 @@ class Stopwatch {
     }
     Beats beats = beats(bookId);
     ImaginedLap lap = ImaginedLap.of(beats.beats(), tapsS);
-    return repository.save(new StoredImaginedLap(bookId, beats.revision(), lap));
+    return repository.save(new StoredImaginedLap(bookId, driver.person(), beats.revision(), lap));
   }
 
   void remove(UUID id) {
     StoredImaginedLap lap =
         repository
             .findById(id)
+            .filter(one -> one.personId().equals(driver.person()))
             .orElseThrow(() -> new NotFoundException("There is no lap in the head " + id + "."));
     books.get(lap.bookId());
     repository.delete(lap);

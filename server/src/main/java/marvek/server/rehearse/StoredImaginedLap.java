@@ -22,6 +22,10 @@ import tools.jackson.databind.node.ObjectNode;
 class StoredImaginedLap {
   @Id private UUID id;
   private UUID bookId;
+
+  /** Who learned by it. */
+  private UUID personId;
+
   private int revision;
 
   @Column(columnDefinition = "text")
@@ -31,9 +35,10 @@ class StoredImaginedLap {
 
   protected StoredImaginedLap() {}
 
-  StoredImaginedLap(UUID bookId, int revision, ImaginedLap lap) {
+  StoredImaginedLap(UUID bookId, UUID personId, int revision, ImaginedLap lap) {
     this.id = UUID.randomUUID();
     this.bookId = bookId;
+    this.personId = personId;
     this.revision = revision;
     this.document = JsonFiles.write(written(lap));
     this.createdAt = Instant.now().truncatedTo(ChronoUnit.MICROS);
@@ -54,6 +59,10 @@ class StoredImaginedLap {
 
   UUID id() {
     return id;
+  }
+
+  UUID personId() {
+    return personId;
   }
 
   UUID bookId() {

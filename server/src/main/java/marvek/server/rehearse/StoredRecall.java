@@ -28,6 +28,10 @@ class StoredRecall {
   @Version private Long edition;
 
   private UUID bookId;
+
+  /** Who learned by it. */
+  private UUID personId;
+
   private String question;
   private String answer;
   private double easiness;
@@ -40,9 +44,10 @@ class StoredRecall {
 
   protected StoredRecall() {}
 
-  StoredRecall(UUID bookId, String question) {
+  StoredRecall(UUID bookId, UUID personId, String question) {
     this.id = UUID.randomUUID();
     this.bookId = bookId;
+    this.personId = personId;
     this.question = question;
   }
 
@@ -98,10 +103,12 @@ class StoredRecall {
    *
    * @throws InvalidValueException if a value cannot be
    */
-  static StoredRecall read(UUID bookId, JsonNode node) {
+  static StoredRecall read(UUID bookId, UUID personId, JsonNode node) {
     StoredRecall stored =
         new StoredRecall(
-            bookId, Require.text("learned.question", node.path("question").asString(), 60));
+            bookId,
+            personId,
+            Require.text("learned.question", node.path("question").asString(), 60));
     stored.answer = Require.text("learned.answer", node.path("answer").asString(), LONGEST);
     try {
       Repetition state =

@@ -24,6 +24,10 @@ import tools.jackson.databind.node.ObjectNode;
 class StoredRun {
   @Id private UUID id;
   private UUID bookId;
+
+  /** Who learned by it. */
+  private UUID personId;
+
   private int revision;
 
   @Column(columnDefinition = "text")
@@ -33,9 +37,11 @@ class StoredRun {
 
   protected StoredRun() {}
 
-  StoredRun(UUID bookId, int revision, double speedShare, Help help, RunThrough run) {
+  StoredRun(
+      UUID bookId, UUID personId, int revision, double speedShare, Help help, RunThrough run) {
     this.id = UUID.randomUUID();
     this.bookId = bookId;
+    this.personId = personId;
     this.revision = revision;
     this.document = JsonFiles.write(written(speedShare, help, run));
     this.createdAt = Instant.now().truncatedTo(ChronoUnit.MICROS);
@@ -65,6 +71,10 @@ class StoredRun {
 
   UUID id() {
     return id;
+  }
+
+  UUID personId() {
+    return personId;
   }
 
   UUID bookId() {

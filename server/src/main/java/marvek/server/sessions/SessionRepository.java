@@ -5,7 +5,10 @@ import java.util.List;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
+import org.springframework.stereotype.Repository;
 
+/** Named by itself: its own name is that of a bean which keeps who is signed in. */
+@Repository("sessionsOfBooks")
 interface SessionRepository extends JpaRepository<StoredSession, UUID> {
   List<StoredSession> findByBookIdInOrderByCreatedAtAscIdAsc(Collection<UUID> bookIds);
 

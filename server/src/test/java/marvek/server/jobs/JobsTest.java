@@ -30,6 +30,7 @@ class JobsTest {
   private static final Duration HEARTBEAT = Duration.ofMillis(300);
   private static final UUID BOOK = UUID.fromString("6f1d2a34-0000-4000-8000-000000000001");
 
+  @Autowired private marvek.server.accounts.CurrentDriver driver;
   @Autowired private JobRepository rows;
   @Autowired private DataSource database;
   @Autowired private JdbcTemplate sql;
@@ -95,7 +96,7 @@ class JobsTest {
   }
 
   private Jobs server() {
-    Jobs server = new Jobs(rows, database, List.of(work), json, name, HEARTBEAT);
+    Jobs server = new Jobs(rows, database, List.of(work), json, driver, name, HEARTBEAT);
     server.begin();
     servers.add(server);
     return server;
@@ -152,7 +153,7 @@ class JobsTest {
   void anyServerCancelsAndTheWorkIsInterrupted() throws Exception {
     StartedJob job = jobs.start(work, "slow");
     work.begun.await();
-    Jobs other = new Jobs(rows, database, List.of(), json, "nobody's", HEARTBEAT);
+    Jobs other = new Jobs(rows, database, List.of(), json, driver, "nobody's", HEARTBEAT);
     servers.add(other);
     assertThat(other.cancel(job.id()).status()).isEqualTo(JobStatus.CANCELLED);
     assertThat(work.interrupted.await(5, TimeUnit.SECONDS)).isTrue();
@@ -191,7 +192,7 @@ class JobsTest {
   @Test
   void whatADeadServerHadIsDoneByAnother() {
     UUID id = UUID.randomUUID();
-    rows.ask(id, "test", "\"left\"", "x" + id, java.time.Instant.now());
+    rows.ask(id, driver.id(), "test", "\"left\"", "x" + id, java.time.Instant.now());
     rows.begin(id);
     sql.update(
         "insert into scheduled_tasks (task_name, task_instance, execution_time, picked, picked_by,"
@@ -206,7 +207,7 @@ class JobsTest {
   @Test
   void aWorkOverWhichServersDieIsGivenUp() {
     UUID id = UUID.randomUUID();
-    rows.ask(id, "test", "\"deadly\"", "x" + id, java.time.Instant.now());
+    rows.ask(id, driver.id(), "test", "\"deadly\"", "x" + id, java.time.Instant.now());
     for (int k = 0; k < 3; k++) {
       rows.begin(id);
     }

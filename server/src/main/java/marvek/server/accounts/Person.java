@@ -2,19 +2,21 @@ package marvek.server.accounts;
 
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
+import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
 
-/** A person who owns circuits, cars and books. */
+/** Somebody who owns circuits, cars and books, or whom a driver lets see his. */
 @Entity
-class Driver {
+@Table(name = "driver")
+class Person {
   @Id private UUID id;
   private String name;
   private Instant createdAt;
 
-  protected Driver() {}
+  protected Person() {}
 
-  Driver(UUID id, String name, Instant createdAt) {
+  Person(UUID id, String name, Instant createdAt) {
     this.id = id;
     this.name = name;
     this.createdAt = createdAt;

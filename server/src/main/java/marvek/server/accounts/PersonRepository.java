@@ -4,6 +4,6 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 
-interface DriverRepository extends JpaRepository<Driver, UUID> {
-  Optional<Driver> findFirstByOrderByCreatedAt();
+interface PersonRepository extends JpaRepository<Person, UUID> {
+  Optional<Person> findFirstByOrderByCreatedAt();
 }

@@ -1,0 +1,55 @@
+package marvek.server.accounts;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
+import java.io.IOException;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/** Finds out who a request comes from: by its session the device, by the device the person. */
+class DeviceFilter extends OncePerRequestFilter {
+  /** In the session: id of the device that was paired in it. */
+  static final String DEVICE = "device";
+
+  private final SignInMode mode;
+  private final CurrentDriver driver;
+  private final DeviceRepository devices;
+
+  DeviceFilter(SignInMode mode, CurrentDriver driver, DeviceRepository devices) {
+    this.mode = mode;
+    this.driver = driver;
+    this.devices = devices;
+  }
+
+  @Override
+  protected void doFilterInternal(
+      HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+      throws ServletException, IOException {
+    if (request.getRequestURI().startsWith("/api/")) {
+      signedIn(request)
+          .ifPresent(
+              who ->
+                  SecurityContextHolder.getContext()
+                      .setAuthentication(
+                          UsernamePasswordAuthenticationToken.authenticated(who, null, List.of())));
+    }
+    chain.doFilter(request, response);
+  }
+
+  private Optional<SignedIn> signedIn(HttpServletRequest request) {
+    if (mode == SignInMode.NONE) {
+      return Optional.of(new SignedIn(driver.first(), null));
+    }
+    HttpSession session = request.getSession(false);
+    return Optional.ofNullable(session == null ? null : (String) session.getAttribute(DEVICE))
+        .flatMap(id -> devices.findByIdAndEndedAtIsNull(UUID.fromString(id)))
+        .map(device -> new SignedIn(device.personId(), device.id()));
+  }
+}

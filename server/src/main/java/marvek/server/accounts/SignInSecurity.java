@@ -1,0 +1,84 @@
+package marvek.server.accounts;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.Locale;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.MediaType;
+import org.springframework.security.authentication.AuthenticationManager;
+import org.springframework.security.authentication.ProviderNotFoundException;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
+import org.springframework.security.config.http.SessionCreationPolicy;
+import org.springframework.security.core.AuthenticationException;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.intercept.AuthorizationFilter;
+
+/**
+ * Nothing of anybody's is read before it is known who asks; what he may do then, the {@link Guard}
+ * decides. Forged requests of other pages are kept out before by their origin, and by cookies that
+ * such pages do not carry along.
+ */
+@Configuration
+class SignInSecurity {
+  static final String PAIR = "/api/pair";
+  static final String ME = "/api/me";
+
+  private static final String SIGNED_OUT =
+      """
+      {"type":"urn:marvek:problem:signed-out","title":"This device is not signed in","status":401,\
+      "detail":"Pair it with a code of the driver's, then try again. Nothing that was typed here is lost."}""";
+
+  @Bean
+  SignInMode signInMode(@Value("${marvek.sign-in:none}") String mode) {
+    return SignInMode.valueOf(mode.toUpperCase(Locale.ROOT));
+  }
+
+  @Bean
+  SecurityFilterChain chain(
+      HttpSecurity http, SignInMode mode, CurrentDriver driver, DeviceRepository devices)
+      throws Exception {
+    return http.csrf(AbstractHttpConfigurer::disable)
+        .headers(AbstractHttpConfigurer::disable)
+        .requestCache(AbstractHttpConfigurer::disable)
+        .logout(AbstractHttpConfigurer::disable)
+        .anonymous(AbstractHttpConfigurer::disable)
+        .sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+        .authorizeHttpRequests(
+            paths ->
+                paths
+                    .requestMatchers(PAIR, ME)
+                    .permitAll()
+                    .requestMatchers("/api/**")
+                    .authenticated()
+                    // The interface's own files hold nothing of anybody's.
+                    .anyRequest()
+                    .permitAll())
+        .addFilterBefore(new DeviceFilter(mode, driver, devices), AuthorizationFilter.class)
+        .exceptionHandling(faults -> faults.authenticationEntryPoint(SignInSecurity::signedOut))
+        .build();
+  }
+
+  /** There are no passwords: without this one would be made up and written to the log. */
+  @Bean
+  AuthenticationManager noPasswords() {
+    return asked -> {
+      throw new ProviderNotFoundException("Nobody signs in by a password.");
+    };
+  }
+
+  private static void signedOut(
+      HttpServletRequest request, HttpServletResponse response, AuthenticationException why)
+      throws IOException {
+    response.setStatus(HttpServletResponse.SC_UNAUTHORIZED);
+    response.setHeader("Connection", "close");
+    response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+    byte[] body = SIGNED_OUT.getBytes(StandardCharsets.UTF_8);
+    response.setContentLength(body.length);
+    response.getOutputStream().write(body);
+  }
+}
