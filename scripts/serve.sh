@@ -3,16 +3,18 @@
 
 taken() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
 
+# choose_port [FIRST]: the port that is asked for, else the first free one.
 choose_port() {
+  local first=${1:-8080}
   if [ -n "${MARVEK_PORT:-}" ]; then
     if taken "$MARVEK_PORT"; then echo "Port $MARVEK_PORT is in use: choose another MARVEK_PORT." >&2; return 1; fi
     echo "$MARVEK_PORT"; return
   fi
   local port
-  for port in $(seq 8080 8180); do
+  for port in $(seq "$first" "$((first + 100))"); do
     if ! taken "$port"; then echo "$port"; return; fi
   done
-  echo "No free port between 8080 and 8180: choose one with MARVEK_PORT." >&2; return 1
+  echo "No free port between $first and $((first + 100)): choose one with MARVEK_PORT." >&2; return 1
 }
 
 # lives FILE WORD: the process that the file names, if it is alive and its command line holds the word.
@@ -67,10 +69,34 @@ start() {
   enough_room "$data" 300 || exit 1
   start_database
   dump_before_migration || exit 1
+  if [ "${MARVEK_SHARE:-}" = 1 ]; then share_settings || exit 1; fi
   start_server
-  echo "Marvek is at http://127.0.0.1:$port"
-  echo "http://127.0.0.1:$port" > "$data/address"
+  if [ "${MARVEK_SHARE:-}" = 1 ]; then tell_share; else tell_address "http://127.0.0.1:$port"; fi
   stay_up
+}
+
+tell_address() {
+  echo "Marvek is at $1"
+  echo "$1" > "$data/address"
+}
+
+# What the server needs to know to be open to the local network; $trust is the port of its root's page.
+share_settings() {
+  trust=$(MARVEK_PORT=${MARVEK_TRUST_PORT:-} choose_port 8181) || return 1
+  mkdir -p "$data/share"
+  chmod 700 "$data/share"
+  rm -f "$data/share/owner-link"
+  export MARVEK_SHARE=1 MARVEK_SHARE_FOLDER=$data/share MARVEK_TRUST_PORT=$trust
+}
+
+tell_share() {
+  local link; link=$(cat "$data/share/owner-link" 2>/dev/null || true)
+  tell_address "${link%%/pair*}"
+  if [ -z "${MARVEK_TLS_CERTIFICATE:-}" ]; then
+    echo "  A device that comes for the first time opens http://$(sed 's|https://||; s|:.*||' "$data/address"):$trust"
+  fi
+  echo "  Your own device opens, once within ten minutes: $link"
+  echo "Ctrl-C ends the sharing; ./marvek start opens it to this machine alone."
 }
 
 end_all() {
@@ -118,7 +144,7 @@ start_server() {
 readiness() {
   local line body=''
   state=
-  exec 3<>"/dev/tcp/127.0.0.1/$port" || return 1
+  exec 3<>"/dev/tcp/127.0.0.1/${trust:-$port}" || return 1
   printf 'GET /ready HTTP/1.0\r\nHost: 127.0.0.1\r\n\r\n' >&3
   read -r -t 5 line <&3 || line=
   while read -r -t 5 body <&3 || [ -n "$body" ]; do [ -n "${body%$'\r'}" ] || break; done

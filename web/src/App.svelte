@@ -4,6 +4,8 @@
   import './router';
   import { help } from './help/help.svelte';
   import { plainKey } from './ui/keys';
+  import { me } from './people/me.svelte';
+  import SignedOutBar from './people/SignedOutBar.svelte';
   import Problem from './ui/Problem.svelte';
   import { preferences } from './units/preferences.svelte';
 
@@ -12,6 +14,11 @@
 
   $effect(() => {
     document.documentElement.dataset.theme = preferences.theme;
+  });
+  // Asked once the first screen stands: alone on one's own machine it changes nothing.
+  $effect(() => {
+    const later = setTimeout(() => void me.look(), 2000);
+    return () => clearTimeout(later);
   });
   $effect(() => on(window, 'vite:preloadError', () => (partMissing = true)));
 </script>
@@ -37,6 +44,7 @@
     </Problem>
   </div>
 {/if}
+<SignedOutBar />
 <Router />
 {#if help.section}
   {#await import('./help/Guide.svelte') then { default: Guide }}<Guide />{/await}

@@ -1,6 +1,7 @@
 import { answer, Failed, form, http, madeFrom } from './http';
 import { lapCalls } from './lap-calls';
 import { leadCalls } from './lead-calls';
+import { peopleCalls } from './people-calls';
 import { putAwayCalls } from './put-away-calls';
 import { recallCalls } from './recall-calls';
 import type { CarFacts, KeptSheet, SetupSheet } from './answers';
@@ -116,6 +117,7 @@ export const api = {
     answer(http.GET('/api/sessions/{id}/brief', { params: { path: { id }, query: { length } } })),
   ...lapCalls,
   ...leadCalls,
+  ...peopleCalls,
   ...putAwayCalls,
   ...recallCalls,
   steps: (book: string, number: number) =>

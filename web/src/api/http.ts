@@ -5,6 +5,7 @@ import type {
   SuccessResponse,
 } from 'openapi-typescript-helpers';
 import type { paths } from './schema';
+import { signedOut } from './signed-out.svelte';
 import type { Problem } from './types';
 
 export const http = createClient<paths>({ baseUrl: '' });
@@ -49,6 +50,7 @@ export async function answer<T>(
     if (e instanceof DOMException && e.name === 'AbortError') throw e;
     throw new Failed(UNREACHABLE);
   }
+  signedOut.now = result.response.status === 401;
   if (result.error !== undefined) {
     throw new Failed(problemOf(result.error, result.response.status));
   }

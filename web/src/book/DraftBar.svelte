@@ -2,6 +2,7 @@
   import Redo from '@lucide/svelte/icons/redo-2';
   import Undo from '@lucide/svelte/icons/undo-2';
   import { gainOver, lapTime } from '../units/format';
+  import { me } from '../people/me.svelte';
   import { useBook } from './book-state.svelte';
 
   interface Props {
@@ -60,7 +61,12 @@
     <button class="btn btn-ghost" onclick={() => book.discard()} disabled={book.changes === 0}>
       Discard
     </button>
-    <button class="btn btn-primary" onclick={() => (keeping = true)} disabled={book.changes === 0}>
+    <button
+      class="btn btn-primary"
+      onclick={() => (keeping = true)}
+      disabled={book.changes === 0 || !me.edits}
+      title={me.edits ? undefined : 'Only the driver keeps revisions'}
+    >
       Keep as revision {(book.newest?.number ?? 0) + 1}
     </button>
   </aside>

@@ -32,7 +32,10 @@
 </script>
 
 <svelte:head><title>Shelf · Marvek</title></svelte:head>
-<Header>Shelf</Header>
+<Header>
+  Shelf
+  {#snippet actions()}<a class="btn btn-ghost px-2" href="/people">People and devices</a>{/snippet}
+</Header>
 <main class="mx-auto max-w-5xl px-4 pb-8" aria-busy={shelf.busy}>
   {#if shelf.problem}<Problem problem={shelf.problem} onclose={shelf.clear} />{/if}
   {#if shelf.filling}

@@ -7,6 +7,7 @@
   import type { Snippet } from 'svelte';
   import { help } from '../help/help.svelte';
   import { sectionFor } from '../help/sections';
+  import { me } from '../people/me.svelte';
   import { route } from '../router';
   import type { LengthUnit, SpeedUnit } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
@@ -43,7 +44,10 @@
     class="figures flex min-h-11 items-center text-2xl font-bold"
     aria-label="Marvek, to the shelf">Marvek</a
   >
-  <div class="text-neutral figures min-w-0 grow truncate text-lg">{@render children?.()}</div>
+  <div class="text-neutral figures min-w-0 grow truncate text-lg">
+    {@render children?.()}{#if !me.edits && me.now.role}
+      · <b data-role>{me.now.name}, {me.now.role.toLowerCase()}</b>{/if}
+  </div>
   <button
     class="btn btn-ghost desk:hidden px-2"
     aria-expanded={open}

@@ -39,6 +39,8 @@ class InterfacePages {
     "/",
     "/shelf",
     "/new",
+    "/pair",
+    "/people",
     "/books/{id}",
     "/books/{id}/corner/{number}",
     "/books/{id}/compare",

@@ -82,7 +82,8 @@ class Guard implements HandlerInterceptor, WebMvcConfigurer {
   }
 
   private UUID ofShelf(UUID person, Right right) {
-    UUID owner = access.sharedShelf(person).orElse(person);
+    // Whose machine this is sees his own, and nothing need be asked for it.
+    UUID owner = person.equals(driver.first()) ? person : access.sharedShelf(person).orElse(person);
     need(right, access.roleOnShelf(person, owner).orElse(null));
     return owner;
   }
