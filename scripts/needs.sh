@@ -114,7 +114,7 @@ need_build() {
   local wanted=(mvn maven setpriv util-linux '/usr/lib/postgresql/*/bin/initdb' postgresql)
   choose_java compiler || wanted+=('/usr/lib/jvm/default-java/bin/javac' default-jdk-headless)
   "$home/scripts/with-node" --fits || wanted+=(npm npm)
-  if [ "${1:-}" = browser ]; then wanted+=(chromium chromium chromedriver chromium-driver); fi
+  if [ "${1:-}" = browser ]; then wanted+=(chromium chromium chromedriver chromium-driver certutil libnss3-tools openssl openssl); fi
   need "${wanted[@]}"
   need_java compiler
   "$home/scripts/with-node" --prepare || exit 1

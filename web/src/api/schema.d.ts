@@ -4738,6 +4738,8 @@ export interface components {
             link: string;
             /** @description the same as a code to be photographed: an SVG path in a square of so many units */
             picture: string;
+            /** @description where a device learns to trust this machine first, where it must */
+            trust?: string | null;
             /** Format: int32 */
             units: number;
         };

@@ -47,7 +47,7 @@
       />
     </label>
     <fieldset class="grid gap-1">
-      <legend class="pb-1">What he is</legend>
+      <legend class="pb-1">As</legend>
       {#each OTHERS as one (one)}
         <label class="flex min-h-11 items-start gap-3 py-1">
           <input type="radio" class="radio mt-1" name="role" value={one} bind:group={role} />
@@ -57,7 +57,7 @@
     </fieldset>
     {#if role === 'GUEST'}
       <label class="grid gap-1">
-        <span>Book that he reads</span>
+        <span>Book to be read</span>
         <select class="select h-12 w-full text-base" bind:value={book}>
           {#each books as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
         </select>
@@ -65,7 +65,7 @@
     {/if}
     <div class="flex justify-end gap-2">
       <button type="button" class="btn btn-ghost" onclick={onclose}>Cancel</button>
-      <button class="btn btn-primary">Let him see</button>
+      <button class="btn btn-primary">Let them see</button>
     </div>
   </form>
 </Dialog>

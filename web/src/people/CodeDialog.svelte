@@ -31,10 +31,12 @@
   <p class="figures text-center text-4xl font-bold tracking-widest" data-pairing-code>
     {code.code}
   </p>
-  <p class="text-neutral pt-3">
-    A device that comes for the first time must trust this machine before: the start command prints
-    the address that shows how.
-  </p>
+  {#if code.trust}
+    <p class="text-neutral pt-3">
+      A device that comes for the first time must trust this machine before: open
+      <b class="break-all">{code.trust}</b> on it and follow the steps.
+    </p>
+  {/if}
   <div class="flex justify-end pt-4">
     <button class="btn btn-primary" onclick={onclose}>Done</button>
   </div>

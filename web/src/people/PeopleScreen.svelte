@@ -22,7 +22,10 @@
 
   const makeCode = (person: SeenPerson) =>
     work.run(async () => {
-      shown = { code: await api.makeCode(person.id), name: person.name };
+      shown = {
+        code: await api.makeCode(person.id),
+        name: person.role === 'DRIVER' ? 'yours' : person.name,
+      };
     });
 
   const endDevice = (id: string) =>
@@ -56,10 +59,14 @@
     </p>
   {/if}
   {#each sharing?.people ?? [] as person (person.id)}
-    <section class="border-base-300 border-t-2 py-3" data-person={person.name}>
+    <section
+      class="border-base-300 border-t-2 py-3"
+      data-person={person.role === 'DRIVER' ? 'driver' : person.name}
+    >
       <div class="flex flex-wrap items-center gap-2">
         <h2 class="min-w-0 grow text-xl font-bold">
-          {person.name} <span class="text-neutral font-normal">{ROLES[person.role].name}</span>
+          {#if person.role === 'DRIVER'}Your own devices{:else}{person.name}
+            <span class="text-neutral font-normal">{ROLES[person.role].name}</span>{/if}
         </h2>
         {#if sharing?.shared}
           <button class="btn" onclick={() => makeCode(person)}>Pair a device</button>
@@ -68,7 +75,7 @@
           <button class="btn btn-ghost" onclick={() => (ending = person)}>End</button>
         {/if}
       </div>
-      <p class="text-neutral">{ROLES[person.role].may}</p>
+      {#if person.role !== 'DRIVER'}<p class="text-neutral">{ROLES[person.role].may}</p>{/if}
       <ul>
         {#each person.devices as device (device.id)}
           <li class="flex flex-wrap items-center gap-2 py-1" data-device={device.name}>
@@ -117,8 +124,7 @@
   {@const person = ending}
   <Dialog title="End {person.name}?" onclose={() => (ending = undefined)}>
     <p>
-      {person.name} sees nothing of yours any more, on none of {person.devices.length || 'his'}
-      {person.devices.length === 1 ? 'device' : 'devices'}. What was remarked stays.
+      {person.name} sees nothing of yours any more, on no device. What was remarked stays.
     </p>
     <div class="flex justify-end gap-2 pt-4">
       <button class="btn btn-ghost" onclick={() => (ending = undefined)}>Cancel</button>

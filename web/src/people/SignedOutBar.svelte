@@ -6,7 +6,7 @@
 
 {#if signedOut.now && route.pathname !== '/pair'}
   <div
-    class="border-error bg-base-100 fixed inset-x-0 top-0 z-50 flex flex-wrap items-center gap-3 border-b-2 p-3 print:hidden"
+    class="border-error bg-base-100 sticky top-0 z-50 flex flex-wrap items-center gap-3 border-b-2 p-3 print:hidden"
     role="alert"
     data-signed-out
   >

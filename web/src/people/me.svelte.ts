@@ -1,9 +1,21 @@
 import { api } from '../api/client';
 import type { Me } from '../api/people-calls';
 
+const KEPT = 'marvek.me';
+const ALONE: Me = { shared: false, name: '', role: 'DRIVER' };
+
+/** As it was told last, so that the screen need not wait for it. */
+function kept(): Me {
+  try {
+    return (JSON.parse(localStorage.getItem(KEPT) ?? 'null') as Me | null) ?? ALONE;
+  } catch {
+    return ALONE;
+  }
+}
+
 /** Who sits here, as far as it is known: alone on one's own machine it is the driver. */
 class WhoIAm {
-  now = $state.raw<Me>({ shared: false, name: '', role: 'DRIVER' });
+  now = $state.raw<Me>(kept());
 
   /** Whether a revision may be kept, and all else that changes things. */
   get edits(): boolean {
@@ -13,6 +25,7 @@ class WhoIAm {
   look = async () => {
     // Where it cannot be told, what is refused is told then.
     this.now = await api.me().catch(() => this.now);
+    localStorage.setItem(KEPT, JSON.stringify(this.now));
   };
 }
 

@@ -2,7 +2,7 @@ import type { Role } from '../api/people-calls';
 
 /** What somebody is, and what he may, in words. */
 export const ROLES: Record<Role, { name: string; may: string }> = {
-  DRIVER: { name: 'driver', may: 'everything: these are your own devices' },
+  DRIVER: { name: 'driver', may: 'everything' },
   COACH: {
     name: 'coach',
     may: 'reads books and laps, remarks on laps, takes files out; changes nothing',

@@ -3,6 +3,7 @@
   import { navigate } from '../router';
   import { hourWords, inWords, nextOf, sessionName, stateWords } from '../session/words';
   import FileButton from '../ui/FileButton.svelte';
+  import { me } from '../people/me.svelte';
   import Header from '../ui/Header.svelte';
   import Problem from '../ui/Problem.svelte';
   import { preferences } from '../units/preferences.svelte';
@@ -34,7 +35,9 @@
 <svelte:head><title>Shelf · Marvek</title></svelte:head>
 <Header>
   Shelf
-  {#snippet actions()}<a class="btn btn-ghost px-2" href="/people">People and devices</a>{/snippet}
+  {#snippet actions()}
+    {#if me.edits}<a class="btn btn-ghost px-2" href="/people">People and devices</a>{/if}
+  {/snippet}
 </Header>
 <main class="mx-auto max-w-5xl px-4 pb-8" aria-busy={shelf.busy}>
   {#if shelf.problem}<Problem problem={shelf.problem} onclose={shelf.clear} />{/if}

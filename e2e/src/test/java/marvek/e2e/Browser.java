@@ -6,6 +6,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -52,9 +53,34 @@ final class Browser implements AutoCloseable {
     static Chromium started() {
       try {
         Path profile = Files.createTempDirectory("marvek-browser");
-        return new Chromium(begin(profile), profile);
+        return new Chromium(begin(profile, Map.of()), profile);
       } catch (IOException e) {
         throw new UncheckedIOException(e);
+      }
+    }
+
+    /** One whose user has installed a root of his own, in the browser's own store. */
+    static Chromium trusting(Path root) {
+      try {
+        Path home = Files.createTempDirectory("marvek-device");
+        Path store = Files.createDirectories(home.resolve(".pki/nssdb"));
+        certutil("-d", "sql:" + store, "-N", "--empty-password");
+        certutil("-d", "sql:" + store, "-A", "-t", "C,,", "-n", "marvek", "-i", root.toString());
+        return new Chromium(begin(home.resolve("profile"), Map.of("HOME", home.toString())), home);
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
+      }
+    }
+
+    private static void certutil(String... arguments) throws IOException {
+      List<String> command = new ArrayList<>(List.of("certutil"));
+      command.addAll(List.of(arguments));
+      try {
+        if (new ProcessBuilder(command).inheritIO().start().waitFor() != 0) {
+          throw new IOException(command + " failed");
+        }
+      } catch (InterruptedException e) {
+        throw new IOException(e);
       }
     }
 
@@ -66,6 +92,14 @@ final class Browser implements AutoCloseable {
         throw new UncheckedIOException(e);
       }
     }
+  }
+
+  /** A device of its own, whose user has installed a root certificate. */
+  Browser(String root, Path trusted) {
+    this.root = root;
+    chromium = Chromium.trusting(trusted);
+    driver = chromium.driver();
+    emptyWindow();
   }
 
   Browser(int port) {
@@ -108,7 +142,7 @@ final class Browser implements AutoCloseable {
         Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", false));
   }
 
-  private static ChromeDriver begin(Path profile) {
+  private static ChromeDriver begin(Path profile, Map<String, String> environment) {
     ChromeOptions options = new ChromeOptions();
     options.setBinary("/usr/bin/chromium");
     options.addArguments(
@@ -126,6 +160,7 @@ final class Browser implements AutoCloseable {
     ChromeDriverService service =
         new ChromeDriverService.Builder()
             .usingDriverExecutable(new File("/usr/bin/chromedriver"))
+            .withEnvironment(environment)
             .build();
     return new ChromeDriver(service, options);
   }

@@ -54,9 +54,10 @@ class PeopleController {
    * A code that pairs one device within ten minutes.
    *
    * @param link that leads there with the code in it
+   * @param trust where a device learns to trust this machine first, where it must
    * @param picture the same as a code to be photographed: an SVG path in a square of so many units
    */
-  record Code(String code, String link, String picture, int units) {}
+  record Code(String code, String link, @Nullable String trust, String picture, int units) {}
 
   record PairBody(@NotNull String code, @NotNull String device) {}
 
@@ -134,7 +135,7 @@ class PeopleController {
     String code = people.code(person);
     String link = addresses.best() + "/pair#" + code;
     QrPicture picture = QrPicture.of(link);
-    return new Code(code, link, picture.path(), picture.units());
+    return new Code(code, link, addresses.trust(), picture.path(), picture.units());
   }
 
   /** Ends a device of somebody's. */

@@ -2,6 +2,7 @@ package marvek.server.accounts;
 
 import java.util.List;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.core.env.Environment;
 import org.springframework.stereotype.Component;
@@ -25,6 +26,14 @@ class ShareAddresses {
   List<String> all() {
     String port = settings.getProperty("local.server.port", "443");
     return hosts.stream().map(host -> "https://" + host + ":" + port).toList();
+  }
+
+  /**
+   * Where a device that comes for the first time learns to trust this machine; null for nowhere.
+   */
+  @Nullable String trust() {
+    String port = settings.getProperty("marvek.share.trust-port");
+    return port == null || hosts.isEmpty() ? null : "http://" + hosts.get(0) + ":" + port;
   }
 
   /** The one that is given to others. */

@@ -141,9 +141,7 @@ final class LocalAuthority {
         false,
         new JcaX509ExtensionUtils().createSubjectKeyIdentifier(keys.getPublic()));
     builder.addExtension(
-        Extension.nameConstraints,
-        true,
-        new NameConstraints(permitted(hosts), new GeneralSubtree[0]));
+        Extension.nameConstraints, true, new NameConstraints(permitted(hosts), null));
     return signed(builder, keys.getPrivate());
   }
 

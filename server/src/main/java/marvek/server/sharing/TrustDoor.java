@@ -34,10 +34,14 @@ class TrustDoor extends OncePerRequestFilter
   private static final ClassPathResource STEPS = new ClassPathResource("marvek/trust.html");
 
   private final int port;
+  private final String address;
   private final Path root;
 
   TrustDoor(
-      @Value("${marvek.share.trust-port}") int port, @Value("${marvek.share.root:}") Path root) {
+      @Value("${marvek.share.trust-port}") int port,
+      @Value("${server.address}") String address,
+      @Value("${marvek.share.root:}") Path root) {
+    this.address = address;
     this.port = port;
     this.root = root;
   }
@@ -46,6 +50,7 @@ class TrustDoor extends OncePerRequestFilter
   public void customize(TomcatServletWebServerFactory factory) {
     Connector plain = new Connector();
     plain.setPort(port);
+    plain.setProperty("address", address);
     plain.setProperty("maxConnections", String.valueOf(MOST_CONNECTIONS));
     plain.setProperty("connectionTimeout", String.valueOf(BETWEEN_READS_MS));
     factory.addAdditionalConnectors(plain);
