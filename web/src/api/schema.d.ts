@@ -4802,6 +4802,8 @@ export interface components {
         /** @description People, and the addresses at which they find Marvek. */
         PeopleSharing: {
             addresses: string[];
+            /** @description SHA-256 of the root that devices are to trust, or null */
+            fingerprint?: string | null;
             people: components["schemas"]["PeopleSeen"][];
             shared: boolean;
         };

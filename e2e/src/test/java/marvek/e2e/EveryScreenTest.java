@@ -74,6 +74,8 @@ class EveryScreenTest {
     "/new, form",
     "/circuits/new, ul",
     "/cars/new, [data-facts]",
+    "/people, [data-alone]",
+    "/pair, [data-code]",
     "CIRCUIT, [data-strip]",
     "CIRCUIT/walk, ul",
     "/nowhere/at/all, [data-unknown]",

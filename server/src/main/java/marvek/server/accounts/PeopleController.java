@@ -43,8 +43,16 @@ class PeopleController {
    */
   record Me(boolean shared, String name, @Nullable Role role, @Nullable UUID device) {}
 
-  /** People, and the addresses at which they find Marvek. */
-  record Sharing(boolean shared, List<String> addresses, List<People.Seen> people) {}
+  /**
+   * People, and the addresses at which they find Marvek.
+   *
+   * @param fingerprint SHA-256 of the root that devices are to trust, or null
+   */
+  record Sharing(
+      boolean shared,
+      List<String> addresses,
+      @Nullable String fingerprint,
+      List<People.Seen> people) {}
 
   record NewPerson(@NotNull String name, @NotNull Role role, @Nullable UUID bookId) {}
 
@@ -111,7 +119,8 @@ class PeopleController {
   /** The driver, and those whom he lets see his things, with their devices. */
   @GetMapping("/api/people")
   Sharing listPeople() {
-    return new Sharing(mode != SignInMode.NONE, addresses.all(), people.all());
+    return new Sharing(
+        mode != SignInMode.NONE, addresses.all(), addresses.fingerprint(), people.all());
   }
 
   /** Lets somebody see the driver's things: all of them, a guest one book. */

@@ -1,5 +1,13 @@
 package marvek.server.accounts;
 
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.security.GeneralSecurityException;
+import java.security.MessageDigest;
+import java.security.cert.CertificateFactory;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -33,7 +41,29 @@ class ShareAddresses {
    */
   @Nullable String trust() {
     String port = settings.getProperty("marvek.share.trust-port");
-    return port == null || hosts.isEmpty() ? null : "http://" + hosts.get(0) + ":" + port;
+    return port == null || hosts.isEmpty() || fingerprint() == null
+        ? null
+        : "http://" + hosts.get(0) + ":" + port;
+  }
+
+  /**
+   * The SHA-256 fingerprint of the root, as devices show it: AB:CD:…; null where there is none of
+   * Marvek's own.
+   */
+  @Nullable String fingerprint() {
+    String root = settings.getProperty("marvek.share.root");
+    if (root == null || !Files.isReadable(Path.of(root))) {
+      return null;
+    }
+    try (InputStream in = Files.newInputStream(Path.of(root))) {
+      byte[] certificate =
+          CertificateFactory.getInstance("X.509").generateCertificate(in).getEncoded();
+      return HexFormat.ofDelimiter(":")
+          .withUpperCase()
+          .formatHex(MessageDigest.getInstance("SHA-256").digest(certificate));
+    } catch (IOException | GeneralSecurityException e) {
+      throw new IllegalStateException("The root in " + root + " cannot be read", e);
+    }
   }
 
   /** The one that is given to others. */

@@ -49,7 +49,8 @@ public final class SharedStart {
     arguments.add("--marvek.hosts=" + String.join(",", names.all()));
     arguments.add("--marvek.share.hosts=" + String.join(",", names.all()));
     arguments.add("--marvek.share.owner-link=" + folder.resolve("owner-link"));
-    arguments.add("--marvek.share.root=" + folder.resolve("root.pem"));
+    boolean own = !environment.containsKey("MARVEK_TLS_CERTIFICATE");
+    arguments.add("--marvek.share.root=" + folder.resolve(own ? "root.pem" : "no-root"));
     arguments.add("--server.servlet.session.cookie.secure=true");
     if (environment.containsKey("MARVEK_TRUST_PORT")) {
       arguments.add("--marvek.share.trust-port=" + environment.get("MARVEK_TRUST_PORT"));

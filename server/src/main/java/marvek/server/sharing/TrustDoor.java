@@ -68,7 +68,13 @@ class TrustDoor extends OncePerRequestFilter
     response.setHeader(
         "Content-Security-Policy",
         "default-src 'none'; style-src 'unsafe-inline'; frame-ancestors 'none'");
-    switch (request.getRequestURI()) {
+    String path = request.getRequestURI();
+    if (!path.equals("/ready") && !Files.isReadable(root)) {
+      // A certificate that one had already is trusted without this.
+      response.setStatus(HttpServletResponse.SC_NOT_FOUND);
+      return;
+    }
+    switch (path) {
       case "/ready" -> chain.doFilter(request, response);
       case "/root.crt" -> give(response, "application/x-x509-ca-cert", Files.readAllBytes(root));
       case "/" -> give(response, "text/html; charset=utf-8", steps());
