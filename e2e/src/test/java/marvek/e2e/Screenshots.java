@@ -9,7 +9,8 @@ import java.io.InputStream;
 import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
 import javax.imageio.ImageIO;
 import marvek.formats.JsonFiles;
 import marvek.server.ServerTest;
@@ -18,8 +19,8 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.rendering.PDFRenderer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
-import org.openqa.selenium.support.ui.WebDriverWait;
 import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.util.FileSystemUtils;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -52,7 +53,54 @@ class Screenshots {
       lead(browser);
       inTheHand(browser, book);
     }
+    sharing();
     card();
+  }
+
+  /**
+   * A code for a coach's tablet on the driver's computer; the tablet and his telephone beside it.
+   */
+  private void sharing() throws IOException {
+    Path folder = Files.createTempDirectory("marvek-shots");
+    try (SharedMarvek shared = new SharedMarvek(folder);
+        Browser own = shared.device();
+        Browser coach = shared.device()) {
+      shared.pairOwn(own);
+      shared.letCoachSee(own, "Ines Aldermoor");
+      String code = own.text("[data-pairing-code]");
+      own.leaveField();
+      byte[] asked = own.picture();
+      coach.size(820, 1180);
+      coach.open("/pair");
+      coach.type("[data-code]", code);
+      coach.leaveField();
+      byte[] typed = coach.picture();
+      coach.press("Pair it");
+      coach.see("[data-lap]");
+      own.press("Done");
+      own.size(390, 844);
+      own.see("[data-device]");
+      saveBeside("people", List.of(asked, typed, own.picture()));
+    } finally {
+      FileSystemUtils.deleteRecursively(folder);
+    }
+  }
+
+  private static void saveBeside(String name, List<byte[]> pictures) throws IOException {
+    List<BufferedImage> images = new ArrayList<>();
+    for (byte[] picture : pictures) {
+      images.add(ImageIO.read(new ByteArrayInputStream(picture)));
+    }
+    int gap = 16;
+    int width = images.stream().mapToInt(image -> image.getWidth() + gap).sum() - gap;
+    int height = images.stream().mapToInt(BufferedImage::getHeight).max().orElseThrow();
+    BufferedImage all = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+    int x = 0;
+    for (BufferedImage image : images) {
+      all.getGraphics().drawImage(image, x, 0, null);
+      x += image.getWidth() + gap;
+    }
+    ImageIO.write(all, "png", FOLDER.resolve(name + ".png").toFile());
   }
 
   /** The wet qualifying of the demo's weekend: planned, prepared page by page, briefed. */
@@ -93,17 +141,6 @@ class Screenshots {
   /** A question with its answer hidden, and the road as it comes, a press made near Sluice. */
   private void rehearse(Browser browser, String book) throws IOException {
     take(browser, book + "/rehearse", "[data-question]", "rehearse");
-    browser.open(book + "/rehearse/run");
-    browser.press("Begin the lap");
-    new WebDriverWait(browser.driver(), Duration.ofSeconds(40))
-        .until(
-            d -> {
-              browser.key("b");
-              return browser
-                  .text("[data-told]")
-                  .matches("(?s)1 Sluice, brake: (on it|[12]?\\d m .*)");
-            });
-    save(browser.picture(), "run");
   }
 
   /** Book, page, brief and the road that comes, side by side as on four devices. */
@@ -123,18 +160,15 @@ class Screenshots {
 
   private static void beside(
       Browser browser, String[][] screens, int width, int height, String name) throws IOException {
-    int gap = 16;
-    BufferedImage all =
-        new BufferedImage(screens.length * (width + gap) - gap, height, BufferedImage.TYPE_INT_RGB);
+    List<byte[]> pictures = new ArrayList<>();
     browser.size(width, height);
-    for (int k = 0; k < screens.length; k++) {
-      browser.open(screens[k][0]);
-      browser.see(screens[k][1]);
+    for (String[] screen : screens) {
+      browser.open(screen[0]);
+      browser.see(screen[1]);
       browser.leaveField();
-      BufferedImage one = ImageIO.read(new ByteArrayInputStream(browser.picture()));
-      all.getGraphics().drawImage(one, k * (width + gap), 0, null);
+      pictures.add(browser.picture());
     }
-    ImageIO.write(all, "png", FOLDER.resolve(name + ".png").toFile());
+    saveBeside(name, pictures);
   }
 
   /** The demo's track day. */

@@ -2,41 +2,25 @@ package marvek.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Map;
-import java.util.stream.Stream;
-import marvek.server.StartedServer;
-import marvek.server.sharing.SharedStart;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.Keys;
-import org.springframework.context.ConfigurableApplicationContext;
 
 /** A coach's tablet beside the driver's computer, over HTTPS, with the root installed on both. */
 class SharingJourneyTest {
   @TempDir private Path folder;
-  private ConfigurableApplicationContext server;
+  private SharedMarvek shared;
   private Browser driver;
   private Browser coach;
 
   @BeforeEach
   void share() throws Exception {
-    String[] settings =
-        Stream.of(
-                new SharedStart(
-                        Map.of("MARVEK_SHARE", "1", "MARVEK_SHARE_FOLDER", folder.toString()))
-                    .arguments("--marvek.demo=false"))
-            // The tests stay on loopback.
-            .map(s -> s.startsWith("--server.address=") ? "--server.address=127.0.0.1" : s)
-            .toArray(String[]::new);
-    server = StartedServer.beside(settings);
-    String root =
-        "https://localhost:" + server.getEnvironment().getRequiredProperty("local.server.port");
-    driver = new Browser(root, folder.resolve("root.pem"));
-    coach = new Browser(root, folder.resolve("root.pem"));
+    shared = new SharedMarvek(folder);
+    driver = shared.device();
+    coach = shared.device();
     coach.size(820, 1180);
   }
 
@@ -44,23 +28,15 @@ class SharingJourneyTest {
   void end() {
     driver.close();
     coach.close();
-    server.close();
+    shared.close();
   }
 
   @Test
   void aCoachIsPairedReadsIsRefusedTheRestAndIsEnded() throws Exception {
-    String link = Files.readString(folder.resolve("owner-link")).strip();
-    driver.open("/pair" + link.substring(link.indexOf('#')));
-    driver.press("Pair it");
-    driver.see("[data-lap]");
+    shared.pairOwn(driver);
     String book = driver.path();
 
-    driver.open("/people");
-    driver.press("Let somebody see");
-    driver.type("[data-name]", "Ines");
-    driver.press("Let them see");
-    driver.see("[data-person='Ines']");
-    driver.press("Pair a device", "[data-person='Ines']");
+    shared.letCoachSee(driver, "Ines");
     String code = driver.text("[data-pairing-code]");
     driver.press("Done");
 

@@ -62,6 +62,36 @@ class CommandsTest {
     assertThat(data.resolve("address")).exists();
   }
 
+  /** The server is told what it needs for it, and the driver what to open where. */
+  @Test
+  void sharingTellsTheAddressesAndTheDriversOwnLink() throws Exception {
+    Machine.Outcome outcome =
+        machine.run(
+            "bash",
+            "-euo",
+            "pipefail",
+            "-c",
+            """
+            . scripts/say.sh; . scripts/serve.sh
+            data=$PWD/data; mkdir -p "$data/share"
+            echo old > "$data/share/owner-link"
+            share_settings
+            [ ! -e "$data/share/owner-link" ] && stat -c %a "$data/share"
+            echo "$MARVEK_SHARE $MARVEK_TRUST_PORT" "${MARVEK_SHARE_FOLDER#"$PWD"/}"
+            echo 'https://pit.local:8080/pair#ABCD-EFGH' > "$data/share/owner-link"
+            trust=8181
+            tell_share
+            cat "$data/address\"""");
+    assertThat(outcome.said())
+        .containsPattern("(?m)^700$")
+        .containsPattern("(?m)^1 8[12]\\d\\d data/share$")
+        .contains("Marvek is at https://pit.local:8080\n")
+        .contains("opens http://pit.local:8181\n")
+        .contains("https://pit.local:8080/pair#ABCD-EFGH")
+        .endsWith("\nhttps://pit.local:8080\n");
+    assertThat(outcome.status()).isZero();
+  }
+
   @Test
   void aLongStepSaysThatItGoesOnAndWithWhat() throws Exception {
     Machine.Outcome outcome =

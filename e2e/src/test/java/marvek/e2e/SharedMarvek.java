@@ -1,0 +1,60 @@
+package marvek.e2e;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Map;
+import java.util.stream.Stream;
+import marvek.server.StartedServer;
+import marvek.server.sharing.SharedStart;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/**
+ * A Marvek that is shared as {@code ./marvek share} does it, but on loopback, as tests stay there.
+ */
+final class SharedMarvek implements AutoCloseable {
+  private final Path folder;
+  private final ConfigurableApplicationContext server;
+
+  SharedMarvek(Path folder) throws IOException {
+    this.folder = folder;
+    String[] settings =
+        Stream.of(
+                new SharedStart(
+                        Map.of("MARVEK_SHARE", "1", "MARVEK_SHARE_FOLDER", folder.toString()))
+                    .arguments("--marvek.demo=false"))
+            .map(s -> s.startsWith("--server.address=") ? "--server.address=127.0.0.1" : s)
+            .toArray(String[]::new);
+    server = StartedServer.beside(settings);
+  }
+
+  /** A device whose user has installed the root. */
+  Browser device() {
+    String root =
+        "https://localhost:" + server.getEnvironment().getRequiredProperty("local.server.port");
+    return new Browser(root, folder.resolve("root.pem"));
+  }
+
+  /** Pairs the driver's own device by the link that the start prints; his book is open then. */
+  void pairOwn(Browser own) throws IOException {
+    String link = Files.readString(folder.resolve("owner-link")).strip();
+    own.open("/pair" + link.substring(link.indexOf('#')));
+    own.press("Pair it");
+    own.see("[data-lap]");
+  }
+
+  /** Lets a coach see the driver's things; the code for a device of hers is shown then. */
+  void letCoachSee(Browser own, String name) {
+    own.open("/people");
+    own.press("Let somebody see");
+    own.type("[data-name]", name);
+    own.press("Let them see");
+    own.press("Pair a device", "[data-person='" + name + "']");
+    own.see("[data-pairing-code]");
+  }
+
+  @Override
+  public void close() {
+    server.close();
+  }
+}
