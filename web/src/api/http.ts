@@ -50,7 +50,7 @@ export async function answer<T>(
     if (e instanceof DOMException && e.name === 'AbortError') throw e;
     throw new Failed(UNREACHABLE);
   }
-  signedOut.now = result.response.status === 401;
+  signedOut.heard(result.response);
   if (result.error !== undefined) {
     throw new Failed(problemOf(result.error, result.response.status));
   }

@@ -4751,6 +4751,11 @@ export interface components {
         PeopleMe: {
             /**
              * Format: uuid
+             * @description the one book that a guest sees
+             */
+            bookId?: string | null;
+            /**
+             * Format: uuid
              * @description null where none was paired
              */
             device?: string | null;

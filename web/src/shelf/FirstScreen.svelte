@@ -1,6 +1,7 @@
 <script lang="ts">
   import { api } from '../api/client';
   import { Working } from '../api/working.svelte';
+  import { me } from '../people/me.svelte';
   import { navigate } from '../router';
   import Problem from '../ui/Problem.svelte';
 
@@ -9,6 +10,11 @@
   /** A new install opens its demo book; later the book that was open last. */
   const openBook = () =>
     working.run(async () => {
+      if (me.now.bookId) {
+        // A guest sees one book, and no shelf.
+        await navigate('/books/:id', { params: { id: me.now.bookId }, replace: true });
+        return;
+      }
       const books = await api.books();
       const last = localStorage.getItem('marvek.lastBook');
       const book = books.find((b) => b.id === last) ?? books[0];

@@ -17,12 +17,12 @@
   }
   const { value, label, unit = '', min, max, step = 1, own = false, onchange }: Props = $props();
 
-  /** What somebody typed is shown as he typed it; the model's is whole, as its tenths say nothing. */
-  const shown = $derived(
-    step < 1
-      ? value.toFixed(2).replace(/0$/, '')
-      : String(own ? +value.toFixed(1) : Math.round(value)),
+  /** What was typed here stands as it was typed, as long as it is the value. */
+  let typed = $state.raw<{ text: string; value: number }>();
+  const rounded = $derived(
+    step < 1 ? value.toFixed(2).replace(/0$/, '') : String(Math.round(value)),
   );
+  const shown = $derived(typed && Math.abs(typed.value - value) < 1e-6 ? typed.text : rounded);
 
   /** What is typed and cannot be; it stays in the field until it is put right or left with Esc. */
   let wrong = $state<string>();
@@ -32,8 +32,12 @@
     wrong = undefined;
     if (text === shown) return;
     const read = readNumber(text, { min, max, unit });
-    if (read.wrong !== undefined) wrong = read.wrong;
-    else onchange(read.value!);
+    if (read.wrong !== undefined) {
+      wrong = read.wrong;
+      return;
+    }
+    typed = { text: text.trim(), value: read.value! };
+    onchange(read.value!);
   }
   function leave(input: HTMLInputElement) {
     wrong = undefined;

@@ -40,9 +40,9 @@
   class="relative flex h-12 items-center gap-3 px-4 pt-[env(safe-area-inset-top)] print:hidden"
 >
   <a
-    href="/shelf"
+    href={me.now.bookId ? '/' : '/shelf'}
     class="figures flex min-h-11 items-center text-2xl font-bold"
-    aria-label="Marvek, to the shelf">Marvek</a
+    aria-label={me.now.bookId ? 'Marvek, to the book' : 'Marvek, to the shelf'}>Marvek</a
   >
   <div class="text-neutral figures min-w-0 grow truncate text-lg">
     {@render children?.()}{#if !me.edits && me.now.role}

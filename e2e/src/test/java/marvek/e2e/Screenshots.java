@@ -66,7 +66,7 @@ class Screenshots {
         Browser own = shared.device();
         Browser coach = shared.device()) {
       shared.pairOwn(own);
-      shared.letCoachSee(own, "Ines Aldermoor");
+      shared.letSee(own, "Ines Aldermoor", "COACH");
       String code = own.text("[data-pairing-code]");
       own.leaveField();
       byte[] asked = own.picture();

@@ -43,11 +43,12 @@ final class SharedMarvek implements AutoCloseable {
     own.see("[data-lap]");
   }
 
-  /** Lets a coach see the driver's things; the code for a device of hers is shown then. */
-  void letCoachSee(Browser own, String name) {
+  /** Lets somebody see the driver's things; the code for a device of theirs is shown then. */
+  void letSee(Browser own, String name, String role) {
     own.open("/people");
     own.press("Let somebody see");
     own.type("[data-name]", name);
+    own.click("input[value='" + role + "']");
     own.press("Let them see");
     own.press("Pair a device", "[data-person='" + name + "']");
     own.see("[data-pairing-code]");

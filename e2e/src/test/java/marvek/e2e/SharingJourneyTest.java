@@ -36,7 +36,7 @@ class SharingJourneyTest {
     shared.pairOwn(driver);
     String book = driver.path();
 
-    shared.letCoachSee(driver, "Ines");
+    shared.letSee(driver, "Ines", "COACH");
     String code = driver.text("[data-pairing-code]");
     driver.press("Done");
 
@@ -74,6 +74,22 @@ class SharingJourneyTest {
     assertThat(brakeAt()).isEqualTo(before - 1);
     coach.reload();
     coach.see("[data-signed-out]");
+  }
+
+  /** Who is paired for one book comes to it at once, and to no shelf. */
+  @Test
+  void aGuestComesToHisOneBook() throws Exception {
+    shared.pairOwn(driver);
+    shared.letSee(driver, "Ottilie", "GUEST");
+    String code = driver.text("[data-pairing-code]");
+    coach.open("/pair");
+    coach.type("[data-code]", code);
+    coach.press("Pair it");
+    coach.see("[data-lap]");
+    coach.seeText("[data-role]", "Ottilie, guest");
+    coach.click("header a[aria-label='Marvek, to the book']");
+    coach.see("[data-lap]");
+    assertThat(coach.count("[role=alert]")).isZero();
   }
 
   private int brakeAt() {

@@ -80,6 +80,20 @@ class Access {
     return roles.stream().map(role -> Role.valueOf((String) role)).min(Role::compareTo);
   }
 
+  /** The one book that somebody sees who sees nothing else. */
+  Optional<UUID> onlyBook(UUID person) {
+    List<?> books =
+        entities
+            .createNativeQuery(
+                "select book_id from share where person_id = :person and ended_at is null"
+                    + " and (until is null or until > now()) and book_id is not null"
+                    + " order by made_at",
+                UUID.class)
+            .setParameter("person", person)
+            .getResultList();
+    return books.stream().findFirst().map(UUID.class::cast);
+  }
+
   /** The driver whose shelf somebody sees who has no book himself: the first that shared it. */
   Optional<UUID> sharedShelf(UUID person) {
     List<?> owners =

@@ -40,8 +40,14 @@ class PeopleController {
    * @param name empty for nobody
    * @param role null for nobody
    * @param device null where none was paired
+   * @param bookId the one book that a guest sees
    */
-  record Me(boolean shared, String name, @Nullable Role role, @Nullable UUID device) {}
+  record Me(
+      boolean shared,
+      String name,
+      @Nullable Role role,
+      @Nullable UUID device,
+      @Nullable UUID bookId) {}
 
   /**
    * People, and the addresses at which they find Marvek.
@@ -74,14 +80,15 @@ class PeopleController {
   Me whoAmI() {
     SignedIn who = signedIn();
     if (who == null) {
-      return new Me(mode != SignInMode.NONE, "", null, null);
+      return new Me(mode != SignInMode.NONE, "", null, null, null);
     }
     Role role =
         access
             .sharedShelf(who.person())
             .map(owner -> access.anyRole(who.person(), owner))
             .orElse(Role.DRIVER);
-    return new Me(mode != SignInMode.NONE, people.nameOf(who.person()), role, who.device());
+    UUID book = role == Role.GUEST ? access.onlyBook(who.person()).orElse(null) : null;
+    return new Me(mode != SignInMode.NONE, people.nameOf(who.person()), role, who.device(), book);
   }
 
   private static @Nullable SignedIn signedIn() {

@@ -126,6 +126,8 @@ class PairingTest {
     assertThat(guest.status("GET", "/api/books/" + other + "/view", null)).isEqualTo(404);
     assertThat(guest.status("GET", "/api/books/" + mine + "/beside/" + other, null)).isEqualTo(404);
     assertThat(guest.status("GET", "/api/books", null)).isEqualTo(403);
+    assertThat(guest.get("/api/me").path("bookId").asString()).isEqualTo(mine);
+    assertThat(owner.get("/api/me").path("bookId").isNull()).isTrue();
   }
 
   @Test
