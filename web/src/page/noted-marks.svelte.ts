@@ -4,6 +4,7 @@ import type { Problem, Mark } from '../api/types';
 import { Working } from '../api/working.svelte';
 import type { BookState } from '../book/book-state.svelte';
 import type { CircuitState } from '../circuit/circuit-state.svelte';
+import { me } from '../people/me.svelte';
 import { boardNumber, freeName, newMarks, sameMark, type MarkKind } from './mark-kinds';
 
 const KEY = Symbol('noted');
@@ -45,7 +46,8 @@ export class NotedMarks extends Working {
   look() {
     return this.run(async () => {
       const id = this.book.book?.circuitId;
-      if (!id || this.circuit?.id === id) return;
+      // Who may not note any has none that wait, and may not ask.
+      if (!id || !me.edits || this.circuit?.id === id) return;
       this.circuit = undefined;
       const { draft = false } = (await api.circuits()).find((c) => c.id === id) ?? {};
       if (draft) await this.open();
