@@ -1644,8 +1644,8 @@ export interface paths {
         get: operations["listPeople"];
         put?: never;
         /**
-         * Lets somebody see the driver's things: all of them, a guest one book.
-         * @description Lets somebody see the driver's things: all of them, a guest one book.
+         * Lets somebody see the driver's things: all of them, an instructor or a guest one book.
+         * @description Lets somebody see the driver's things: all of them, an instructor or a guest one book.
          */
         post: operations["addPerson"];
         delete?: never;
@@ -4751,7 +4751,7 @@ export interface components {
         PeopleMe: {
             /**
              * Format: uuid
-             * @description the one book that a guest sees
+             * @description the one book that an instructor or a guest sees
              */
             bookId?: string | null;
             /**

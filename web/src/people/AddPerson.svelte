@@ -32,7 +32,7 @@
     class="grid gap-4"
     onsubmit={(e) => {
       e.preventDefault();
-      onadd(name.trim(), role, role === 'GUEST' ? book : undefined);
+      onadd(name.trim(), role, role === 'COACH' ? undefined : book);
     }}
   >
     <label class="grid gap-1">
@@ -55,9 +55,9 @@
         </label>
       {/each}
     </fieldset>
-    {#if role === 'GUEST'}
+    {#if role !== 'COACH'}
       <label class="grid gap-1">
-        <span>Book to be read</span>
+        <span>Book</span>
         <select class="select h-12 w-full text-base" bind:value={book}>
           {#each books as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
         </select>

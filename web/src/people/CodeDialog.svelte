@@ -14,8 +14,8 @@
 
 <Dialog title="A device of {name}" {onclose}>
   <p>
-    Photograph this with the device, or open <b class="break-all">{code.link.split('#')[0]}</b> on it
-    and type the code. It works once, for ten minutes.
+    Photograph this with the device, or open <b class="wrap-anywhere">{code.link.split('#')[0]}</b> on
+    it and type the code. It works once, for ten minutes.
   </p>
   <svg
     viewBox="0 0 {code.units} {code.units}"
@@ -34,7 +34,7 @@
   {#if code.trust}
     <p class="text-neutral pt-3">
       A device that comes for the first time must trust this machine before: open
-      <b class="break-all">{code.trust}</b> on it and follow the steps.
+      <b class="wrap-anywhere">{code.trust}</b> on it and follow the steps.
     </p>
   {/if}
   <div class="flex justify-end pt-4">

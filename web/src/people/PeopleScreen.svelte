@@ -57,6 +57,11 @@
       {#each sharing.addresses as address, i (address)}{i ? ', ' : ' '}<b>{address}</b>{/each}. It
       ends when you end <b>./marvek share</b>.
     </p>
+    {#if sharing.fingerprint}
+      <p class="text-neutral pb-2 break-all" data-fingerprint>
+        Fingerprint of the certificate that devices are to trust, SHA-256: {sharing.fingerprint}
+      </p>
+    {/if}
   {/if}
   {#each sharing?.people ?? [] as person (person.id)}
     <section

@@ -9,7 +9,7 @@ export const ROLES: Record<Role, { name: string; may: string }> = {
   },
   INSTRUCTOR: {
     name: 'instructor',
-    may: 'reads books and laps, leads days of a group; changes no book',
+    may: 'reads one book and its laps, leads its days of a group; changes no book',
   },
   GUEST: { name: 'guest', may: 'reads one book, no laps' },
 };

@@ -11,7 +11,7 @@
   const openBook = () =>
     working.run(async () => {
       if (me.now.bookId) {
-        // A guest sees one book, and no shelf.
+        // An instructor and a guest see one book, and no shelf.
         await navigate('/books/:id', { params: { id: me.now.bookId }, replace: true });
         return;
       }

@@ -1,12 +1,7 @@
 package marvek.e2e;
 
-import java.io.File;
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -21,14 +16,11 @@ import org.openqa.selenium.WebDriver;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.WindowType;
 import org.openqa.selenium.chrome.ChromeDriver;
-import org.openqa.selenium.chrome.ChromeDriverService;
-import org.openqa.selenium.chrome.ChromeOptions;
 import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.support.ui.ExpectedConditions;
 import org.openqa.selenium.support.ui.FluentWait;
 import org.openqa.selenium.support.ui.Select;
 import org.openqa.selenium.support.ui.WebDriverWait;
-import org.springframework.util.FileSystemUtils;
 
 /**
  * A window of headless Chromium, 1280×800, in which nothing is remembered, and the gestures of a
@@ -37,7 +29,7 @@ import org.springframework.util.FileSystemUtils;
  */
 final class Browser implements AutoCloseable {
   /** Leads to this machine and is none of Marvek's names. */
-  static final String FOREIGN_NAME = "elsewhere.test";
+  static final String FOREIGN_NAME = Chromium.FOREIGN_NAME;
 
   private static final Duration PATIENCE = Duration.ofSeconds(20);
 
@@ -47,52 +39,6 @@ final class Browser implements AutoCloseable {
   private final String root;
   private final Chromium chromium;
   private final ChromeDriver driver;
-
-  /** A running program with its profile. */
-  private record Chromium(ChromeDriver driver, Path profile) {
-    static Chromium started() {
-      try {
-        Path profile = Files.createTempDirectory("marvek-browser");
-        return new Chromium(begin(profile, Map.of()), profile);
-      } catch (IOException e) {
-        throw new UncheckedIOException(e);
-      }
-    }
-
-    /** One whose user has installed a root of his own, in the browser's own store. */
-    static Chromium trusting(Path root) {
-      try {
-        Path home = Files.createTempDirectory("marvek-device");
-        Path store = Files.createDirectories(home.resolve(".pki/nssdb"));
-        certutil("-d", "sql:" + store, "-N", "--empty-password");
-        certutil("-d", "sql:" + store, "-A", "-t", "C,,", "-n", "marvek", "-i", root.toString());
-        return new Chromium(begin(home.resolve("profile"), Map.of("HOME", home.toString())), home);
-      } catch (IOException e) {
-        throw new UncheckedIOException(e);
-      }
-    }
-
-    private static void certutil(String... arguments) throws IOException {
-      List<String> command = new ArrayList<>(List.of("certutil"));
-      command.addAll(List.of(arguments));
-      try {
-        if (new ProcessBuilder(command).inheritIO().start().waitFor() != 0) {
-          throw new IOException(command + " failed");
-        }
-      } catch (InterruptedException e) {
-        throw new IOException(e);
-      }
-    }
-
-    void end() {
-      driver.quit();
-      try {
-        FileSystemUtils.deleteRecursively(profile);
-      } catch (IOException e) {
-        throw new UncheckedIOException(e);
-      }
-    }
-  }
 
   /** A device of its own, whose user has installed a root certificate. */
   Browser(String root, Path trusted) {
@@ -140,29 +86,6 @@ final class Browser implements AutoCloseable {
     driver.executeCdpCommand(
         "Emulation.setDeviceMetricsOverride",
         Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", false));
-  }
-
-  private static ChromeDriver begin(Path profile, Map<String, String> environment) {
-    ChromeOptions options = new ChromeOptions();
-    options.setBinary("/usr/bin/chromium");
-    options.addArguments(
-        "--headless",
-        "--no-sandbox",
-        "--disable-gpu",
-        "--disable-quic",
-        "--no-first-run",
-        "--disable-background-networking",
-        "--disable-component-update",
-        "--disable-sync",
-        // A name of somebody else's that leads to this machine.
-        "--host-resolver-rules=MAP " + FOREIGN_NAME + " 127.0.0.1",
-        "--user-data-dir=" + profile);
-    ChromeDriverService service =
-        new ChromeDriverService.Builder()
-            .usingDriverExecutable(new File("/usr/bin/chromedriver"))
-            .withEnvironment(environment)
-            .build();
-    return new ChromeDriver(service, options);
   }
 
   ChromeDriver driver() {

@@ -1,6 +1,7 @@
 package marvek.e2e;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Map;
@@ -52,6 +53,22 @@ final class SharedMarvek implements AutoCloseable {
     own.press("Let them see");
     own.press("Pair a device", "[data-person='" + name + "']");
     own.see("[data-pairing-code]");
+  }
+
+  /** SHA-256 of the root, as OpenSSL tells it: AB:CD:… */
+  String fingerprint() throws IOException {
+    Process openssl =
+        new ProcessBuilder(
+                "openssl",
+                "x509",
+                "-in",
+                folder.resolve("root.pem").toString(),
+                "-noout",
+                "-fingerprint",
+                "-sha256")
+            .start();
+    String said = new String(openssl.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+    return said.substring(said.indexOf('=') + 1).strip();
   }
 
   @Override

@@ -40,6 +40,9 @@ class SharingJourneyTest {
     String code = driver.text("[data-pairing-code]");
     driver.press("Done");
 
+    assertThat(shared.fingerprint()).hasSize(95);
+    driver.seeText("[data-fingerprint]", shared.fingerprint());
+
     // Nobody yet: nothing is shown, and the way in is.
     coach.open(book);
     coach.see("[data-signed-out]");

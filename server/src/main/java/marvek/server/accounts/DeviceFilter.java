@@ -6,6 +6,8 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.io.IOException;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -17,6 +19,8 @@ import org.springframework.web.filter.OncePerRequestFilter;
 class DeviceFilter extends OncePerRequestFilter {
   /** In the session: id of the device that was paired in it. */
   static final String DEVICE = "device";
+
+  private static final Duration KEPT_TO = Duration.ofMinutes(15);
 
   private final SignInMode mode;
   private final CurrentDriver driver;
@@ -50,6 +54,14 @@ class DeviceFilter extends OncePerRequestFilter {
     HttpSession session = request.getSession(false);
     return Optional.ofNullable(session == null ? null : (String) session.getAttribute(DEVICE))
         .flatMap(id -> devices.findByIdAndEndedAtIsNull(UUID.fromString(id)))
-        .map(device -> new SignedIn(device.personId(), device.id()));
+        .map(this::seen);
+  }
+
+  private SignedIn seen(Device device) {
+    // Not each time: reading would write.
+    if (device.seenAt().isBefore(Instant.now().minus(KEPT_TO))) {
+      devices.seen(device.id());
+    }
+    return new SignedIn(device.personId(), device.id());
   }
 }

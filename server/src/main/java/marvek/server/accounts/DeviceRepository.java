@@ -7,13 +7,15 @@ import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
+import org.springframework.transaction.annotation.Transactional;
 
 interface DeviceRepository extends JpaRepository<Device, UUID> {
   Optional<Device> findByIdAndEndedAtIsNull(UUID id);
 
   List<Device> findByPersonIdInAndEndedAtIsNullOrderByPairedAt(Collection<UUID> people);
 
-  /** Kept to the quarter of an hour, so that reading does not write each time. */
+  /** Takes note that a device is there, to the quarter of an hour. */
+  @Transactional
   @Modifying
   @Query(
       value =

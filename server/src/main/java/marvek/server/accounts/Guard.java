@@ -8,6 +8,9 @@ import java.util.UUID;
 import marvek.server.problems.ForbiddenException;
 import marvek.server.problems.NotFoundException;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.core.convert.ConversionException;
+import org.springframework.core.convert.ConversionService;
+import org.springframework.format.support.DefaultFormattingConversionService;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.web.method.HandlerMethod;
 import org.springframework.web.servlet.HandlerInterceptor;
@@ -23,6 +26,7 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 @Configuration
 class Guard implements HandlerInterceptor, WebMvcConfigurer {
   private static final String OURS = "marvek.";
+  private static final ConversionService IDS = new DefaultFormattingConversionService();
 
   private final Rights rights;
   private final Access access;
@@ -100,11 +104,15 @@ class Guard implements HandlerInterceptor, WebMvcConfigurer {
     return owner == null ? person : owner;
   }
 
-  /** A thing that there is not, or an id that is none, is told by the feature in its own words. */
+  /**
+   * An id as the features will read it, by the same conversion: read more strictly here, one that
+   * is written with a blank would pass without being asked whose it is. A thing that there is not,
+   * or an id that is none, is told by the feature in its own words.
+   */
   private static Optional<UUID> idOf(String words) {
     try {
-      return Optional.of(UUID.fromString(words));
-    } catch (IllegalArgumentException e) {
+      return Optional.ofNullable(IDS.convert(words, UUID.class));
+    } catch (ConversionException e) {
       return Optional.empty();
     }
   }

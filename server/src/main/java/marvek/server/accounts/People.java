@@ -98,7 +98,7 @@ class People {
   /**
    * Lets somebody see the driver's things.
    *
-   * @param book the one book, or null for all; a guest sees one
+   * @param book the one book, or null for all; instructors and guests see one
    * @return his id
    */
   public UUID let(String name, Role role, @Nullable UUID book) {
@@ -106,9 +106,9 @@ class People {
     if (role == Role.DRIVER) {
       throw new InvalidValueException("role", "cannot be DRIVER: a driver's things are his own");
     }
-    if ((role == Role.GUEST) != (book != null)) {
+    if (role.isOfOneBook() != (book != null)) {
       throw new InvalidValueException(
-          "bookId", "is needed of a guest, who sees one book, and of nobody else");
+          "bookId", "is needed of an instructor and a guest, who see one book, and of nobody else");
     }
     Person person = people.save(new Person(UUID.randomUUID(), name.strip(), Instant.now()));
     people.flush();

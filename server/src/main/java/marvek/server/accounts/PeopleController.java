@@ -40,7 +40,7 @@ class PeopleController {
    * @param name empty for nobody
    * @param role null for nobody
    * @param device null where none was paired
-   * @param bookId the one book that a guest sees
+   * @param bookId the one book that an instructor or a guest sees
    */
   record Me(
       boolean shared,
@@ -87,7 +87,7 @@ class PeopleController {
             .sharedShelf(who.person())
             .map(owner -> access.anyRole(who.person(), owner))
             .orElse(Role.DRIVER);
-    UUID book = role == Role.GUEST ? access.onlyBook(who.person()).orElse(null) : null;
+    UUID book = role.isOfOneBook() ? access.onlyBook(who.person()).orElse(null) : null;
     return new Me(mode != SignInMode.NONE, people.nameOf(who.person()), role, who.device(), book);
   }
 
@@ -130,7 +130,7 @@ class PeopleController {
         mode != SignInMode.NONE, addresses.all(), addresses.fingerprint(), people.all());
   }
 
-  /** Lets somebody see the driver's things: all of them, a guest one book. */
+  /** Lets somebody see the driver's things: all of them, an instructor or a guest one book. */
   @PostMapping("/api/people")
   @ResponseStatus(HttpStatus.CREATED)
   Let addPerson(@Valid @RequestBody NewPerson body) {

@@ -9,7 +9,7 @@ public enum Role {
   DRIVER(EnumSet.allOf(Right.class)),
   /** Reads books and laps, and says what he thinks of them. */
   COACH(EnumSet.of(Right.READ, Right.LAPS, Right.LEARN, Right.REMARK, Right.EXPORT)),
-  /** Leads days of a group. */
+  /** Leads the days of a group with one book. */
   INSTRUCTOR(EnumSet.of(Right.READ, Right.LAPS, Right.LEARN, Right.REMARK, Right.LEAD)),
   /** Reads one book. */
   GUEST(EnumSet.of(Right.READ));
@@ -18,6 +18,11 @@ public enum Role {
 
   Role(Set<Right> rights) {
     this.rights = rights;
+  }
+
+  /** Whether it is for one book alone, and for nothing else on the shelf. */
+  public boolean isOfOneBook() {
+    return this == INSTRUCTOR || this == GUEST;
   }
 
   /** Whether it may do something. */

@@ -107,6 +107,20 @@ class PairingTest {
   }
 
   @Test
+  void theDriverSeesWhenADeviceWasThereLast() {
+    SharedServer.Device tablet = shared.let(owner, "Seen", Role.COACH, null);
+    UUID id = UUID.fromString(tablet.get("/api/me").path("device").asString());
+    sql.update("update device set seen_at = seen_at - interval '2 days' where id = ?", id);
+    tablet.get("/api/books");
+    assertThat(
+            sql.queryForObject(
+                "select seen_at > now() - interval '1 minute' from device where id = ?",
+                Boolean.class,
+                id))
+        .isTrue();
+  }
+
+  @Test
   void whoSignsOutIsOut() {
     SharedServer.Device tablet = shared.let(owner, "Out", Role.COACH, null);
     assertThat(tablet.status("POST", "/api/sign-out", "")).isEqualTo(204);
@@ -148,6 +162,7 @@ class PairingTest {
     assertThat(status("{\"name\":\"\",\"role\":\"COACH\"}")).isEqualTo(422);
     assertThat(status("{\"name\":\"a\",\"role\":\"DRIVER\"}")).isEqualTo(422);
     assertThat(status("{\"name\":\"a\",\"role\":\"GUEST\"}")).isEqualTo(422);
+    assertThat(status("{\"name\":\"a\",\"role\":\"INSTRUCTOR\"}")).isEqualTo(422);
     assertThat(status("{\"name\":\"a\",\"role\":\"KING\"}")).isEqualTo(400);
     assertThat(owner.status("POST", "/api/people/" + UUID.randomUUID() + "/code", ""))
         .isEqualTo(404);

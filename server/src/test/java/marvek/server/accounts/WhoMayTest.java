@@ -22,8 +22,9 @@ import org.springframework.web.method.HandlerMethod;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 
 /**
- * Every operation, asked for by everybody: the driver, a coach, an instructor, a guest of one book,
- * another driver, and somebody who is not signed in. Expected is what {@code who-may.txt} says.
+ * Every operation, asked for by everybody: the driver, a coach, an instructor and a guest of one
+ * book, another driver, and somebody who is not signed in. Expected is what {@code who-may.txt}
+ * says.
  */
 class WhoMayTest {
   private static ConfigurableApplicationContext context;
@@ -117,7 +118,7 @@ class WhoMayTest {
     Things things = new Things();
     Map<Character, SharedServer.Device> people = new LinkedHashMap<>();
     people.put('G', shared.let(owner, "Guest", Role.GUEST, things.id("book").toString()));
-    people.put('I', shared.let(owner, "Instructor", Role.INSTRUCTOR, null));
+    people.put('I', shared.let(owner, "Instructor", Role.INSTRUCTOR, things.id("book").toString()));
     people.put('C', shared.let(owner, "Coach", Role.COACH, null));
     people.put('D', owner);
     SharedServer.Device nobody = shared.nobody();
@@ -135,6 +136,12 @@ class WhoMayTest {
         status = stranger.status(operation.method(), path, body);
         if (status != 404) {
           wrong.add("stranger " + operation + " " + status);
+        }
+        // However an id is written, it is asked whose it is.
+        String blank = path.replace(things.someId(operation), "%20" + things.someId(operation));
+        status = stranger.status(operation.method(), blank, body);
+        if (status != 404 && status != 400) {
+          wrong.add("stranger, with a blank, " + operation + " " + status);
         }
       }
       people.forEach(
