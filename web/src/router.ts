@@ -8,6 +8,7 @@ export const { p, navigate, route } = createRouter({
   '/cars/new': () => import('./car/MakeCarScreen.svelte'),
   '/people': () => import('./people/PeopleScreen.svelte'),
   '/pair': () => import('./people/PairScreen.svelte'),
+  '/me': () => import('./people/AccountScreen.svelte'),
   '/circuits/new': () => import('./circuit/ImportScreen.svelte'),
   '/circuits/:id': () => import('./circuit/CircuitScreen.svelte'),
   '/circuits/:id/walk': () => import('./walk/WalkScreen.svelte'),

@@ -1610,6 +1610,90 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/me/account": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Gives who asks a name and a password; his other devices are signed out.
+         * @description Gives who asks a name and a password; his other devices are signed out.
+         */
+        put: operations["ownAccount"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/shares": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Takes what a code lets see to who asks, instead of to a new device.
+         * @description Takes what a code lets see to who asks, instead of to a new device.
+         */
+        post: operations["takeShare"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/shelf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Chooses whose things are seen on this device.
+         * @description Chooses whose things are seen on this device.
+         */
+        put: operations["chooseShelf"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/tokens": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * The keys of who asks.
+         * @description The keys of who asks.
+         */
+        get: operations["listTokens"];
+        put?: never;
+        /**
+         * Makes a key; what opens is told this once.
+         * @description Makes a key; what opens is told this once.
+         */
+        post: operations["makeToken"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/pair": {
         parameters: {
             query?: never;
@@ -1644,8 +1728,10 @@ export interface paths {
         get: operations["listPeople"];
         put?: never;
         /**
-         * Lets somebody see the driver's things: all of them, an instructor or a guest one book.
-         * @description Lets somebody see the driver's things: all of them, an instructor or a guest one book.
+         * Lets somebody see the driver's things: all of them, an instructor or a guest one book; on a
+         *      club's server lets another driver in, who has his own.
+         * @description Lets somebody see the driver's things: all of them, an instructor or a guest one book; on a
+         *      club's server lets another driver in, who has his own.
          */
         post: operations["addPerson"];
         delete?: never;
@@ -1665,8 +1751,8 @@ export interface paths {
         put?: never;
         post?: never;
         /**
-         * Lets somebody see nothing any more.
-         * @description Lets somebody see nothing any more.
+         * Lets somebody see nothing any more; locks another driver out.
+         * @description Lets somebody see nothing any more; locks another driver out.
          */
         delete: operations["endPerson"];
         options?: never;
@@ -2350,6 +2436,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sign-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Signs this device in by a name and a password.
+         * @description Signs this device in by a name and a password.
+         */
+        post: operations["signIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sign-out": {
         parameters: {
             query?: never;
@@ -2365,6 +2471,26 @@ export interface paths {
          */
         post: operations["signOut"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tokens/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Ends a key: the script that has it is out with its next step.
+         * @description Ends a key: the script that has it is out with its next step.
+         */
+        delete: operations["endToken"];
         options?: never;
         head?: never;
         patch?: never;
@@ -4727,6 +4853,64 @@ export interface components {
             /** @description free text, may be empty */
             note: string;
         };
+        /** @description A name and a password of one's own. */
+        MeAccountBody: {
+            /** @description the password until now, where there is one */
+            before?: string | null;
+            password: string;
+            signIn: string;
+        };
+        MeCodeBody: {
+            code: string;
+        };
+        /** @description Who asks. */
+        MeMe: {
+            /** @description whether people sign in by a name and a password */
+            accounts: boolean;
+            /**
+             * Format: uuid
+             * @description the one book that an instructor or a guest sees
+             */
+            bookId?: string | null;
+            /**
+             * Format: uuid
+             * @description null where none was paired
+             */
+            device?: string | null;
+            /** @description whether it is who keeps this machine, and lets other drivers in */
+            keeper: boolean;
+            /** @description empty for nobody */
+            name: string;
+            /**
+             * @description what he is to the things that he sees; null for nobody
+             * @enum {string|null}
+             */
+            role?: "DRIVER" | "COACH" | "INSTRUCTOR" | "GUEST" | null;
+            /** @description whether Marvek is open to other devices */
+            shared: boolean;
+            /**
+             * Format: uuid
+             * @description owner of the things that he sees; null for nobody
+             */
+            shelf?: string | null;
+            /** @description that he may choose from */
+            shelves: components["schemas"]["ShelvesShelf"][];
+            /** @description by which he signs in; null without a password */
+            signIn?: string | null;
+        };
+        MePairBody: {
+            code: string;
+            device: string;
+        };
+        MeShelfBody: {
+            /** Format: uuid */
+            owner: string;
+        };
+        MeSignInBody: {
+            device: string;
+            name: string;
+            password: string;
+        };
         /** @description What something is to be called. */
         NameBody: {
             name: string;
@@ -4747,38 +4931,12 @@ export interface components {
             /** Format: uuid */
             id: string;
         };
-        /** @description Who asks. */
-        PeopleMe: {
-            /**
-             * Format: uuid
-             * @description the one book that an instructor or a guest sees
-             */
-            bookId?: string | null;
-            /**
-             * Format: uuid
-             * @description null where none was paired
-             */
-            device?: string | null;
-            /** @description empty for nobody */
-            name: string;
-            /**
-             * @description null for nobody
-             * @enum {string|null}
-             */
-            role?: "DRIVER" | "COACH" | "INSTRUCTOR" | "GUEST" | null;
-            /** @description whether Marvek is open to other devices */
-            shared: boolean;
-        };
         PeopleNewPerson: {
             /** Format: uuid */
             bookId?: string | null;
             name: string;
             /** @enum {string} */
             role: "DRIVER" | "COACH" | "INSTRUCTOR" | "GUEST";
-        };
-        PeoplePairBody: {
-            code: string;
-            device: string;
         };
         /** @description A device. */
         PeoplePaired: {
@@ -4797,12 +4955,20 @@ export interface components {
              * @description the one book he sees, or null for all
              */
             bookId?: string | null;
+            /** @description none of somebody who comes in by himself: they are his own affair */
             devices: components["schemas"]["PeoplePaired"][];
             /** Format: uuid */
             id: string;
+            /** @description whether who asks makes codes for him */
+            letIn: boolean;
             name: string;
-            /** @enum {string} */
+            /**
+             * @description what he is to the things of who asks; a driver who is not who asks has his own
+             * @enum {string}
+             */
             role: "DRIVER" | "COACH" | "INSTRUCTOR" | "GUEST";
+            /** @description whether it is who asks */
+            self: boolean;
         };
         /** @description People, and the addresses at which they find Marvek. */
         PeopleSharing: {
@@ -5242,6 +5408,26 @@ export interface components {
              */
             lostS: number;
         };
+        /** @description Things that somebody sees. */
+        ShelvesShelf: {
+            /**
+             * Format: uuid
+             * @description the one book that he sees, or null for all
+             */
+            bookId?: string | null;
+            /** @description of the owner */
+            name: string;
+            /**
+             * Format: uuid
+             * @description whose they are
+             */
+            owner: string;
+            /**
+             * @description what he is to them
+             * @enum {string}
+             */
+            role: "DRIVER" | "COACH" | "INSTRUCTOR" | "GUEST";
+        };
         /**
          * @description A corner in a breath, for saying the lap aloud before it is driven: where, which gear, and the
          *      one thing to think of.
@@ -5347,6 +5533,45 @@ export interface components {
         /** @description Seconds of each tap since that at the start line. */
         StopwatchTapsBody: {
             taps_s: number[];
+        };
+        /** @description A key, without what opens. */
+        TokenKey: {
+            /** Format: date-time */
+            expiresAt: string;
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /**
+             * @description READ or EDIT
+             * @enum {string}
+             */
+            scope: "READ" | "EDIT" | "ALL";
+            /**
+             * Format: date-time
+             * @description when it was used last, to the quarter of an hour; null for never
+             */
+            seenAt?: string | null;
+        };
+        /** @description A key that was made. */
+        TokenMadeKey: {
+            /** Format: uuid */
+            id: string;
+            /** @description that opens, told this once: sent as <code>Authorization: Bearer …</code> */
+            secret: string;
+        };
+        /** @description A key to be made. */
+        TokenNewKey: {
+            /**
+             * Format: int32
+             * @description for which it opens, 1 to 366
+             */
+            days: number;
+            name: string;
+            /**
+             * @description READ or EDIT
+             * @enum {string}
+             */
+            scope: "READ" | "EDIT" | "ALL";
         };
         /**
          * @description Everything that the drawings need along the lap, one value every <code>step_m</code>; rounded to what
@@ -8593,7 +8818,162 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PeopleMe"];
+                    "application/json": components["schemas"]["MeMe"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    ownAccount: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MeAccountBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeShare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MeCodeBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    chooseShelf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MeShelfBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listTokens: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TokenKey"][];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    makeToken: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TokenNewKey"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TokenMadeKey"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -8616,7 +8996,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["PeoplePairBody"];
+                "application/json": components["schemas"]["MePairBody"];
             };
         };
         responses: {
@@ -10044,11 +10424,71 @@ export interface operations {
             };
         };
     };
+    signIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MeSignInBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     signOut: {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    endToken: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
             cookie?: never;
         };
         requestBody?: never;

@@ -2,7 +2,7 @@ import type { GuideSection } from '../../guide-sections.mjs';
 
 /** The first of these that fits an address tells which section of the guide explains its screen. */
 const EXPLAINED: readonly [RegExp, string][] = [
-  [/^\/(people|pair)$/, 'other-devices-and-a-coach'],
+  [/^\/(people|pair|me)$/, 'other-devices-and-a-coach'],
   [/^\/circuits\/new$/, 'bringing-in-a-circuit'],
   [/^\/circuits\/[^/]+\/walk$/, 'walk'],
   [/^\/circuits\//, 'circuit'],

@@ -6,6 +6,7 @@
   import { Working } from '../api/working.svelte';
   import Dialog from '../ui/Dialog.svelte';
   import Problem from '../ui/Problem.svelte';
+  import { me } from './me.svelte';
   import { ROLES } from './roles';
 
   interface Props {
@@ -13,7 +14,14 @@
     onclose: () => void;
   }
   const { onadd, onclose }: Props = $props();
-  const OTHERS: Role[] = ['COACH', 'INSTRUCTOR', 'GUEST'];
+  const ofOneBook = (role: Role) => role === 'INSTRUCTOR' || role === 'GUEST';
+  // Who keeps a club's server lets other drivers in too.
+  const OTHERS: Role[] = [
+    ...(me.now.accounts && me.now.keeper ? (['DRIVER'] as const) : []),
+    'COACH',
+    'INSTRUCTOR',
+    'GUEST',
+  ];
 
   const reading = new Working();
   let name = $state('');
@@ -32,13 +40,13 @@
     class="grid gap-4"
     onsubmit={(e) => {
       e.preventDefault();
-      onadd(name.trim(), role, role === 'COACH' ? undefined : book);
+      onadd(name.trim(), role, ofOneBook(role) ? book : undefined);
     }}
   >
     <label class="grid gap-1">
       <span>Name</span>
       <input
-        class="input h-12 w-full"
+        class="input h-12 w-full text-base"
         maxlength="80"
         required
         pattern=".*\S.*"
@@ -51,11 +59,16 @@
       {#each OTHERS as one (one)}
         <label class="flex min-h-11 items-start gap-3 py-1">
           <input type="radio" class="radio mt-1" name="role" value={one} bind:group={role} />
-          <span><b>{ROLES[one].name}</b>: {ROLES[one].may}</span>
+          <span
+            ><b>{ROLES[one].name}</b>:
+            {one === 'DRIVER'
+              ? 'has a shelf of his own, sees nothing of yours'
+              : ROLES[one].may}</span
+          >
         </label>
       {/each}
     </fieldset>
-    {#if role !== 'COACH'}
+    {#if ofOneBook(role)}
       <label class="grid gap-1">
         <span>Book</span>
         <select class="select h-12 w-full text-base" bind:value={book}>

@@ -20,11 +20,13 @@
   void look();
   void me.look();
 
+  const endWords = (person: SeenPerson) => (person.role === 'DRIVER' ? 'Lock out' : 'End');
+
   const makeCode = (person: SeenPerson) =>
     work.run(async () => {
       shown = {
         code: await api.makeCode(person.id),
-        name: person.role === 'DRIVER' ? 'yours' : person.name,
+        name: person.self ? 'yours' : person.name,
       };
     });
 
@@ -63,24 +65,33 @@
       </p>
     {/if}
   {/if}
-  {#each sharing?.people ?? [] as person (person.id)}
+  {#each sharing?.people ?? [] as person (person.id + person.role + person.bookId)}
     <section
       class="border-base-300 border-t-2 py-3"
-      data-person={person.role === 'DRIVER' ? 'driver' : person.name}
+      data-person={person.self ? 'driver' : person.name}
     >
       <div class="flex flex-wrap items-center gap-2">
         <h2 class="min-w-0 grow text-xl font-bold">
-          {#if person.role === 'DRIVER'}Your own devices{:else}{person.name}
-            <span class="text-neutral font-normal">{ROLES[person.role].name}</span>{/if}
+          {#if person.self}Your own devices{:else}{person.name}
+            <span class="text-neutral font-normal"
+              >{person.role === 'DRIVER' ? 'another driver' : ROLES[person.role].name}</span
+            >{/if}
         </h2>
-        {#if sharing?.shared}
+        {#if sharing?.shared && person.letIn}
           <button class="btn" onclick={() => makeCode(person)}>Pair a device</button>
         {/if}
-        {#if person.role !== 'DRIVER'}
-          <button class="btn btn-ghost" onclick={() => (ending = person)}>End</button>
+        {#if !person.self}
+          <button class="btn btn-ghost" onclick={() => (ending = person)}>{endWords(person)}</button
+          >
         {/if}
       </div>
-      {#if person.role !== 'DRIVER'}<p class="text-neutral">{ROLES[person.role].may}</p>{/if}
+      {#if !person.self}
+        <p class="text-neutral">
+          {person.role === 'DRIVER'
+            ? 'has a shelf of his own, and sees nothing of yours; a code lets him in again who forgot his password'
+            : ROLES[person.role].may}
+        </p>
+      {/if}
       <ul>
         {#each person.devices as device (device.id)}
           <li class="flex flex-wrap items-center gap-2 py-1" data-device={device.name}>
@@ -95,13 +106,17 @@
             >
           </li>
         {:else}
-          {#if sharing?.shared}<li class="text-neutral py-1">No device is paired.</li>{/if}
+          {#if sharing?.shared && person.letIn && person.role !== 'DRIVER'}
+            <li class="text-neutral py-1">No device is paired.</li>
+          {/if}
         {/each}
       </ul>
     </section>
   {/each}
   {#if sharing?.shared}
-    <button class="btn btn-primary mt-3" onclick={() => (adding = true)}>Let somebody see</button>
+    <button class="btn btn-primary mt-3" data-let onclick={() => (adding = true)}
+      >{me.now.accounts && me.now.keeper ? 'Let somebody in' : 'Let somebody see'}</button
+    >
   {/if}
 </main>
 {#if adding}
@@ -127,13 +142,20 @@
 {/if}
 {#if ending}
   {@const person = ending}
-  <Dialog title="End {person.name}?" onclose={() => (ending = undefined)}>
+  <Dialog title="{endWords(person)} {person.name}?" onclose={() => (ending = undefined)}>
     <p>
-      {person.name} sees nothing of yours any more, on no device. What was remarked stays.
+      {#if person.role === 'DRIVER'}
+        {person.name} comes in no more, neither by password nor by a device or a script. What is his stays;
+        a new code lets him in again.
+      {:else}
+        {person.name} sees nothing of yours any more, on no device. What was remarked stays.
+      {/if}
     </p>
     <div class="flex justify-end gap-2 pt-4">
       <button class="btn btn-ghost" onclick={() => (ending = undefined)}>Cancel</button>
-      <button class="btn btn-primary" onclick={() => endPerson(person)} data-end>End</button>
+      <button class="btn btn-primary" onclick={() => endPerson(person)} data-end
+        >{endWords(person)}</button
+      >
     </div>
   </Dialog>
 {/if}

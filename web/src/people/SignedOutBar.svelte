@@ -2,6 +2,9 @@
 <script lang="ts">
   import { signedOut } from '../api/signed-out.svelte';
   import { route } from '../router';
+  import { me } from './me.svelte';
+
+  const way = $derived(me.now.accounts ? 'Sign in' : 'Pair this device');
 </script>
 
 {#if signedOut.now && route.pathname !== '/pair'}
@@ -11,9 +14,10 @@
     data-signed-out
   >
     <p class="min-w-0 grow">
-      <b>This device is not signed in.</b> Pair it in another window, then try again here: what you typed
+      <b>This device is not signed in.</b>
+      {me.now.accounts ? 'Sign in' : 'Pair it'} in another window, then try again here: what you typed
       stays.
     </p>
-    <a class="btn btn-primary" href="/pair" target="_blank" rel="noopener">Pair this device</a>
+    <a class="btn btn-primary" href="/pair" target="_blank" rel="noopener">{way}</a>
   </div>
 {/if}

@@ -2,12 +2,20 @@ import { api } from '../api/client';
 import type { Me } from '../api/people-calls';
 
 const KEPT = 'marvek.me';
-const ALONE: Me = { shared: false, name: '', role: 'DRIVER' };
+const ALONE: Me = {
+  shared: false,
+  accounts: false,
+  keeper: true,
+  name: '',
+  role: 'DRIVER',
+  shelves: [],
+};
 
 /** As it was told last, so that the screen need not wait for it. */
 function kept(): Me {
   try {
-    return (JSON.parse(localStorage.getItem(KEPT) ?? 'null') as Me | null) ?? ALONE;
+    const told = JSON.parse(localStorage.getItem(KEPT) ?? '{}') as Partial<Me> | null;
+    return { ...ALONE, ...told };
   } catch {
     return ALONE;
   }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { codeTyped, deviceName } from './roles';
+import { codeTyped, deviceName, shelfWords } from './roles';
 
 describe('a code that is typed', () => {
   it('stands as it was shown, however it is typed', () => {
@@ -16,5 +16,15 @@ describe('a device', () => {
     );
     expect(deviceName('Mozilla/5.0 (X11; Linux x86_64)')).toBe('Linux computer');
     expect(deviceName('')).toBe('device');
+  });
+});
+
+describe('a shelf', () => {
+  it('is told by whose it is, what is seen of it, and as what', () => {
+    expect(shelfWords({ name: 'Orla', role: 'DRIVER' })).toBe('Your own');
+    expect(shelfWords({ name: 'Orla', role: 'COACH', bookId: null })).toBe('All of Orla, as coach');
+    expect(shelfWords({ name: 'Orla', role: 'GUEST', bookId: 'b' })).toBe(
+      'One book of Orla, as guest',
+    );
   });
 });

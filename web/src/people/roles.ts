@@ -40,3 +40,10 @@ export function codeTyped(text: string): string {
     .slice(0, 8);
   return plain.length > 4 ? `${plain.slice(0, 4)}-${plain.slice(4)}` : plain;
 }
+
+/** A shelf that somebody may choose, in words. */
+export function shelfWords(shelf: { name: string; role: Role; bookId?: string | null }): string {
+  if (shelf.role === 'DRIVER') return 'Your own';
+  const what = shelf.bookId ? 'One book of' : 'All of';
+  return `${what} ${shelf.name}, as ${ROLES[shelf.role].name}`;
+}

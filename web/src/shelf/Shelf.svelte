@@ -37,6 +37,7 @@
   Shelf
   {#snippet actions()}
     {#if me.edits}<a class="btn btn-ghost px-2" href="/people">People and devices</a>{/if}
+    {#if me.now.shared}<a class="btn btn-ghost px-2" href="/me">{me.now.name || 'You'}</a>{/if}
   {/snippet}
 </Header>
 <main class="mx-auto max-w-5xl px-4 pb-8" aria-busy={shelf.busy}>

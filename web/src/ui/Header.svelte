@@ -44,10 +44,12 @@
     class="figures flex min-h-11 items-center text-2xl font-bold"
     aria-label={me.now.bookId ? 'Marvek, to the book' : 'Marvek, to the shelf'}>Marvek</a
   >
-  <div class="text-neutral figures min-w-0 grow truncate text-lg">
-    {@render children?.()}{#if !me.edits && me.now.role}
-      · <b data-role>{me.now.name}, {me.now.role.toLowerCase()}</b>{/if}
-  </div>
+  <div class="text-neutral figures min-w-0 grow truncate text-lg">{@render children?.()}</div>
+  {#if !me.edits && me.now.role}
+    <a href="/me" class="flex min-h-11 max-w-40 shrink-0 items-center truncate font-bold" data-role
+      >{me.now.name}, {me.now.role.toLowerCase()}</a
+    >
+  {/if}
   <button
     class="btn btn-ghost desk:hidden px-2"
     aria-expanded={open}

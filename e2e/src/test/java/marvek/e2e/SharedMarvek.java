@@ -18,11 +18,24 @@ final class SharedMarvek implements AutoCloseable {
   private final ConfigurableApplicationContext server;
 
   SharedMarvek(Path folder) throws IOException {
+    this(folder, false);
+  }
+
+  /**
+   * @param accounts whether it is a club's server, with names and passwords
+   */
+  SharedMarvek(Path folder, boolean accounts) throws IOException {
     this.folder = folder;
     String[] settings =
         Stream.of(
                 new SharedStart(
-                        Map.of("MARVEK_SHARE", "1", "MARVEK_SHARE_FOLDER", folder.toString()))
+                        Map.of(
+                            "MARVEK_SHARE",
+                            "1",
+                            "MARVEK_SHARE_FOLDER",
+                            folder.toString(),
+                            "MARVEK_ACCOUNTS",
+                            accounts ? "1" : ""))
                     .arguments("--marvek.demo=false"))
             .map(s -> s.startsWith("--server.address=") ? "--server.address=127.0.0.1" : s)
             .toArray(String[]::new);
@@ -47,7 +60,7 @@ final class SharedMarvek implements AutoCloseable {
   /** Lets somebody see the driver's things; the code for a device of theirs is shown then. */
   void letSee(Browser own, String name, String role) {
     own.open("/people");
-    own.press("Let somebody see");
+    own.click("[data-let]");
     own.type("[data-name]", name);
     own.click("input[value='" + role + "']");
     own.press("Let them see");

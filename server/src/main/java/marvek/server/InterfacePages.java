@@ -40,6 +40,7 @@ class InterfacePages {
     "/shelf",
     "/new",
     "/pair",
+    "/me",
     "/people",
     "/books/{id}",
     "/books/{id}/corner/{number}",

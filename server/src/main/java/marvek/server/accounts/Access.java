@@ -41,11 +41,6 @@ class Access {
         : role("book_id is null", person, owner, null);
   }
 
-  /** What somebody is to some or all of what a driver owns. */
-  Role anyRole(UUID person, UUID owner) {
-    return role("true", person, owner, null).orElse(Role.GUEST);
-  }
-
   /** What somebody is to a thing: by the whole shelf, by its book, or by a book that uses it. */
   Optional<Role> role(UUID person, Owned owned, UUID thing) {
     if (person.equals(owned.owner())) {
@@ -80,32 +75,32 @@ class Access {
     return roles.stream().map(role -> Role.valueOf((String) role)).min(Role::compareTo);
   }
 
-  /** The one book that somebody sees who sees nothing else. */
-  Optional<UUID> onlyBook(UUID person) {
-    List<?> books =
+  /** What somebody is let see of another driver's: everything, or one book. */
+  record Shared(UUID owner, Role role, @Nullable UUID book) {}
+
+  /** What is shared with somebody; whole shelves first. */
+  List<Shared> sharedWith(UUID person) {
+    List<?> rows =
         entities
             .createNativeQuery(
-                "select book_id from share where person_id = :person and ended_at is null"
-                    + " and (until is null or until > now()) and book_id is not null"
-                    + " order by made_at",
-                UUID.class)
+                "select owner_id, role, book_id from share where person_id = :person"
+                    + " and ended_at is null and (until is null or until > now())"
+                    + " order by book_id nulls first, made_at")
             .setParameter("person", person)
             .getResultList();
-    return books.stream().findFirst().map(UUID.class::cast);
+    return rows.stream()
+        .map(Object[].class::cast)
+        .map(row -> new Shared((UUID) row[0], Role.valueOf((String) row[1]), (UUID) row[2]))
+        .toList();
   }
 
-  /** The driver whose shelf somebody sees who has no book himself: the first that shared it. */
-  Optional<UUID> sharedShelf(UUID person) {
-    List<?> owners =
+  /** Whether somebody has a book of his own. */
+  boolean hasBooks(UUID person) {
+    return (boolean)
         entities
             .createNativeQuery(
-                "select owner_id from share where person_id = :person and ended_at is null"
-                    + " and (until is null or until > now())"
-                    + " and not exists (select 1 from book where driver_id = :person)"
-                    + " order by book_id nulls first, made_at",
-                UUID.class)
+                "select exists (select 1 from book where driver_id = :person)", Boolean.class)
             .setParameter("person", person)
-            .getResultList();
-    return owners.stream().map(UUID.class::cast).findFirst();
+            .getSingleResult();
   }
 }

@@ -70,7 +70,9 @@ public class CurrentDriver {
     return people
         .findFirstByOrderByCreatedAt()
         .orElseGet(
-            () -> people.saveAndFlush(new Person(UUID.randomUUID(), "Driver", Instant.now())))
+            () ->
+                people.saveAndFlush(
+                    new Person(UUID.randomUUID(), "Driver", Instant.now(), null, true)))
         .id();
   }
 }

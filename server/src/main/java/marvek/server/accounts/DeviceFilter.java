@@ -11,6 +11,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.web.filter.OncePerRequestFilter;
@@ -19,6 +20,9 @@ import org.springframework.web.filter.OncePerRequestFilter;
 class DeviceFilter extends OncePerRequestFilter {
   /** In the session: id of the device that was paired in it. */
   static final String DEVICE = "device";
+
+  /** In the session: id of the driver whose things were chosen to be seen. */
+  static final String SHELF = "shelf";
 
   private static final Duration KEPT_TO = Duration.ofMinutes(15);
 
@@ -49,19 +53,19 @@ class DeviceFilter extends OncePerRequestFilter {
 
   private Optional<SignedIn> signedIn(HttpServletRequest request) {
     if (mode == SignInMode.NONE) {
-      return Optional.of(new SignedIn(driver.first(), null));
+      return Optional.of(new SignedIn(driver.first(), null, null, Scope.ALL));
     }
     HttpSession session = request.getSession(false);
     return Optional.ofNullable(session == null ? null : (String) session.getAttribute(DEVICE))
         .flatMap(id -> devices.findByIdAndEndedAtIsNull(UUID.fromString(id)))
-        .map(this::seen);
+        .map(device -> seen(device, (UUID) session.getAttribute(SHELF)));
   }
 
-  private SignedIn seen(Device device) {
+  private SignedIn seen(Device device, @Nullable UUID shelf) {
     // Not each time: reading would write.
     if (device.seenAt().isBefore(Instant.now().minus(KEPT_TO))) {
       devices.seen(device.id());
     }
-    return new SignedIn(device.personId(), device.id());
+    return new SignedIn(device.personId(), device.id(), shelf, Scope.ALL);
   }
 }

@@ -4,6 +4,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
@@ -33,4 +34,13 @@ interface DeviceRepository extends JpaRepository<Device, UUID> {
       value = "update device set ended_at = now() where person_id = :person and ended_at is null",
       nativeQuery = true)
   int endAllOf(UUID person);
+
+  /** Signs out all devices of somebody's but one, or all. */
+  @Modifying
+  @Query(
+      value =
+          "update device set ended_at = now() where person_id = :person and ended_at is null"
+              + " and (cast(:but as uuid) is null or id <> :but)",
+      nativeQuery = true)
+  int endOthersOf(UUID person, @Nullable UUID but);
 }

@@ -30,11 +30,13 @@ class Guard implements HandlerInterceptor, WebMvcConfigurer {
 
   private final Rights rights;
   private final Access access;
+  private final Shelves shelves;
   private final CurrentDriver driver;
 
-  Guard(Rights rights, Access access, CurrentDriver driver) {
+  Guard(Rights rights, Access access, Shelves shelves, CurrentDriver driver) {
     this.rights = rights;
     this.access = access;
+    this.shelves = shelves;
     this.driver = driver;
   }
 
@@ -59,11 +61,17 @@ class Guard implements HandlerInterceptor, WebMvcConfigurer {
     if (need.whose() == Rights.Whose.NOBODY) {
       return true;
     }
-    UUID person = person();
+    SignedIn who = who();
+    if (!who.scope().may(need.right())) {
+      throw new ForbiddenException("This key of a script is not for that.");
+    }
+    UUID person = who.person();
     UUID owner =
-        need.whose() == Rights.Whose.SHELF
-            ? ofShelf(person, need.right())
-            : ofThings(person, need, addressOf(request));
+        switch (need.whose()) {
+          case SHELF -> ofShelf(who, need.right());
+          case THINGS -> ofThings(person, need, addressOf(request));
+          default -> person;
+        };
     driver.begin(person, owner);
     return true;
   }
@@ -74,9 +82,8 @@ class Guard implements HandlerInterceptor, WebMvcConfigurer {
     driver.end();
   }
 
-  private static UUID person() {
-    Object who = SecurityContextHolder.getContext().getAuthentication().getPrincipal();
-    return ((SignedIn) who).person();
+  private static SignedIn who() {
+    return (SignedIn) SecurityContextHolder.getContext().getAuthentication().getPrincipal();
   }
 
   @SuppressWarnings("unchecked")
@@ -85,10 +92,9 @@ class Guard implements HandlerInterceptor, WebMvcConfigurer {
         request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE);
   }
 
-  private UUID ofShelf(UUID person, Right right) {
-    // Whose machine this is sees his own, and nothing need be asked for it.
-    UUID owner = person.equals(driver.first()) ? person : access.sharedShelf(person).orElse(person);
-    need(right, access.roleOnShelf(person, owner).orElse(null));
+  private UUID ofShelf(SignedIn who, Right right) {
+    UUID owner = shelves.seenBy(who);
+    need(right, access.roleOnShelf(who.person(), owner).orElse(null));
     return owner;
   }
 

@@ -1,10 +1,6 @@
 package marvek.server.accounts;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
-import java.util.HexFormat;
 import java.util.Locale;
 
 /**
@@ -31,12 +27,6 @@ final class PairingCode {
   /** What is kept of one, however it is typed: small or large, with or without its dash. */
   static String digest(String typed) {
     String plain = typed.toUpperCase(Locale.ROOT).replaceAll("[^0-9A-Z]", "");
-    try {
-      return HexFormat.of()
-          .formatHex(
-              MessageDigest.getInstance("SHA-256").digest(plain.getBytes(StandardCharsets.UTF_8)));
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException(e);
-    }
+    return Secrets.digest(plain);
   }
 }

@@ -24,6 +24,7 @@ class People {
   private final ShareRepository shares;
   private final DeviceRepository devices;
   private final PairingRepository pairings;
+  private final TokenRepository tokens;
   private final SignInMode mode;
 
   People(
@@ -32,21 +33,34 @@ class People {
       ShareRepository shares,
       DeviceRepository devices,
       PairingRepository pairings,
+      TokenRepository tokens,
       SignInMode mode) {
     this.driver = driver;
     this.people = people;
     this.shares = shares;
     this.devices = devices;
     this.pairings = pairings;
+    this.tokens = tokens;
     this.mode = mode;
   }
 
   /**
    * Somebody with his devices.
    *
+   * @param self whether it is who asks
+   * @param role what he is to the things of who asks; a driver who is not who asks has his own
    * @param bookId the one book he sees, or null for all
+   * @param letIn whether who asks makes codes for him
+   * @param devices none of somebody who comes in by himself: they are his own affair
    */
-  record Seen(UUID id, String name, Role role, @Nullable UUID bookId, List<Paired> devices) {}
+  record Seen(
+      UUID id,
+      String name,
+      boolean self,
+      Role role,
+      @Nullable UUID bookId,
+      boolean letIn,
+      List<Paired> devices) {}
 
   /** A device. */
   record Paired(UUID id, String name, Instant pairedAt, Instant seenAt) {}
@@ -69,25 +83,40 @@ class People {
     }
   }
 
-  /** The driver himself, then those whom he lets see his things. */
+  /** The driver himself, those whom he lets see his things, other drivers whom he let in. */
   @Transactional(readOnly = true)
   public List<Seen> all() {
     UUID owner = driver.id();
     List<Seen> seen = new ArrayList<>();
-    seen.add(seen(owner, Role.DRIVER, null));
-    shares.open(owner).forEach(s -> seen.add(seen(s.personId(), s.role(), s.bookId())));
+    seen.add(seen(person(owner), Role.DRIVER, null));
+    shares.open(owner).forEach(s -> seen.add(seen(person(s.personId()), s.role(), s.bookId())));
+    people.letInBy(owner).forEach(p -> seen.add(seen(p, Role.DRIVER, null)));
     return seen;
   }
 
-  private Seen seen(UUID person, Role role, @Nullable UUID book) {
+  private Seen seen(Person person, Role role, @Nullable UUID book) {
+    boolean self = person.id().equals(driver.id());
+    boolean letIn = self || driver.id().equals(person.letInBy());
     return new Seen(
-        person,
-        nameOf(person),
+        person.id(),
+        person.name(),
+        self,
         role,
         book,
-        devices.findByPersonIdInAndEndedAtIsNullOrderByPairedAt(List.of(person)).stream()
-            .map(d -> new Paired(d.id(), d.name(), d.pairedAt(), d.seenAt()))
-            .toList());
+        letIn,
+        self || !person.isHisOwn() ? devicesOf(person.id()) : List.of());
+  }
+
+  private List<Paired> devicesOf(UUID person) {
+    return devices.findByPersonIdInAndEndedAtIsNullOrderByPairedAt(List.of(person)).stream()
+        .map(d -> new Paired(d.id(), d.name(), d.pairedAt(), d.seenAt()))
+        .toList();
+  }
+
+  private Person person(UUID id) {
+    return people
+        .findById(id)
+        .orElseThrow(() -> new NotFoundException("There is nobody " + id + "."));
   }
 
   @Transactional(readOnly = true)
@@ -96,23 +125,29 @@ class People {
   }
 
   /**
-   * Lets somebody see the driver's things.
+   * Lets somebody see the driver's things; on a club's server who keeps it lets other drivers in,
+   * who see none of his and have their own.
    *
    * @param book the one book, or null for all; instructors and guests see one
    * @return his id
    */
   public UUID let(String name, Role role, @Nullable UUID book) {
     Require.text("name", name, LONGEST_NAME);
-    if (role == Role.DRIVER) {
-      throw new InvalidValueException("role", "cannot be DRIVER: a driver's things are his own");
+    boolean otherDriver = role == Role.DRIVER;
+    if (otherDriver && !(mode == SignInMode.ACCOUNTS && driver.id().equals(driver.first()))) {
+      throw new InvalidValueException(
+          "role", "cannot be DRIVER: who keeps a club's server alone lets other drivers in");
     }
     if (role.isOfOneBook() != (book != null)) {
       throw new InvalidValueException(
           "bookId", "is needed of an instructor and a guest, who see one book, and of nobody else");
     }
-    Person person = people.save(new Person(UUID.randomUUID(), name.strip(), Instant.now()));
-    people.flush();
-    shares.save(new Share(driver.id(), person.id(), role, book, Instant.now()));
+    Person person =
+        people.saveAndFlush(
+            new Person(UUID.randomUUID(), name.strip(), Instant.now(), driver.id(), otherDriver));
+    if (!otherDriver) {
+      shares.save(new Share(driver.id(), person.id(), role, book, Instant.now()));
+    }
     return person.id();
   }
 
@@ -122,7 +157,7 @@ class People {
       throw new ConflictException(
           "Marvek is open to this machine alone. Start it with ./marvek share first.");
     }
-    if (all().stream().noneMatch(seen -> seen.id().equals(person))) {
+    if (all().stream().noneMatch(seen -> seen.id().equals(person) && seen.letIn())) {
       throw new NotFoundException("There is nobody " + person + ".");
     }
     String code = PairingCode.fresh();
@@ -138,19 +173,41 @@ class People {
   @Transactional(noRollbackFor = RefusedCodeException.class)
   public Device pair(String code, String name) {
     Require.text("device", name, LONGEST_NAME);
+    return devices.save(new Device(useUp(code), name.strip(), Instant.now()));
+  }
+
+  /**
+   * Takes what a code lets see to somebody who comes in by himself, instead of to a device.
+   *
+   * @throws RefusedCodeException if the code pairs nothing
+   * @throws ConflictException if it lets see nothing that is another's; it is not used up then
+   */
+  @Transactional(noRollbackFor = RefusedCodeException.class)
+  public void takeOver(UUID me, String code) {
+    UUID other = useUp(code);
+    if (!person(me).isHisOwn()) {
+      throw new ConflictException(
+          "First give yourself a name and a password: what others share goes to them.");
+    }
+    if (person(other).isHisOwn() || shares.moveTo(other, me) == 0) {
+      throw new ConflictException("That code is of a person, not of something shared with you.");
+    }
+    devices.endAllOf(other);
+    pairings.end(other);
+  }
+
+  private UUID useUp(String code) {
     if (pairings.wrongOfLate() >= MOST_WRONG) {
       throw new RefusedCodeException(true);
     }
-    UUID person =
-        pairings
-            .use(PairingCode.digest(code))
-            .orElseThrow(
-                () -> {
-                  pairings.forgetWrong();
-                  pairings.wrong();
-                  return new RefusedCodeException(false);
-                });
-    return devices.save(new Device(person, name.strip(), Instant.now()));
+    return pairings
+        .use(PairingCode.digest(code))
+        .orElseThrow(
+            () -> {
+              pairings.forgetWrong();
+              pairings.wrong();
+              return new RefusedCodeException(false);
+            });
   }
 
   /** Ends a device: whoever holds it is signed out with his next step. */
@@ -161,12 +218,20 @@ class People {
     devices.end(device);
   }
 
-  /** Lets somebody see nothing any more, on none of his devices. */
-  public void end(UUID person) {
-    if (shares.end(driver.id(), person) == 0) {
-      throw new NotFoundException("There is nobody " + person + ".");
+  /** Lets somebody see nothing of the driver's any more; another driver is locked out. */
+  public void end(UUID id) {
+    boolean shared = shares.end(driver.id(), id) > 0;
+    Person person = person(id);
+    boolean letIn = !id.equals(driver.id()) && driver.id().equals(person.letInBy());
+    if (!shared && !letIn) {
+      throw new NotFoundException("There is nobody " + id + ".");
     }
-    devices.endAllOf(person);
-    pairings.end(person);
+    // Who comes in by himself sees other things too: those stay.
+    if (letIn && !(shared && person.isHisOwn())) {
+      person.lockOut();
+      devices.endAllOf(id);
+      tokens.endAllOf(id);
+      pairings.end(id);
+    }
   }
 }

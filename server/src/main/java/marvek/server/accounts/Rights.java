@@ -35,8 +35,13 @@ class Rights {
 
   /** What an operation is about. */
   enum Whose {
+    /** Nobody's: it may be asked by who is not signed in. */
     NOBODY,
+    /** Of who asks. */
+    SELF,
+    /** All that a driver owns. */
     SHELF,
+    /** Of who owns the things that the address names. */
     THINGS
   }
 

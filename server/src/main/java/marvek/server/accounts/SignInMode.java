@@ -7,5 +7,7 @@ enum SignInMode {
   /** Open to loopback alone, as the one driver. */
   NONE,
   /** Open on the local network, to devices that were paired; loopback signs in too. */
-  PAIRING
+  PAIRING,
+  /** As that, and people sign in by a name and a password of their own: a club's server. */
+  ACCOUNTS
 }

@@ -27,6 +27,7 @@ import org.springframework.security.web.access.intercept.AuthorizationFilter;
 class SignInSecurity {
   static final String PAIR = "/api/pair";
   static final String ME = "/api/me";
+  static final String SIGN_IN = "/api/sign-in";
 
   private static final String SIGNED_OUT =
       """
@@ -40,7 +41,11 @@ class SignInSecurity {
 
   @Bean
   SecurityFilterChain chain(
-      HttpSecurity http, SignInMode mode, CurrentDriver driver, DeviceRepository devices)
+      HttpSecurity http,
+      SignInMode mode,
+      CurrentDriver driver,
+      DeviceRepository devices,
+      TokenRepository tokens)
       throws Exception {
     return http.csrf(AbstractHttpConfigurer::disable)
         .headers(AbstractHttpConfigurer::disable)
@@ -51,7 +56,7 @@ class SignInSecurity {
         .authorizeHttpRequests(
             paths ->
                 paths
-                    .requestMatchers(PAIR, ME)
+                    .requestMatchers(PAIR, ME, SIGN_IN)
                     .permitAll()
                     .requestMatchers("/api/**")
                     .authenticated()
@@ -59,15 +64,16 @@ class SignInSecurity {
                     .anyRequest()
                     .permitAll())
         .addFilterBefore(new DeviceFilter(mode, driver, devices), AuthorizationFilter.class)
+        .addFilterBefore(new TokenFilter(mode, tokens), AuthorizationFilter.class)
         .exceptionHandling(faults -> faults.authenticationEntryPoint(SignInSecurity::signedOut))
         .build();
   }
 
-  /** There are no passwords: without this one would be made up and written to the log. */
+  /** Passwords are {@link Accounts}': without this one would be made up and written to the log. */
   @Bean
   AuthenticationManager noPasswords() {
     return asked -> {
-      throw new ProviderNotFoundException("Nobody signs in by a password.");
+      throw new ProviderNotFoundException("Nobody signs in here.");
     };
   }
 

@@ -7,9 +7,12 @@ import org.jspecify.annotations.Nullable;
 /**
  * Who a request comes from.
  *
- * @param device that was paired; null alone on one's own machine, where nothing is
+ * @param device that signed in; null for a script, and alone on one's own machine
+ * @param shelf whose things were chosen to be seen; null for none
+ * @param scope what may be done for him
  */
-record SignedIn(UUID person, @Nullable UUID device) implements Principal {
+record SignedIn(UUID person, @Nullable UUID device, @Nullable UUID shelf, Scope scope)
+    implements Principal {
   @Override
   public String getName() {
     return person.toString();

@@ -12,11 +12,12 @@ enum Thing {
   CAR("select driver_id, null from car where id = :id"),
   WALK("select driver_id, null from walk where id = :id"),
   JOB("select owner_id, null from job where id = :id"),
+  // Who has a shelf has his devices to himself; those of all others belong to who let them in.
   DEVICE(
       """
-      select coalesce((select s.owner_id from share s where s.person_id = d.person_id
-        and s.ended_at is null order by s.made_at limit 1), d.person_id), null
-      from device d where d.id = :id"""),
+      select case when p.has_shelf then p.id else coalesce(p.let_in_by, p.id) end, null
+      from device d join driver p on p.id = d.person_id where d.id = :id"""),
+  TOKEN("select person_id, null from token where id = :id"),
   SESSION(
       "select b.driver_id, b.id from session s join book b on b.id = s.book_id where s.id = :id"),
   FILE(ofSession("lap_file")),

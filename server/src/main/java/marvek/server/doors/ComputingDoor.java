@@ -28,7 +28,9 @@ class ComputingDoor extends OncePerRequestFilter {
       Pattern.compile(
           "/api/books/[^/]+/(try|change|car|calls|days|purposes|sheets/compare|findings"
               + "|corners/[^/]+/(schools|link|gears|history)|revisions/[^/]+/card\\.pdf)"
-              + "|/api/sessions/[^/]+/(preparation|brief|issue|debrief|along|review)");
+              + "|/api/sessions/[^/]+/(preparation|brief|issue|debrief|along|review)"
+              // A password costs time and memory on purpose.
+              + "|/api/(sign-in|me/account)");
 
   private static final Refusal BUSY =
       new Refusal(

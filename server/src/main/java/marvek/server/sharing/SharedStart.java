@@ -13,6 +13,8 @@ import java.util.Map;
  *
  * <ul>
  *   <li>{@code MARVEK_SHARE=1} opens it on the local network over HTTPS, to paired devices.
+ *   <li>{@code MARVEK_ACCOUNTS=1} lets people sign in by a name and a password of their own too,
+ *       and other drivers have shelves: a club's server.
  *   <li>{@code MARVEK_SHARE_FOLDER} keeps the authority.
  *   <li>{@code MARVEK_HOST} is a name that is known to lead to this machine.
  *   <li>{@code MARVEK_TLS_CERTIFICATE} and {@code MARVEK_TLS_KEY} are files of a certificate that
@@ -45,7 +47,8 @@ public final class SharedStart {
     LocalNames names = LocalNames.ofThisMachine(environment.get("MARVEK_HOST"));
     Path folder = Path.of(environment.getOrDefault("MARVEK_SHARE_FOLDER", "."));
     arguments.add("--server.address=0.0.0.0");
-    arguments.add("--marvek.sign-in=pairing");
+    boolean accounts = "1".equals(environment.get("MARVEK_ACCOUNTS"));
+    arguments.add("--marvek.sign-in=" + (accounts ? "accounts" : "pairing"));
     arguments.add("--marvek.hosts=" + String.join(",", names.all()));
     arguments.add("--marvek.share.hosts=" + String.join(",", names.all()));
     arguments.add("--marvek.share.owner-link=" + folder.resolve("owner-link"));

@@ -20,8 +20,8 @@ final class SharedServer {
         "http://127.0.0.1:" + context.getEnvironment().getRequiredProperty("local.server.port");
   }
 
-  /** A device: who has no cookie is nobody. */
-  record Device(HttpClient http, String root, String cookie) {
+  /** A device with its cookie, or a script with its key: who has neither is nobody. */
+  record Device(HttpClient http, String root, String header, String value) {
     HttpResponse<String> ask(String method, String path, String body) {
       HttpRequest.Builder request =
           HttpRequest.newBuilder(URI.create(root + path))
@@ -35,8 +35,8 @@ final class SharedServer {
             "Content-Type",
             body.startsWith("--") ? "multipart/form-data; boundary=x" : "application/json");
       }
-      if (!cookie.isEmpty()) {
-        request.header("Cookie", cookie);
+      if (!value.isEmpty()) {
+        request.header(header, value);
       }
       try {
         return http.send(request.build(), HttpResponse.BodyHandlers.ofString());
@@ -61,17 +61,26 @@ final class SharedServer {
   }
 
   Device nobody() {
-    return new Device(HttpClient.newHttpClient(), root, "");
+    return new Device(HttpClient.newHttpClient(), root, "", "");
   }
 
   /** Pairs a device by a code. */
   Device paired(String code, String name) {
-    HttpResponse<String> answer = pair(code, name);
+    return withCookieOf(pair(code, name));
+  }
+
+  /** The device to which an answer gives a session. */
+  Device withCookieOf(HttpResponse<String> answer) {
     if (answer.statusCode() != 204) {
       throw new IllegalStateException(answer.statusCode() + " " + answer.body());
     }
     String cookie = answer.headers().firstValue("Set-Cookie").orElseThrow().split(";")[0];
-    return new Device(HttpClient.newHttpClient(), root, cookie);
+    return new Device(HttpClient.newHttpClient(), root, "Cookie", cookie);
+  }
+
+  /** A script with a key. */
+  Device withToken(String secret) {
+    return new Device(HttpClient.newHttpClient(), root, "Authorization", "Bearer " + secret);
   }
 
   HttpResponse<String> pair(String code, String name) {
@@ -106,7 +115,7 @@ final class SharedServer {
   Device stranger() {
     PersonRepository people = context.getBean(PersonRepository.class);
     UUID id = UUID.randomUUID();
-    people.saveAndFlush(new Person(id, "Stranger", java.time.Instant.now()));
+    people.saveAndFlush(new Person(id, "Stranger", java.time.Instant.now(), null, true));
     CurrentDriver driver = context.getBean(CurrentDriver.class);
     return paired(driver.as(id, () -> context.getBean(People.class).code(id)), "his own");
   }

@@ -211,6 +211,14 @@ class WhoMayTest {
           sql.queryForObject(
               "select id from device where person_id = ?", UUID.class, UUID.fromString(coach)));
       ids.put("person", UUID.fromString(coach));
+      UUID token = UUID.randomUUID();
+      sql.update(
+          "insert into token (id, person_id, name, digest, scope, made_at, expires_at)"
+              + " values (?, ?, 'a', ?, 'READ', now(), now() + interval '1 day')",
+          token,
+          driver(),
+          token.toString());
+      ids.put("token", token);
     }
 
     private static String copy() {
