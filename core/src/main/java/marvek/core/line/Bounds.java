@@ -8,7 +8,7 @@ import java.util.function.IntToDoubleFunction;
  */
 final class Bounds {
   /** Room given to bounds that meet, so that the interior is not empty. */
-  private static final double LEAST_ROOM_M = 0.002;
+  static final double LEAST_ROOM_M = 0.002;
 
   /** Bounds stay out of the way of what is held. */
   private static final double HELD_ROOM_M = 1;
@@ -91,6 +91,22 @@ final class Bounds {
         newLow[k] = edge;
         newHigh[k] = Math.max(newHigh[k], edge);
       }
+    }
+    return new Bounds(newLow, newHigh).opened();
+  }
+
+  /**
+   * The same with a share of the road closed from both sides alike.
+   *
+   * @param share of the width that stays, 0 to 1
+   */
+  Bounds narrowed(double share) {
+    double[] newLow = low.clone();
+    double[] newHigh = high.clone();
+    for (int k = 0; k < low.length; k++) {
+      double closed = (1 - share) / 2 * (high[k] - low[k]);
+      newLow[k] += closed;
+      newHigh[k] -= closed;
     }
     return new Bounds(newLow, newHigh).opened();
   }

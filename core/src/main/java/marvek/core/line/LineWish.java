@@ -17,9 +17,6 @@ public record LineWish(double apexAtM, Double apexOffsetM) {
   /** A place beyond the corridor opens it over so much to both sides: nobody turns at one spot. */
   private static final double OPENED_M = 30;
 
-  /** Bound of the search around one corner (own choice). */
-  private static final int ROUNDS = 12;
-
   /** Half of the length over which the line moves across to the wish and back. */
   private static final double BUMP_M = 50;
 
@@ -47,19 +44,14 @@ public record LineWish(double apexAtM, Double apexOffsetM) {
     }
     Lap lap = section.driven(stretch.put(offsets, SmoothLine.along(stretch, bounds, null, start)));
     if (leastTime) {
-      lap = refined(lap, stretch, bounds);
+      lap = FastestLine.along(lap, stretch, bounds, null, share -> {}).lap();
       if (bounds.hold(start)) {
         // More road never costs: the present line is one of those that may be driven.
         Lap kept = section.driven(stretch.put(offsets, start));
-        Lap other = refined(kept, stretch, bounds);
-        lap = other.timeS() < lap.timeS() ? other : lap;
+        lap = kept.timeS() < lap.timeS() ? kept : lap;
       }
     }
     return section.put(lap);
-  }
-
-  private static Lap refined(Lap lap, Stretch stretch, Bounds bounds) {
-    return FastestLine.refine(lap, stretch, bounds, ROUNDS, share -> {}).lap();
   }
 
   /** The bounds opened beside the place by as much as it lies beyond them. */

@@ -9,12 +9,13 @@ import marvek.core.InvalidValueException;
 import marvek.core.corner.Corner;
 import marvek.core.profile.Lap;
 import marvek.core.say.Sentence;
+import org.jspecify.annotations.Nullable;
 
 /**
- * The schools of one corner as lines of their own: each is the smooth line through what is left of
- * the road when what the school does not want is closed, driven by the model over the whole lap, so
- * that the straight after the corner counts. Before and after the corner the lines join the present
- * one.
+ * The schools of one corner as lines of their own: each is the line of least time through what is
+ * left of the road when what the school does not want is closed, and bends no more where the school
+ * does not want it; driven by the model so far that the straight after the corner counts. Before
+ * and after the corner the lines join the present one.
  */
 public final class Schools {
   /** A late apex lies at 60 to 75 % of the turn (common practice): closed until here. */
@@ -44,14 +45,11 @@ public final class Schools {
   /** Between two apexes the inside is left by this share of the road. */
   private static final double BETWEEN_APEXES = 0.3;
 
-  /** Rounds in which a school's own line is brought to its least time, and the fastest one. */
-  private static final int SCHOOL_ROUNDS = 6;
+  /** A bend that a school allows is allowed by so much more: the last digit is not meant. */
+  private static final double BEND_ROOM = 1.02;
 
-  /** A V stays one: more rounds would bring it to the fastest line. */
-  private static final int V_ROUNDS = 4;
-
-  /** Enough for one corner; the whole lap takes more. */
-  private static final int FASTEST_ROUNDS = 16;
+  /** Larger than any bend of a road [1/m]. */
+  private static final double ANY_BEND = 10;
 
   private final Section section;
   private final Turn turn;
@@ -105,7 +103,8 @@ public final class Schools {
                 .parallel()
                 .map(school -> worker.tried(school, worker.shaped(school)))
                 .toList());
-    tried.add(worker.tried(School.FASTEST, worker.fastest(tried)));
+    // A school that gives up nothing is the fastest line itself: it comes after it.
+    tried.add(0, worker.tried(School.FASTEST, worker.fastest(tried)));
     tried.sort(Comparator.comparingDouble(Tried::lostS));
     return tried;
   }
@@ -151,18 +150,45 @@ public final class Schools {
         || Math.abs(corner.angleDeg()) >= DOUBLE_ANGLE_DEG && corner.lengthM() >= DOUBLE_LENGTH_M;
   }
 
-  /** The smooth line through what the school leaves open, brought to its least time there. */
+  /** The line of least time through what the school leaves open, bent as it wants it. */
   private Lap shaped(School school) {
     Bounds open = bounds(school);
     double[] smooth = SmoothLine.along(turn.stretch(), open, weights(school), start);
     Lap lap = section.driven(turn.stretch().put(section.present().path().offsets(), smooth));
-    return school == School.ROUNDED
-        ? lap
-        : refined(lap, open, school == School.V ? V_ROUNDS : SCHOOL_ROUNDS);
+    return FastestLine.along(lap, turn.stretch(), open, largestBend(school, lap), share -> {})
+        .lap();
   }
 
-  private Lap refined(Lap lap, Bounds open, int rounds) {
-    return FastestLine.refine(lap, turn.stretch(), open, rounds, share -> {}).lap();
+  /**
+   * Rounded is the line that bends nowhere more than the smooth one does; a V bends outside its
+   * turn no more than the line that is drawn for it.
+   */
+  private double @Nullable [] largestBend(School school, Lap drawn) {
+    if (school != School.ROUNDED && school != School.V) {
+      return null;
+    }
+    Stretch stretch = turn.stretch();
+    double most = 0;
+    for (int k = 0; k < stretch.size(); k++) {
+      most = turnsV(school, k) ? most : Math.max(most, bendAt(drawn, stretch.at(k)));
+    }
+    double[] largest = new double[drawn.size()];
+    Arrays.fill(largest, ANY_BEND);
+    for (int k = 0; k < stretch.size(); k++) {
+      if (!stretch.held(k) && !turnsV(school, k)) {
+        largest[stretch.at(k)] = BEND_ROOM * most;
+      }
+    }
+    return largest;
+  }
+
+  private static double bendAt(Lap lap, int i) {
+    return Math.abs(lap.path().curvatureAt(i));
+  }
+
+  private boolean turnsV(School school, int k) {
+    double turned = turn.turnedAt(k);
+    return school == School.V && turn.withinCorner(k) && turned > V_FROM && turned < V_TO;
   }
 
   private Bounds bounds(School school) {
@@ -224,6 +250,6 @@ public final class Schools {
     for (Tried school : schools) {
       best = school.lap().timeS() < best.timeS() ? school.lap() : best;
     }
-    return refined(best, road, FASTEST_ROUNDS);
+    return FastestLine.along(best, turn.stretch(), road, null, share -> {}).lap();
   }
 }

@@ -22,12 +22,12 @@ public final class CyclicBandedSolver {
   private final double[] corner;
 
   /**
-   * @param n number of unknowns, more than twice the half bandwidth
+   * @param n number of unknowns; where the band wraps round, more than twice the half bandwidth
    * @param halfWidth number of diagonals above the main one
    * @param cyclic whether entry (i, j) wraps round modulo n
    */
   public CyclicBandedSolver(int n, int halfWidth, boolean cyclic) {
-    if (n <= 2 * halfWidth + 1) {
+    if (n < 1 || cyclic && n <= 2 * halfWidth + 1) {
       throw new IllegalArgumentException(
           "n (" + n + ") must exceed twice the half bandwidth (" + halfWidth + ") plus one");
     }

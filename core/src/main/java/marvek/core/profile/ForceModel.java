@@ -156,6 +156,31 @@ public final class ForceModel {
     return mass;
   }
 
+  /** Air drag in still air over the square of the speed [kg/m]. */
+  public double dragPerSquaredSpeed() {
+    return halfRhoCdA;
+  }
+
+  /** Downforce over the square of the speed [kg/m]. */
+  public double downforcePerSquaredSpeed() {
+    return halfRhoClA;
+  }
+
+  /** Factor of the place on the tyres' friction. */
+  public double gripAt(int i) {
+    return grip[i];
+  }
+
+  /** Wind against the direction of travel [m/s]. */
+  public double headwindMpsAt(int i) {
+    return headwind[i];
+  }
+
+  /** Wind across it [m/s]. */
+  public double crosswindMpsAt(int i) {
+    return crosswind[i];
+  }
+
   /**
    * Air drag [N]: along the car, of the air that comes at it from wherever. A cross wind's push to
    * the side is not modelled: vehicles do not say what area they turn to it.

@@ -126,6 +126,11 @@ public final class Lap {
     return t < 0 && path.road().closed() ? t + timeS() : t;
   }
 
+  /** Share of the engine's drive that there is at a sample: 0 while a gear is changed. */
+  public double driveShareAt(int i) {
+    return plan.driveShareAt(i);
+  }
+
   public double speedAt(int i) {
     return v[i];
   }

@@ -145,8 +145,8 @@ public record Reference(
     DoubleConsumer then = share -> progress.accept(SMOOTH_PART + (1 - SMOOTH_PART) * share);
     SmoothLine.Result smooth = SmoothLine.find(road, corridor, circuit.zones(), first);
     Lap lap = SpeedProfile.solve(smooth.path(), vehicle, conditions);
-    Path fastest = FastestLine.find(lap, corridor, then).path();
-    return new FoundLine(fastest, smooth.stoodStill());
+    FastestLine.Result fastest = FastestLine.find(lap, corridor, then);
+    return new FoundLine(fastest.path(), fastest.converged());
   }
 
   static Corridor corridor(Circuit circuit, Road road, Vehicle vehicle, Conditions conditions) {

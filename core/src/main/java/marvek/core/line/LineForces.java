@@ -1,0 +1,257 @@
+package marvek.core.line;
+
+import static marvek.core.profile.Constants.G0;
+
+import marvek.core.circuit.Road;
+import marvek.core.numeric.Jet;
+import marvek.core.profile.ForceModel;
+import marvek.core.profile.Lap;
+import marvek.core.vehicle.Vehicle;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What tyres, engine, brakes and the turning of the car allow over one element of a line: each as a
+ * number that must not be negative, forces in weights of the vehicle. The same model as {@link
+ * ForceModel}, with derivatives and without its kinks.
+ */
+final class LineForces {
+  /** Rounds the corner between drive and brakes, and the tip of the friction ellipse [weights]. */
+  private static final double ROUNDED = 0.003;
+
+  /**
+   * Rate of turning that a driver asks of a car at most, 100°/s² (own assumption: what the axles
+   * could give is six to eleven times that).
+   */
+  private static final double YAW_ACCELERATION_RADPS2 = Math.toRadians(100);
+
+  /**
+   * Rate of leaning of a motorcycle, 60°/s (own assumption: riders are seen to roll at 50 to 90).
+   */
+  private static final double LEAN_RATE_RADPS = Math.toRadians(60);
+
+  /** What is held turns as it did before; it is slowed down for it only where that is absurd. */
+  private static final double HELD_TURNS = 100;
+
+  /** Variables of the jets. */
+  static final int CURVATURE = 0;
+
+  static final int NEXT_CURVATURE = 1;
+  static final int SPEED_SQUARED = 2;
+  static final int NEXT_SPEED_SQUARED = 3;
+  static final int LENGTH = 4;
+
+  private final Vehicle vehicle;
+  private final SmoothDrive engine;
+  private final boolean motorcycle;
+  private final double weight;
+  private final double drag;
+  private final double downforce;
+  private final double muX;
+  private final double muY;
+  private final double heightRatio;
+  private final double mostBrake;
+  private final double sensitivity;
+  private final double weightOverReference;
+
+  /** What stays the same at the middle of each element. */
+  private final double[] climb;
+
+  private final double[] cosCos;
+  private final double[] cosSin;
+  private final double[] cosPhi;
+  private final double[] sinPhi;
+  private final double[] vertical;
+  private final double[] grip;
+  private final double[] headwind;
+  private final double[] crosswind;
+  private final double[] turning;
+  private final double stepM;
+
+  /** Largest curvature at each sample, or null. */
+  private final double @Nullable [] bend;
+
+  /**
+   * @param lap whose path gives surface and wind
+   * @param held samples at which the line stays: there it may turn as it does
+   * @param bend largest curvature at each sample [1/m]; null for any
+   */
+  LineForces(Lap lap, boolean[] held, double @Nullable [] bend) {
+    this.bend = bend;
+    vehicle = lap.vehicle();
+    ForceModel forces = lap.forces();
+    engine = new SmoothDrive(lap.driveline());
+    motorcycle = vehicle.kind() == Vehicle.Kind.MOTORCYCLE;
+    weight = forces.massKg() * G0;
+    drag = forces.dragPerSquaredSpeed() / weight;
+    downforce = forces.downforcePerSquaredSpeed() / weight;
+    double gripFactor = lap.conditions().gripFactor();
+    muX = vehicle.tyre().muLongitudinal() * gripFactor;
+    muY = vehicle.tyre().muLateral() * gripFactor;
+    heightRatio = vehicle.cgHeightM() / vehicle.wheelbaseM();
+    mostBrake = vehicle.brakes().maxForceN() / weight;
+    sensitivity = vehicle.tyre().loadSensitivity();
+    weightOverReference = weight / (vehicle.tyre().referenceLoadN() * vehicle.wheels());
+    Road road = lap.path().road();
+    stepM = road.stepM();
+    int n = lap.path().elements();
+    climb = new double[n];
+    cosCos = new double[n];
+    cosSin = new double[n];
+    cosPhi = new double[n];
+    sinPhi = new double[n];
+    vertical = new double[n];
+    grip = new double[n];
+    headwind = new double[n];
+    crosswind = new double[n];
+    turning = new double[n];
+    double most = motorcycle ? LEAN_RATE_RADPS : YAW_ACCELERATION_RADPS2;
+    for (int i = 0; i < n; i++) {
+      int j = road.wrap(i + 1);
+      double grade = (road.gradeAt(i) + road.gradeAt(j)) / 2;
+      double phi = (road.bankingAt(i) + road.bankingAt(j)) / 2;
+      climb[i] = Math.tan(grade) * stepM;
+      cosCos[i] = Math.cos(grade) * Math.cos(phi);
+      cosSin[i] = Math.cos(grade) * Math.sin(phi);
+      cosPhi[i] = Math.cos(phi);
+      sinPhi[i] = Math.sin(phi);
+      vertical[i] = (road.verticalCurvatureAt(i) + road.verticalCurvatureAt(j)) / 2;
+      grip[i] = (forces.gripAt(i) + forces.gripAt(j)) / 2;
+      headwind[i] = (forces.headwindMpsAt(i) + forces.headwindMpsAt(j)) / 2;
+      crosswind[i] = (forces.crosswindMpsAt(i) + forces.crosswindMpsAt(j)) / 2;
+      turning[i] = held[i] || held[j] ? HELD_TURNS * most : most;
+    }
+  }
+
+  /** Climb over an element [m]. */
+  double climbM(int k) {
+    return climb[k];
+  }
+
+  /** Number of constraints of an element. */
+  int constraints() {
+    boolean wholeVehicle = motorcycle || vehicle.drive() == Vehicle.Drive.ALL;
+    return (wholeVehicle ? 10 : 8) + (bend == null ? 0 : 1);
+  }
+
+  /** Highest speed that the gears allow [m/s]. */
+  double topSpeedMps() {
+    return engine.topSpeedMps();
+  }
+
+  /** The constraints of an element, in an order of their own. */
+  Jet[] of(int k, Jet kappa, Jet nextKappa, Jet w, Jet nextW, Jet length) {
+    Jet middle = kappa.plus(nextKappa).times(0.5);
+    Jet speed2 = w.plus(nextW).times(0.5);
+    Jet speed = speed2.sqrt();
+    Jet perLength = length.inverse();
+    Jet crest =
+        perLength.square().times(stepM * stepM * vertical[k] * cosPhi[k] / G0).plus(downforce);
+    Jet normal = normal(k, middle, speed2, crest);
+    Jet along =
+        nextW
+            .minus(w)
+            .times(0.5 / G0)
+            .times(perLength)
+            .plus(perLength.times(climb[k]))
+            .plus(air(k, speed, speed2))
+            .plus(normal.times(vehicle.rollingResistance()));
+    Jet[] all = new Jet[constraints()];
+    Jet magnitude = along.square().plus(ROUNDED * ROUNDED).sqrt();
+    int next = tyres(all, 0, k, along, magnitude, kappa, w, crest);
+    next = tyres(all, next, k, along, magnitude, nextKappa, nextW, crest);
+    all[next++] = engine.at(speed).times(1 / weight).minus(along);
+    all[next++] = along.plus(mostBrake);
+    Jet share = turned(k, kappa, nextKappa, w, nextW, length);
+    all[next++] = share.times(-1).plus(1);
+    all[next++] = share.plus(1);
+    if (bend != null) {
+      all[next] = kappa.times(1 / bend[k]).square().times(-1).plus(1);
+    }
+    return all;
+  }
+
+  /** Rate of turning in, or of leaning, as a share of what a driver asks for at most. */
+  Jet turned(int k, Jet kappa, Jet nextKappa, Jet w, Jet nextW, Jet length) {
+    Jet speed2 = w.plus(nextW).times(0.5);
+    Jet change =
+        motorcycle
+            ? leaning(kappa, nextKappa, w, nextW).times(speed2.sqrt())
+            : nextKappa
+                .minus(kappa)
+                .times(speed2)
+                .plus(kappa.plus(nextKappa).times(nextW.minus(w)).times(0.25));
+    return change.over(length).times(1 / turning[k]);
+  }
+
+  private Jet normal(int k, Jet bend, Jet w, Jet crest) {
+    Jet lift = sinPhi[k] == 0 ? crest : crest.plus(bend.times(sinPhi[k] / G0));
+    return w.times(lift).plus(cosCos[k]);
+  }
+
+  private static Jet leaning(Jet kappa, Jet nextKappa, Jet w, Jet nextW) {
+    return nextKappa.times(nextW).times(1 / G0).atan().minus(kappa.times(w).times(1 / G0).atan());
+  }
+
+  private Jet air(int k, Jet speed, Jet speed2) {
+    if (headwind[k] == 0 && crosswind[k] == 0) {
+      return speed2.times(drag);
+    }
+    Jet through = speed.plus(headwind[k]);
+    Jet wind = through.square().plus(crosswind[k] * crosswind[k]).sqrt();
+    return through.times(wind).times(drag);
+  }
+
+  /**
+   * Friction ellipses of the axles at one end of an element; a lifted axle has none to give. Both
+   * ends are asked: at the middle alone a bend that alternates from sample to sample is not seen.
+   */
+  private int tyres(
+      Jet[] all, int next, int k, Jet along, Jet magnitude, Jet bend, Jet speed2, Jet crest) {
+    Jet normal = normal(k, bend, speed2, crest);
+    Jet across = speed2.times(bend).times(cosPhi[k] / G0).plus(-cosSin[k]);
+    Jet drive = magnitude.plus(along).times(0.5);
+    Jet brake = magnitude.minus(along).times(0.5);
+    Jet air = speed2.times(downforce);
+    Jet frontStill =
+        normal
+            .minus(air)
+            .times(vehicle.frontWeightShare())
+            .plus(air.times(vehicle.aero().frontShare()));
+    Jet front = frontStill.minus(along.times(heightRatio));
+    Jet rear = normal.minus(front);
+    Jet friction =
+        normal.times(-sensitivity * weightOverReference).plus(1 + sensitivity).times(grip[k]);
+    Jet sideUse = across.over(normal);
+    double share = vehicle.brakes().frontShare();
+    switch (vehicle.drive()) {
+      case FRONT -> {
+        all[next++] = ellipse(drive.plus(brake.times(share)), sideUse, front, friction);
+        all[next++] = ellipse(brake.times(1 - share), sideUse, rear, friction);
+      }
+      case REAR -> {
+        if (motorcycle) {
+          all[next++] = ellipse(magnitude, sideUse, normal, friction);
+          all[next++] = front;
+          all[next++] = ellipse(drive, sideUse, rear, friction);
+        } else {
+          all[next++] = ellipse(brake.times(share), sideUse, front, friction);
+          all[next++] = ellipse(drive.plus(brake.times(1 - share)), sideUse, rear, friction);
+        }
+      }
+      case ALL -> {
+        all[next++] = ellipse(magnitude, sideUse, normal, friction);
+        all[next++] = ellipse(brake.times(share), sideUse, front, friction);
+        all[next++] = ellipse(brake.times(1 - share), sideUse, rear, friction);
+      }
+    }
+    return next;
+  }
+
+  /** What an axle's load gives beyond what is asked of it along and across. */
+  private Jet ellipse(Jet along, Jet sideUse, Jet load, Jet friction) {
+    Jet x = along.times(1 / muX);
+    Jet y = sideUse.times(load).times(1 / muY);
+    Jet asked = x.square().plus(y.square()).plus(ROUNDED * ROUNDED).sqrt();
+    return friction.times(load).minus(asked);
+  }
+}

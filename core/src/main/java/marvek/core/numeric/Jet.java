@@ -1,0 +1,154 @@
+package marvek.core.numeric;
+
+/**
+ * A value with its exact first and second derivatives in {@value #VARIABLES} variables: what is
+ * computed with jets is differentiated along with it. Immutable.
+ *
+ * <p>Method: forward-mode differentiation by the chain rule (Nocedal &amp; Wright, <i>Numerical
+ * Optimization</i>, 2nd ed., 8.2, from memory).
+ */
+public final class Jet {
+  /** Number of variables. */
+  public static final int VARIABLES = 5;
+
+  private static final int SECOND = 1 + VARIABLES;
+  private static final int LENGTH = SECOND + VARIABLES * (VARIABLES + 1) / 2;
+
+  /** Value, gradient, upper triangle of the second derivatives row by row. */
+  private final double[] d;
+
+  private Jet(double[] d) {
+    this.d = d;
+  }
+
+  /** A number that depends on no variable. */
+  public static Jet constant(double value) {
+    double[] d = new double[LENGTH];
+    d[0] = value;
+    return new Jet(d);
+  }
+
+  /** A variable itself. */
+  public static Jet variable(int index, double value) {
+    double[] d = new double[LENGTH];
+    d[0] = value;
+    d[1 + index] = 1;
+    return new Jet(d);
+  }
+
+  public double value() {
+    return d[0];
+  }
+
+  /** First derivative by a variable. */
+  public double by(int a) {
+    return d[1 + a];
+  }
+
+  /** Second derivative by two variables. */
+  public double by(int a, int b) {
+    return d[SECOND + place(Math.min(a, b), Math.max(a, b))];
+  }
+
+  private static int place(int a, int b) {
+    return a * VARIABLES - a * (a - 1) / 2 + (b - a);
+  }
+
+  public Jet plus(Jet other) {
+    double[] sum = new double[LENGTH];
+    for (int k = 0; k < LENGTH; k++) {
+      sum[k] = d[k] + other.d[k];
+    }
+    return new Jet(sum);
+  }
+
+  public Jet minus(Jet other) {
+    double[] difference = new double[LENGTH];
+    for (int k = 0; k < LENGTH; k++) {
+      difference[k] = d[k] - other.d[k];
+    }
+    return new Jet(difference);
+  }
+
+  public Jet plus(double number) {
+    double[] sum = d.clone();
+    sum[0] += number;
+    return new Jet(sum);
+  }
+
+  public Jet times(double factor) {
+    double[] product = new double[LENGTH];
+    for (int k = 0; k < LENGTH; k++) {
+      product[k] = factor * d[k];
+    }
+    return new Jet(product);
+  }
+
+  public Jet times(Jet other) {
+    double a = d[0];
+    double b = other.d[0];
+    double[] p = new double[LENGTH];
+    p[0] = a * b;
+    for (int i = 1; i < SECOND; i++) {
+      p[i] = a * other.d[i] + b * d[i];
+    }
+    int k = SECOND;
+    for (int i = 1; i < SECOND; i++) {
+      double di = d[i];
+      double oi = other.d[i];
+      for (int j = i; j < SECOND; j++) {
+        p[k] = a * other.d[k] + b * d[k] + di * other.d[j] + oi * d[j];
+        k++;
+      }
+    }
+    return new Jet(p);
+  }
+
+  public Jet over(Jet other) {
+    return times(other.inverse());
+  }
+
+  /** One over it. */
+  public Jet inverse() {
+    double r = 1 / d[0];
+    return of(r, -r * r, 2 * r * r * r);
+  }
+
+  public Jet square() {
+    return of(d[0] * d[0], 2 * d[0], 2);
+  }
+
+  public Jet sqrt() {
+    double root = Math.sqrt(d[0]);
+    return of(root, 0.5 / root, -0.25 / (root * d[0]));
+  }
+
+  public Jet atan() {
+    double r = 1 / (1 + d[0] * d[0]);
+    return of(Math.atan(d[0]), r, -2 * d[0] * r * r);
+  }
+
+  /**
+   * A function of it.
+   *
+   * @param value of the function there
+   * @param first its derivative
+   * @param second its second derivative
+   */
+  public Jet of(double value, double first, double second) {
+    double[] f = new double[LENGTH];
+    f[0] = value;
+    for (int i = 1; i < SECOND; i++) {
+      f[i] = first * d[i];
+    }
+    int k = SECOND;
+    for (int i = 1; i < SECOND; i++) {
+      double si = second * d[i];
+      for (int j = i; j < SECOND; j++) {
+        f[k] = first * d[k] + si * d[j];
+        k++;
+      }
+    }
+    return new Jet(f);
+  }
+}

@@ -1,0 +1,135 @@
+package marvek.core.numeric;
+
+/**
+ * Newton's step of the conditions of a least value, the barrier weighing so much: reduced to the
+ * unknowns, whose matrix is banded, and made more convex until it is convex.
+ */
+final class NewtonStep {
+  private static final double FIRST_SHIFT = 1e-4;
+  private static final double SHIFT_FACTOR = 8;
+  private static final double LARGEST_SHIFT = 1e12;
+
+  private final ElementProgramme programme;
+  private final Bounded bounds;
+  private final CyclicBandedSolver matrix;
+  private final int n;
+  private final int width;
+  private final int m;
+
+  NewtonStep(ElementProgramme programme, Bounded bounds) {
+    this.programme = programme;
+    this.bounds = bounds;
+    n = programme.unknowns();
+    width = programme.width();
+    m = programme.constraints();
+    matrix = new CyclicBandedSolver(n, programme.halfBandwidth(), programme.cyclic());
+  }
+
+  /** The step; null where no shift makes the matrix convex. */
+  Iterate from(Iterate at, Derived derived, double barrier) {
+    double shift = 0;
+    while (shift < LARGEST_SHIFT) {
+      assemble(at, derived, shift);
+      try {
+        matrix.factor();
+        double[] dx = right(at, derived, barrier);
+        matrix.solve(dx);
+        return completed(dx, at, derived, barrier);
+      } catch (ArithmeticException notConvex) {
+        shift = shift == 0 ? FIRST_SHIFT : SHIFT_FACTOR * shift;
+      }
+    }
+    return null;
+  }
+
+  private void assemble(Iterate at, Derived derived, double shift) {
+    matrix.clear();
+    for (int e = 0; e < programme.elements(); e++) {
+      addElement(e, at, derived.of[e]);
+    }
+    for (int i = 0; i < n; i++) {
+      double own = shift;
+      own += bounds.below(i) ? at.low()[i] / (at.x()[i] - bounds.low()[i]) : 0;
+      own += bounds.above(i) ? at.high()[i] / (bounds.high()[i] - at.x()[i]) : 0;
+      matrix.add(i, i, bounds.held(i) ? 1 : own);
+    }
+  }
+
+  private void addElement(int e, Iterate at, ElementProgramme.Derivatives d) {
+    double[] jacobian = d.jacobian();
+    for (int a = 0; a < width; a++) {
+      int row = programme.unknown(e, a);
+      if (bounds.held(row)) {
+        continue;
+      }
+      for (int b = a; b < width; b++) {
+        int column = programme.unknown(e, b);
+        if (bounds.held(column)) {
+          continue;
+        }
+        double sum = d.hessian()[a * width + b];
+        for (int j = 0; j < m; j++) {
+          int k = e * m + j;
+          sum += at.z()[k] / at.s()[k] * jacobian[j * width + a] * jacobian[j * width + b];
+        }
+        // Two places of one unknown: the pair counts in both orders.
+        matrix.add(row, column, row == column && a != b ? 2 * sum : sum);
+      }
+    }
+  }
+
+  private double[] right(Iterate at, Derived derived, double barrier) {
+    double[] right = new double[n];
+    for (int e = 0; e < programme.elements(); e++) {
+      ElementProgramme.Derivatives d = derived.of[e];
+      for (int a = 0; a < width; a++) {
+        double sum = -d.gradient()[a];
+        for (int j = 0; j < m; j++) {
+          int k = e * m + j;
+          double pull = (barrier - at.z()[k] * (d.c()[j] - at.s()[k])) / at.s()[k];
+          sum += d.jacobian()[j * width + a] * pull;
+        }
+        right[programme.unknown(e, a)] += sum;
+      }
+    }
+    for (int i = 0; i < n; i++) {
+      right[i] += bounds.below(i) ? barrier / (at.x()[i] - bounds.low()[i]) : 0;
+      right[i] -= bounds.above(i) ? barrier / (bounds.high()[i] - at.x()[i]) : 0;
+      right[i] = bounds.held(i) ? 0 : right[i];
+    }
+    return right;
+  }
+
+  /** What follows for slacks and multipliers from the step of the unknowns. */
+  private Iterate completed(double[] dx, Iterate at, Derived derived, double barrier) {
+    double[] ds = new double[at.s().length];
+    double[] dz = new double[at.s().length];
+    for (int e = 0; e < programme.elements(); e++) {
+      ElementProgramme.Derivatives d = derived.of[e];
+      for (int j = 0; j < m; j++) {
+        int k = e * m + j;
+        double along = 0;
+        for (int a = 0; a < width; a++) {
+          along += d.jacobian()[j * width + a] * dx[programme.unknown(e, a)];
+        }
+        ds[k] = along + d.c()[j] - at.s()[k];
+        dz[k] = multiplierStep(barrier, at.s()[k], at.z()[k], ds[k]);
+      }
+    }
+    double[] low = new double[n];
+    double[] high = new double[n];
+    for (int i = 0; i < n; i++) {
+      if (bounds.below(i)) {
+        low[i] = multiplierStep(barrier, at.x()[i] - bounds.low()[i], at.low()[i], dx[i]);
+      }
+      if (bounds.above(i)) {
+        high[i] = multiplierStep(barrier, bounds.high()[i] - at.x()[i], at.high()[i], -dx[i]);
+      }
+    }
+    return new Iterate(dx, ds, dz, low, high);
+  }
+
+  private static double multiplierStep(double barrier, double room, double z, double roomStep) {
+    return (barrier - z * roomStep) / room - z;
+  }
+}

@@ -1,0 +1,149 @@
+package marvek.core.line;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import marvek.core.TestRoads;
+import marvek.core.TestVehicles;
+import marvek.core.circuit.Circuit;
+import marvek.core.circuit.Path;
+import marvek.core.circuit.Road;
+import marvek.core.conditions.Conditions;
+import marvek.core.numeric.Jet;
+import marvek.core.profile.Constants;
+import marvek.core.profile.ForceModel;
+import marvek.core.profile.Lap;
+import marvek.core.profile.SpeedProfile;
+import marvek.core.vehicle.Vehicle;
+import org.junit.jupiter.api.Test;
+
+/** What the search of the line takes for possible, against the forces of the ordinary profile. */
+class LineForcesTest {
+  private static final List<Vehicle> VEHICLES =
+      List.of(
+          TestVehicles.clubCar(),
+          TestVehicles.car(Vehicle.Drive.FRONT, 0.5, 0.7, 0, 0.7),
+          TestVehicles.car(Vehicle.Drive.ALL, 0.5, 0.7, 0.3, 0.65),
+          TestVehicles.car(Vehicle.Drive.REAR, 0.3, 1.1, 2.8, 0.6),
+          TestVehicles.motorcycle());
+
+  /** Short, so that the speed at both ends is the same. */
+  private static final double LENGTH_M = 0.01;
+
+  /** Twice what rounds the tip of the ellipse. */
+  private static final double ROUNDED = 0.006;
+
+  private static Lap circle(Vehicle vehicle) {
+    Road road = Circuit.bare("circle", TestRoads.circle(60, 4)).road();
+    return SpeedProfile.solve(Path.centreline(road, List.of()), vehicle, Conditions.DEFAULT);
+  }
+
+  /** The least that the tyres have to spare when they push with a force [weights]. */
+  private static double spare(Lap lap, double w, double tyreN) {
+    LineForces model = new LineForces(lap, new boolean[lap.size()], null);
+    ForceModel forces = lap.forces();
+    double bend = lap.path().curvatureAt(0);
+    double gain = 2 * LENGTH_M * (tyreN - forces.resistanceN(0, w)) / forces.massKg();
+    Jet[] all =
+        model.of(
+            0,
+            Jet.variable(LineForces.CURVATURE, bend),
+            Jet.variable(LineForces.NEXT_CURVATURE, bend),
+            Jet.variable(LineForces.SPEED_SQUARED, w - gain / 2),
+            Jet.variable(LineForces.NEXT_SPEED_SQUARED, w + gain / 2),
+            Jet.variable(LineForces.LENGTH, LENGTH_M));
+    double least = Double.POSITIVE_INFINITY;
+    // The last four are engine, brakes and the two of turning.
+    for (int j = 0; j < model.constraints() - 4; j++) {
+      least = Math.min(least, all[j].value());
+    }
+    return least;
+  }
+
+  @Test
+  void driveAndBrakesEndWhereTheForceModelSaysBesideAnyCornering() {
+    for (Vehicle vehicle : VEHICLES) {
+      Lap lap = circle(vehicle);
+      ForceModel forces = lap.forces();
+      double limit = forces.limitW(0);
+      for (double share : new double[] {0.1, 0.5, 0.8, 0.95}) {
+        double w = share * limit;
+        double drive = forces.tractionN(0, w);
+        // A brake system's own limit is another constraint.
+        double brake = Math.min(forces.brakeN(0, w), vehicle.brakes().maxForceN());
+        String what = vehicle.drive() + " " + vehicle.kind() + " at " + share;
+        assertThat(spare(lap, w, drive)).as(what).isCloseTo(0, within(ROUNDED));
+        assertThat(spare(lap, w, 0.9 * drive)).as(what).isPositive();
+        assertThat(spare(lap, w, -0.9 * brake)).as(what).isPositive();
+        if (brake < 0.999 * vehicle.brakes().maxForceN()) {
+          assertThat(spare(lap, w, -brake)).as(what).isCloseTo(0, within(ROUNDED));
+          assertThat(spare(lap, w, -1.1 * brake)).as(what).isNegative();
+        }
+      }
+    }
+  }
+
+  @Test
+  void corneringEndsAtTheSameSpeed() {
+    for (Vehicle vehicle : VEHICLES) {
+      Lap lap = circle(vehicle);
+      double limit = lap.forces().limitW(0);
+      assertThat(spare(lap, 0.99 * limit, 0)).isPositive();
+      assertThat(spare(lap, 1.01 * limit, 0)).isNegative();
+    }
+  }
+
+  /** ε = 100°/s² of a car that straightens from a bend: κ'·v². */
+  @Test
+  void turningIsBoundedByItsRate() {
+    Lap lap = circle(TestVehicles.clubCar());
+    LineForces model = new LineForces(lap, new boolean[lap.size()], null);
+    double w = 400;
+    double most = Math.toRadians(100) / w;
+    for (double share : new double[] {-1, -0.5, 0, 0.5, 1}) {
+      Jet turned =
+          model.turned(
+              0,
+              Jet.variable(LineForces.CURVATURE, 0.01),
+              Jet.variable(LineForces.NEXT_CURVATURE, 0.01 + share * most),
+              Jet.variable(LineForces.SPEED_SQUARED, w),
+              Jet.variable(LineForces.NEXT_SPEED_SQUARED, w),
+              Jet.variable(LineForces.LENGTH, 1));
+      assertThat(turned.value()).isCloseTo(share, within(1e-9));
+    }
+  }
+
+  /** A motorcycle's lean atan(κv²/g) at 60°/s. */
+  @Test
+  void leaningIsBoundedByItsRate() {
+    Lap lap = circle(TestVehicles.motorcycle());
+    LineForces model = new LineForces(lap, new boolean[lap.size()], null);
+    double w = 400;
+    double next = Math.tan(Math.toRadians(60) / Math.sqrt(w)) * Constants.G0 / w;
+    Jet turned =
+        model.turned(
+            0,
+            Jet.variable(LineForces.CURVATURE, 0),
+            Jet.variable(LineForces.NEXT_CURVATURE, next),
+            Jet.variable(LineForces.SPEED_SQUARED, w),
+            Jet.variable(LineForces.NEXT_SPEED_SQUARED, w),
+            Jet.variable(LineForces.LENGTH, 1));
+    assertThat(turned.value()).isCloseTo(1, within(1e-9));
+  }
+
+  @Test
+  void theEnginesForceIsTheBestGears() {
+    Lap lap = circle(TestVehicles.clubCar());
+    SmoothDrive engine = new SmoothDrive(lap.driveline());
+    for (double v = 5; v < 0.95 * engine.topSpeedMps(); v += 1.7) {
+      double best = lap.driveline().bestForceN(v);
+      double around =
+          Math.max(
+              Math.abs(lap.driveline().bestForceN(v + 2) - best),
+              Math.abs(lap.driveline().bestForceN(v - 2) - best));
+      double smooth = engine.at(Jet.variable(0, v)).value();
+      assertThat(smooth).isCloseTo(best, within(around + 0.002 * best));
+    }
+  }
+}
