@@ -15,7 +15,7 @@
   let circuitId = $state('');
   let carId = $state('');
   let name = $state('');
-  let line = $state<LineChoice>('smooth');
+  let line = $state<LineChoice>('fastest');
   const working = new Working();
   const reading = new Working();
   const problem = $derived(working.problem ?? reading.problem);
@@ -121,8 +121,8 @@
     <label class="grid gap-1">
       <span class="figures text-xl font-semibold">Line</span>
       <select class="select h-12 w-full" bind:value={line}>
+        <option value="fastest">fastest: least time, takes some seconds</option>
         <option value="smooth">smooth: bends least, found at once</option>
-        <option value="fastest">fastest: refined for time, takes some seconds</option>
         <option value="centreline">centreline, to check the model against</option>
       </select>
     </label>

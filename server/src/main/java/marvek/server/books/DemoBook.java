@@ -113,7 +113,7 @@ class DemoBook implements ApplicationRunner {
   }
 
   private UUID another(UUID circuit, UUID car, String name, Instant at) {
-    Draft model = new Draft(Conditions.DEFAULT.withGripUsed(0.92), LineChoice.SMOOTH, List.of());
+    Draft model = new Draft(Conditions.DEFAULT.withGripUsed(0.92), LineChoice.FASTEST, List.of());
     return noted(
         "book",
         books
@@ -127,7 +127,7 @@ class DemoBook implements ApplicationRunner {
         noted("circuit", circuits.importFile(circuitFile, null, ImportSettings.NONE).id());
     UUID car = noted("car", cars.importFile(carFile).id());
     Conditions clubDriver = Conditions.DEFAULT.withGripUsed(0.92);
-    Draft model = new Draft(clubDriver, LineChoice.SMOOTH, List.of());
+    Draft model = new Draft(clubDriver, LineChoice.FASTEST, List.of());
     JobWork.Made book =
         books.create(
             UUID.randomUUID(),
@@ -139,7 +139,7 @@ class DemoBook implements ApplicationRunner {
             FIRST,
             share -> {});
     noted("book", book.id());
-    Draft afterPractice = new Draft(clubDriver, LineChoice.SMOOTH, ownValues());
+    Draft afterPractice = new Draft(clubDriver, LineChoice.FASTEST, ownValues());
     books.keep(
         book.id(),
         1,
