@@ -110,7 +110,14 @@ public final class FastestLine {
       for (int k = 0; k < stretch.size(); k++) {
         held[stretch.at(k)] = stretch.held(k);
       }
-      LineForces forces = new LineForces(start, held, bend);
+      double[] begun =
+          SmoothLine.along(
+              stretch,
+              bounds.narrowed(beginning.ofRoad()),
+              null,
+              stretch.taken(start.path().offsets()));
+      Path near = Path.at(road, stretch.put(start.path().offsets(), begun), start.path().surface());
+      LineForces forces = new LineForces(start, near, held, bend);
       programme = new LineProgramme(road, forces, start.timeS() / start.path().elements());
       double top = forces.topSpeedMps();
       for (int i = 0; i < n; i++) {
@@ -120,12 +127,6 @@ public final class FastestLine {
         x[2 * i + 1] = beginning.ofSpeed() * w / LineProgramme.SPEED_SQUARED_UNIT;
         high[2 * i + 1] = top * top / LineProgramme.SPEED_SQUARED_UNIT;
       }
-      double[] begun =
-          SmoothLine.along(
-              stretch,
-              bounds.narrowed(beginning.ofRoad()),
-              null,
-              stretch.taken(start.path().offsets()));
       for (int k = 0; k < stretch.size(); k++) {
         if (!stretch.held(k)) {
           offset(stretch.at(k), bounds.lowAt(k), begun[k], bounds.highAt(k));

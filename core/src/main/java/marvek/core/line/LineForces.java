@@ -2,8 +2,10 @@ package marvek.core.line;
 
 import static marvek.core.profile.Constants.G0;
 
+import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
 import marvek.core.numeric.Jet;
+import marvek.core.numeric.Jet3;
 import marvek.core.profile.ForceModel;
 import marvek.core.profile.Lap;
 import marvek.core.vehicle.Vehicle;
@@ -72,10 +74,11 @@ final class LineForces {
 
   /**
    * @param lap whose path gives surface and wind
+   * @param near a path that is near to the line that is sought: crests are as long as on it
    * @param held samples at which the line stays: there it may turn as it does
    * @param bend largest curvature at each sample [1/m]; null for any
    */
-  LineForces(Lap lap, boolean[] held, double @Nullable [] bend) {
+  LineForces(Lap lap, Path near, boolean[] held, double @Nullable [] bend) {
     this.bend = bend;
     vehicle = lap.vehicle();
     ForceModel forces = lap.forces();
@@ -114,7 +117,7 @@ final class LineForces {
       cosSin[i] = Math.cos(grade) * Math.sin(phi);
       cosPhi[i] = Math.cos(phi);
       sinPhi[i] = Math.sin(phi);
-      vertical[i] = (road.verticalCurvatureAt(i) + road.verticalCurvatureAt(j)) / 2;
+      vertical[i] = (near.verticalCurvatureAt(i) + near.verticalCurvatureAt(j)) / 2;
       grip[i] = (forces.gripAt(i) + forces.gripAt(j)) / 2;
       headwind[i] = (forces.headwindMpsAt(i) + forces.headwindMpsAt(j)) / 2;
       crosswind[i] = (forces.crosswindMpsAt(i) + forces.crosswindMpsAt(j)) / 2;
@@ -138,36 +141,84 @@ final class LineForces {
     return engine.topSpeedMps();
   }
 
-  /** The constraints of an element, in an order of their own. */
-  Jet[] of(int k, Jet kappa, Jet nextKappa, Jet w, Jet nextW, Jet length) {
-    Jet middle = kappa.plus(nextKappa).times(0.5);
+  /**
+   * What an element has to spare.
+   *
+   * @param spare the constraints, in an order of their own
+   * @param slopes their derivatives by the jets' variables
+   * @param weighed the sum of the constraints, each times its multiplier
+   */
+  record Spare(double[] spare, double[][] slopes, Jet weighed) {}
+
+  /** What tyres, engine, brakes and turning have to spare over an element. */
+  Spare of(int k, double[] z, Jet kappa, Jet nextKappa, Jet w, Jet nextW, Jet length) {
     Jet speed2 = w.plus(nextW).times(0.5);
     Jet speed = speed2.sqrt();
     Jet perLength = length.inverse();
-    Jet crest =
-        perLength.square().times(stepM * stepM * vertical[k] * cosPhi[k] / G0).plus(downforce);
-    Jet normal = normal(k, middle, speed2, crest);
+    double crest = vertical[k] * cosPhi[k] / G0 + downforce;
     Jet along =
         nextW
             .minus(w)
             .times(0.5 / G0)
+            .plus(climb[k])
             .times(perLength)
-            .plus(perLength.times(climb[k]))
             .plus(air(k, speed, speed2))
-            .plus(normal.times(vehicle.rollingResistance()));
-    Jet[] all = new Jet[constraints()];
-    Jet magnitude = along.square().plus(ROUNDED * ROUNDED).sqrt();
-    int next = tyres(all, 0, k, along, magnitude, kappa, w, crest);
-    next = tyres(all, next, k, along, magnitude, nextKappa, nextW, crest);
-    all[next++] = engine.at(speed).times(1 / weight).minus(along);
-    all[next++] = along.plus(mostBrake);
+            .plus(rolling(k, kappa, nextKappa, speed2, crest));
+    Collected all = new Collected(constraints(), z);
+    all.tyres(tyres(k, along.value(), kappa.value(), w.value(), crest), along, kappa, w);
+    all.tyres(
+        tyres(k, along.value(), nextKappa.value(), nextW.value(), crest), along, nextKappa, nextW);
+    all.add(engine.at(speed).times(1 / weight).minus(along));
+    all.add(along.plus(mostBrake));
     Jet share = turned(k, kappa, nextKappa, w, nextW, length);
-    all[next++] = share.times(-1).plus(1);
-    all[next++] = share.plus(1);
+    all.add(share.times(-1).plus(1));
+    all.add(share.plus(1));
     if (bend != null) {
-      all[next] = kappa.times(1 / bend[k]).square().times(-1).plus(1);
+      all.add(kappa.times(1 / bend[k]).square().times(-1).plus(1));
     }
-    return all;
+    return new Spare(all.spare, all.slopes, all.weighed);
+  }
+
+  /** Constraints as they come. */
+  private static final class Collected {
+    private final double[] z;
+    private final double[] spare;
+    private final double[][] slopes;
+    private Jet weighed = Jet.constant(0);
+    private int next;
+
+    Collected(int count, double[] z) {
+      this.z = z;
+      spare = new double[count];
+      slopes = new double[count][Jet.VARIABLES];
+    }
+
+    void add(Jet constraint) {
+      spare[next] = constraint.value();
+      for (int v = 0; v < Jet.VARIABLES; v++) {
+        slopes[next][v] = constraint.by(v);
+      }
+      weighed = weighed.plus(constraint.times(z[next]));
+      next++;
+    }
+
+    /** Those of one end, by force along, bend and speed there. */
+    void tyres(Jet3[] constraints, Jet along, Jet bend, Jet speed2) {
+      Jet3 sum = constraints[0].times(z[next]);
+      for (int c = 0; c < constraints.length; c++) {
+        Jet3 constraint = constraints[c];
+        sum = c == 0 ? sum : sum.plus(constraint.times(z[next]));
+        spare[next] = constraint.v();
+        for (int v = 0; v < Jet.VARIABLES; v++) {
+          slopes[next][v] =
+              constraint.x() * along.by(v)
+                  + constraint.y() * bend.by(v)
+                  + constraint.z() * speed2.by(v);
+        }
+        next++;
+      }
+      weighed = weighed.plus(Jet.of(sum, along, bend, speed2));
+    }
   }
 
   /** Rate of turning in, or of leaning, as a share of what a driver asks for at most. */
@@ -183,9 +234,9 @@ final class LineForces {
     return change.over(length).times(1 / turning[k]);
   }
 
-  private Jet normal(int k, Jet bend, Jet w, Jet crest) {
-    Jet lift = sinPhi[k] == 0 ? crest : crest.plus(bend.times(sinPhi[k] / G0));
-    return w.times(lift).plus(cosCos[k]);
+  private Jet rolling(int k, Jet kappa, Jet nextKappa, Jet speed2, double crest) {
+    Jet lift = kappa.plus(nextKappa).times(0.5 * sinPhi[k] / G0).plus(crest);
+    return speed2.times(lift).plus(cosCos[k]).times(vehicle.rollingResistance());
   }
 
   private static Jet leaning(Jet kappa, Jet nextKappa, Jet w, Jet nextW) {
@@ -202,56 +253,59 @@ final class LineForces {
   }
 
   /**
-   * Friction ellipses of the axles at one end of an element; a lifted axle has none to give. Both
-   * ends are asked: at the middle alone a bend that alternates from sample to sample is not seen.
+   * What the friction ellipses of the axles have to spare at one end of an element, by the force
+   * along, the bend and the square of the speed; a lifted axle has none to give. Both ends are
+   * asked: at the middle alone a bend that alternates from sample to sample is not seen.
    */
-  private int tyres(
-      Jet[] all, int next, int k, Jet along, Jet magnitude, Jet bend, Jet speed2, Jet crest) {
-    Jet normal = normal(k, bend, speed2, crest);
-    Jet across = speed2.times(bend).times(cosPhi[k] / G0).plus(-cosSin[k]);
-    Jet drive = magnitude.plus(along).times(0.5);
-    Jet brake = magnitude.minus(along).times(0.5);
-    Jet air = speed2.times(downforce);
-    Jet frontStill =
-        normal
-            .minus(air)
-            .times(vehicle.frontWeightShare())
-            .plus(air.times(vehicle.aero().frontShare()));
-    Jet front = frontStill.minus(along.times(heightRatio));
-    Jet rear = normal.minus(front);
-    Jet friction =
+  private Jet3[] tyres(int k, double alongForce, double curvature, double w, double crest) {
+    Jet3 along = Jet3.ofX(alongForce);
+    Jet3 bend = Jet3.ofY(curvature);
+    Jet3 speed2 = Jet3.ofZ(w);
+    Jet3 magnitude = along.square().plus(ROUNDED * ROUNDED).sqrt();
+    Jet3 drive = magnitude.plus(along).times(0.5);
+    Jet3 brake = magnitude.minus(along).times(0.5);
+    Jet3 normal = speed2.times(bend.times(sinPhi[k] / G0).plus(crest)).plus(cosCos[k]);
+    Jet3 across = speed2.times(bend).times(cosPhi[k] / G0).plus(-cosSin[k]);
+    double frontWeight = vehicle.frontWeightShare();
+    double ofAir = downforce * (vehicle.aero().frontShare() - frontWeight);
+    Jet3 front =
+        normal.times(frontWeight).plus(speed2.times(ofAir)).minus(along.times(heightRatio));
+    Jet3 rear = normal.minus(front);
+    Jet3 friction =
         normal.times(-sensitivity * weightOverReference).plus(1 + sensitivity).times(grip[k]);
-    Jet sideUse = across.over(normal);
+    Jet3 sideUse = across.times(normal.inverse()).times(1 / muY);
     double share = vehicle.brakes().frontShare();
-    switch (vehicle.drive()) {
-      case FRONT -> {
-        all[next++] = ellipse(drive.plus(brake.times(share)), sideUse, front, friction);
-        all[next++] = ellipse(brake.times(1 - share), sideUse, rear, friction);
-      }
-      case REAR -> {
-        if (motorcycle) {
-          all[next++] = ellipse(magnitude, sideUse, normal, friction);
-          all[next++] = front;
-          all[next++] = ellipse(drive, sideUse, rear, friction);
-        } else {
-          all[next++] = ellipse(brake.times(share), sideUse, front, friction);
-          all[next++] = ellipse(drive.plus(brake.times(1 - share)), sideUse, rear, friction);
-        }
-      }
-      case ALL -> {
-        all[next++] = ellipse(magnitude, sideUse, normal, friction);
-        all[next++] = ellipse(brake.times(share), sideUse, front, friction);
-        all[next++] = ellipse(brake.times(1 - share), sideUse, rear, friction);
-      }
-    }
-    return next;
+    return switch (vehicle.drive()) {
+      case FRONT ->
+          new Jet3[] {
+            ellipse(drive.plus(brake.times(share)), sideUse, front, friction),
+            ellipse(brake.times(1 - share), sideUse, rear, friction)
+          };
+      case REAR ->
+          motorcycle
+              ? new Jet3[] {
+                ellipse(magnitude, sideUse, normal, friction),
+                front,
+                ellipse(drive, sideUse, rear, friction)
+              }
+              : new Jet3[] {
+                ellipse(brake.times(share), sideUse, front, friction),
+                ellipse(drive.plus(brake.times(1 - share)), sideUse, rear, friction)
+              };
+      case ALL ->
+          new Jet3[] {
+            ellipse(magnitude, sideUse, normal, friction),
+            ellipse(brake.times(share), sideUse, front, friction),
+            ellipse(brake.times(1 - share), sideUse, rear, friction)
+          };
+    };
   }
 
   /** What an axle's load gives beyond what is asked of it along and across. */
-  private Jet ellipse(Jet along, Jet sideUse, Jet load, Jet friction) {
-    Jet x = along.times(1 / muX);
-    Jet y = sideUse.times(load).times(1 / muY);
-    Jet asked = x.square().plus(y.square()).plus(ROUNDED * ROUNDED).sqrt();
+  private Jet3 ellipse(Jet3 along, Jet3 sideUse, Jet3 load, Jet3 friction) {
+    Jet3 x = along.times(1 / muX);
+    Jet3 y = sideUse.times(load);
+    Jet3 asked = x.square().plus(y.square()).plus(ROUNDED * ROUNDED).sqrt();
     return friction.times(load).minus(asked);
   }
 }

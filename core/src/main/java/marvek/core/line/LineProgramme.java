@@ -82,6 +82,7 @@ final class LineProgramme implements ElementProgramme {
   @Override
   public boolean derive(int element, double[] x, double[] z, Derivatives into) {
     Geometry geometry = new Geometry(element, x);
+    double[] slope = new double[Jet.VARIABLES];
     double wa = SPEED_SQUARED_UNIT * x[unknown(element, FIRST_SPEED)];
     double wb = SPEED_SQUARED_UNIT * x[unknown(element, FIRST_SPEED + 1)];
     if (!(wa > 0 && wb > 0)) {
@@ -92,7 +93,7 @@ final class LineProgramme implements ElementProgramme {
     Jet length = Jet.variable(LineForces.LENGTH, geometry.length);
     Jet kappa = Jet.variable(LineForces.CURVATURE, geometry.curvature[0]);
     Jet nextKappa = Jet.variable(LineForces.NEXT_CURVATURE, geometry.curvature[1]);
-    Jet[] constraints = forces.of(element, kappa, nextKappa, w, nextW, length);
+    LineForces.Spare spare = forces.of(element, z, kappa, nextKappa, w, nextW, length);
     Jet turned = forces.turned(element, kappa, nextKappa, w, nextW, length);
     Jet time =
         length
@@ -100,15 +101,15 @@ final class LineProgramme implements ElementProgramme {
             .over(w.sqrt().plus(nextW.sqrt()))
             .times(turned.square().times(CALM).plus(1));
     into.f()[0] = time.value();
-    Jet lagrangian = time;
-    for (int j = 0; j < constraints.length; j++) {
-      into.c()[j] = constraints[j].value();
-      lagrangian = lagrangian.minus(constraints[j].times(z[j]));
+    for (int v = 0; v < Jet.VARIABLES; v++) {
+      slope[v] = time.by(v);
     }
-    geometry.chain(time, into.gradient(), 0);
-    for (int j = 0; j < constraints.length; j++) {
-      geometry.chain(constraints[j], into.jacobian(), j * WIDTH);
+    geometry.chain(slope, into.gradient(), 0);
+    for (int j = 0; j < spare.spare().length; j++) {
+      into.c()[j] = spare.spare()[j];
+      geometry.chain(spare.slopes()[j], into.jacobian(), j * WIDTH);
     }
+    Jet lagrangian = time.minus(spare.weighed());
     geometry.chainSecond(lagrangian, into.hessian());
     return Double.isFinite(lagrangian.value());
   }
@@ -181,11 +182,11 @@ final class LineProgramme implements ElementProgramme {
       second[LineForces.LENGTH] = h;
     }
 
-    void chain(Jet jet, double[] into, int at) {
+    void chain(double[] slope, double[] into, int at) {
       for (int p = 0; p < WIDTH; p++) {
         double sum = 0;
         for (int v = 0; v < Jet.VARIABLES; v++) {
-          sum += jet.by(v) * by[v][p];
+          sum += slope[v] * by[v][p];
         }
         into[at + p] = sum;
       }

@@ -54,6 +54,36 @@ public final class Jet {
     return a * VARIABLES - a * (a - 1) / 2 + (b - a);
   }
 
+  /**
+   * A function of three jets, by its derivatives by them.
+   *
+   * @param f with x, y and z the three
+   */
+  public static Jet of(Jet3 f, Jet x, Jet y, Jet z) {
+    double[] r = new double[LENGTH];
+    r[0] = f.v();
+    for (int i = 1; i < SECOND; i++) {
+      r[i] = f.x() * x.d[i] + f.y() * y.d[i] + f.z() * z.d[i];
+    }
+    int k = SECOND;
+    for (int i = 1; i < SECOND; i++) {
+      double xi = f.xx() * x.d[i] + f.xy() * y.d[i] + f.xz() * z.d[i];
+      double yi = f.xy() * x.d[i] + f.yy() * y.d[i] + f.yz() * z.d[i];
+      double zi = f.xz() * x.d[i] + f.yz() * y.d[i] + f.zz() * z.d[i];
+      for (int j = i; j < SECOND; j++) {
+        r[k] =
+            f.x() * x.d[k]
+                + f.y() * y.d[k]
+                + f.z() * z.d[k]
+                + xi * x.d[j]
+                + yi * y.d[j]
+                + zi * z.d[j];
+        k++;
+      }
+    }
+    return new Jet(r);
+  }
+
   public Jet plus(Jet other) {
     double[] sum = new double[LENGTH];
     for (int k = 0; k < LENGTH; k++) {

@@ -41,13 +41,14 @@ class LineForcesTest {
 
   /** The least that the tyres have to spare when they push with a force [weights]. */
   private static double spare(Lap lap, double w, double tyreN) {
-    LineForces model = new LineForces(lap, new boolean[lap.size()], null);
+    LineForces model = new LineForces(lap, lap.path(), new boolean[lap.size()], null);
     ForceModel forces = lap.forces();
     double bend = lap.path().curvatureAt(0);
     double gain = 2 * LENGTH_M * (tyreN - forces.resistanceN(0, w)) / forces.massKg();
-    Jet[] all =
+    LineForces.Spare all =
         model.of(
             0,
+            new double[model.constraints()],
             Jet.variable(LineForces.CURVATURE, bend),
             Jet.variable(LineForces.NEXT_CURVATURE, bend),
             Jet.variable(LineForces.SPEED_SQUARED, w - gain / 2),
@@ -56,7 +57,7 @@ class LineForcesTest {
     double least = Double.POSITIVE_INFINITY;
     // The last four are engine, brakes and the two of turning.
     for (int j = 0; j < model.constraints() - 4; j++) {
-      least = Math.min(least, all[j].value());
+      least = Math.min(least, all.spare()[j]);
     }
     return least;
   }
@@ -98,7 +99,7 @@ class LineForcesTest {
   @Test
   void turningIsBoundedByItsRate() {
     Lap lap = circle(TestVehicles.clubCar());
-    LineForces model = new LineForces(lap, new boolean[lap.size()], null);
+    LineForces model = new LineForces(lap, lap.path(), new boolean[lap.size()], null);
     double w = 400;
     double most = Math.toRadians(100) / w;
     for (double share : new double[] {-1, -0.5, 0, 0.5, 1}) {
@@ -118,7 +119,7 @@ class LineForcesTest {
   @Test
   void leaningIsBoundedByItsRate() {
     Lap lap = circle(TestVehicles.motorcycle());
-    LineForces model = new LineForces(lap, new boolean[lap.size()], null);
+    LineForces model = new LineForces(lap, lap.path(), new boolean[lap.size()], null);
     double w = 400;
     double next = Math.tan(Math.toRadians(60) / Math.sqrt(w)) * Constants.G0 / w;
     Jet turned =

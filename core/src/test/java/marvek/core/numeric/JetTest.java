@@ -68,4 +68,31 @@ class JetTest {
         j -> j.of(Math.exp(j.value()), Math.exp(j.value()), Math.exp(j.value())),
         DerivativeStructure::exp);
   }
+
+  /** The same function in jets of three variables, put together with three functions of five. */
+  @Test
+  void ofThreeVariablesPutTogether() {
+    for (int trial = 0; trial < 20; trial++) {
+      double[] v = random.doubles(N, 0.2, 1.5).toArray();
+      DSFactory factory = new DSFactory(N, 2);
+      Jet x = Jet.variable(0, v[0]).times(Jet.variable(1, v[1]));
+      Jet y = Jet.variable(2, v[2]).plus(Jet.variable(3, v[3]).square());
+      Jet z = Jet.variable(4, v[4]).sqrt();
+      DerivativeStructure dx = factory.variable(0, v[0]).multiply(factory.variable(1, v[1]));
+      DerivativeStructure d3 = factory.variable(3, v[3]);
+      DerivativeStructure dy = factory.variable(2, v[2]).add(d3.multiply(d3));
+      DerivativeStructure dz = factory.variable(4, v[4]).sqrt();
+      Jet3 a = Jet3.ofX(x.value());
+      Jet3 b = Jet3.ofY(y.value());
+      Jet3 c = Jet3.ofZ(z.value());
+      Jet3 f = a.times(b).plus(c.square()).sqrt().minus(b.times(c).plus(0.7).inverse()).times(1.3);
+      same(
+          Jet.of(f, x, y, z),
+          dx.multiply(dy)
+              .add(dz.multiply(dz))
+              .sqrt()
+              .subtract(dy.multiply(dz).add(0.7).reciprocal())
+              .multiply(1.3));
+    }
+  }
 }
