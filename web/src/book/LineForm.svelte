@@ -27,8 +27,8 @@
       onchange={(e) => choose(e.currentTarget)}
       data-line-choice
     >
+      <option value="fastest">fastest: least time</option>
       <option value="smooth">smooth: bends least</option>
-      <option value="fastest">fastest: refined for time</option>
       <option value="centreline">centreline, as a check</option>
     </select>
   </label>
@@ -38,6 +38,12 @@
       share={book.searching.progress}
       oncancel={() => api.cancel(book.searching!.id)}
     />
+  {/if}
+  {#if line === 'smooth'}
+    <p class="text-neutral pt-1" data-other-line>
+      The fastest line is mostly one to two per cent quicker: choose it to see what it gives here, as
+      a draft.
+    </p>
   {/if}
   {#if schooled.length}
     <p class="text-neutral pt-1">Driven in a way of its own: corner {schooled.join(', ')}.</p>

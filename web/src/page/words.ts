@@ -119,7 +119,7 @@ export const SCHOOLS: Record<School, { letters: string; name: string; words: str
   tight: { letters: 'Ti', name: 'Tight', words: 'the shortest way round' },
   'double-apex': { letters: 'Do', name: 'Double apex', words: 'meets the inside twice' },
   defend: { letters: 'De', name: 'Defend', words: 'inside on the way in' },
-  fastest: { letters: 'Fa', name: 'Fastest', words: 'refined for time' },
+  fastest: { letters: 'Fa', name: 'Fastest', words: 'least time' },
 };
 
 /** Farther off the road than this nobody counts the metres. */

@@ -121,7 +121,7 @@
     <label class="grid gap-1">
       <span class="figures text-xl font-semibold">Line</span>
       <select class="select h-12 w-full" bind:value={line}>
-        <option value="fastest">fastest: least time, takes some seconds</option>
+        <option value="fastest">fastest: least time, found in a few seconds</option>
         <option value="smooth">smooth: bends least, found at once</option>
         <option value="centreline">centreline, to check the model against</option>
       </select>

@@ -68,23 +68,6 @@ final class Bend {
     }
   }
 
-  /** Derivatives of the curvature by the same three offsets. */
-  void curvatureDerivatives(double[] j) {
-    for (int k = 0; k < 3; k++) {
-      j[k] = shift(k).dKappa;
-    }
-  }
-
-  /** Derivative of the distance to the next point by the offset at the sample. */
-  double nextLengthByOwn() {
-    return -(vx * road.normalXAt(i) + vy * road.normalYAt(i)) / v;
-  }
-
-  /** Derivative of the distance to the next point by the offset there. */
-  double nextLengthByNext() {
-    return (vx * road.normalXAt(b) + vy * road.normalYAt(b)) / v;
-  }
-
   private record Shift(double du, double dv, double dKappa) {}
 
   private Shift shift(int k) {

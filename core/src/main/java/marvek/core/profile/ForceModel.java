@@ -86,44 +86,6 @@ public final class ForceModel {
     }
   }
 
-  /** The same forces on a path that bends a share less at every sample; lengths stay. */
-  private ForceModel(ForceModel other, Path path, double less) {
-    size = other.size;
-    mass = other.mass;
-    halfRhoCdA = other.halfRhoCdA;
-    halfRhoClA = other.halfRhoClA;
-    aeroFront = other.aeroFront;
-    rolling = other.rolling;
-    muX = other.muX;
-    muY = other.muY;
-    sensitivity = other.sensitivity;
-    referenceLoad = other.referenceLoad;
-    frontShare = other.frontShare;
-    heightRatio = other.heightRatio;
-    brakeShare = other.brakeShare;
-    maxBrake = other.maxBrake;
-    motorcycle = other.motorcycle;
-    drive = other.drive;
-    weightNormal = other.weightNormal;
-    weightAlong = other.weightAlong;
-    weightAcross = other.weightAcross;
-    grip = other.grip;
-    headwind = other.headwind;
-    crosswind = other.crosswind;
-    normalPerW = new double[size];
-    lateralPerW = new double[size];
-    for (int i = 0; i < size; i++) {
-      double banking = path.road().bankingAt(i);
-      lateralPerW[i] = (1 - less) * other.lateralPerW[i];
-      normalPerW[i] = other.normalPerW[i] - less * mass * path.curvatureAt(i) * Math.sin(banking);
-    }
-  }
-
-  /** Forces on a path that bends a share less at every sample, to see what bending does. */
-  ForceModel bentLess(Path path, double share) {
-    return new ForceModel(this, path, share);
-  }
-
   private void prepare(Path path, Conditions conditions, int i) {
     double slope = path.gradeFractionAt(i);
     double cosTheta = 1 / Math.sqrt(1 + slope * slope);

@@ -315,21 +315,4 @@ class FreeBodyTest {
     double tooMuch = body.forces.gripNeeded(body.i, body.w, 2 * MOST_BRAKE_N, 0);
     assertThat(tooMuch).isGreaterThanOrEqualTo(2 - 1e-9);
   }
-
-  /** A bend of a wider radius by the same amount, at the same place. */
-  @ParameterizedTest
-  @MethodSource("cases")
-  void bendingLessIsAWiderBend(Case c) {
-    Body body = new Body(c);
-    ForceModel eased = body.forces.bentLess(body.path, 0.25);
-    double turn = MASS_KG * body.w * 0.75 * body.path.curvatureAt(body.i);
-    double tilt = MASS_KG * G0 / Math.hypot(1, body.path.gradeFractionAt(body.i));
-    double phi = c.bankingRad;
-    near(eased.lateralDemandN(body.i, body.w), turn * Math.cos(phi) - tilt * Math.sin(phi));
-    double rise = MASS_KG * body.w * body.path.verticalCurvatureAt(body.i);
-    near(
-        eased.normalN(body.i, body.w),
-        (tilt + rise) * Math.cos(phi) + turn * Math.sin(phi) + body.downforceN);
-    assertThat(eased.dragN(body.i, body.w)).isEqualTo(body.forces.dragN(body.i, body.w));
-  }
 }
