@@ -41,8 +41,8 @@
   {/if}
   {#if line === 'smooth'}
     <p class="text-neutral pt-1" data-other-line>
-      The fastest line is mostly one to two per cent quicker: choose it to see what it gives here, as
-      a draft.
+      The fastest line is mostly one to two per cent quicker: choose it to see what it gives here,
+      as a draft.
     </p>
   {/if}
   {#if schooled.length}

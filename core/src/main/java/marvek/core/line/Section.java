@@ -12,8 +12,11 @@ import marvek.core.profile.SpeedProfile;
  * on a road of its own, at a fraction of a lap's price.
  */
 final class Section {
-  /** So near to the limit it is the limit that decides the speed. */
-  private static final double AT_LIMIT = 0.9995;
+  /**
+   * So near to the limit it is the limit that decides the speed; the fastest line, braked into its
+   * apex and driven out of it, comes no nearer.
+   */
+  private static final double AT_LIMIT = 0.998;
 
   /** The line stays as it is for at least so long at both ends. */
   private static final double LEAST_MARGIN_M = 20;

@@ -258,4 +258,15 @@ class SchoolsTest {
     assertThat(solved(Path.at(road, sooner, List.of())).timeS())
         .isLessThanOrEqualTo(solved(Path.at(road, offsets, List.of())).timeS() + 0.01);
   }
+
+  /** From the fastest line no school is faster by more than a hundredth. */
+  @Test
+  void nothingIsFasterThanTheFastestLine() {
+    Lap fastest = FastestLine.find(present, corridor, share -> {}).lap();
+    for (int c = 0; c < corners.size(); c += 5) {
+      for (Schools.Tried t : Schools.of(fastest, corridor, corners, c)) {
+        assertThat(t.lostS()).as("%s in corner %d", t.school(), c).isGreaterThan(-0.01);
+      }
+    }
+  }
 }
