@@ -94,7 +94,13 @@ public class AnswersBenchmark {
   /** A link swept over 41 positions. */
   @Benchmark
   public LinkSweep.Result linkSweep() {
-    return LinkSweep.of(lap, corridor, corners, LINKED, 41);
+    return LinkSweep.of(lap, corridor, corners, LINKED, 41, false);
+  }
+
+  /** A link swept over 15 positions, each way of least time. */
+  @Benchmark
+  public LinkSweep.Result linkSweepOfLeastTime() {
+    return LinkSweep.of(lap, corridor, corners, LINKED, 15, true);
   }
 
   /** The gears of one corner explained. */

@@ -110,12 +110,7 @@ public final class FastestLine {
       for (int k = 0; k < stretch.size(); k++) {
         held[stretch.at(k)] = stretch.held(k);
       }
-      double[] begun =
-          SmoothLine.along(
-              stretch,
-              bounds.narrowed(beginning.ofRoad()),
-              null,
-              stretch.taken(start.path().offsets()));
+      double[] begun = begun(start, stretch, bounds, beginning);
       Path near = Path.at(road, stretch.put(start.path().offsets(), begun), start.path().surface());
       LineForces forces = new LineForces(start, near, held, bend);
       programme = new LineProgramme(road, forces, start.timeS() / start.path().elements());
@@ -132,6 +127,17 @@ public final class FastestLine {
           offset(stretch.at(k), bounds.lowAt(k), begun[k], bounds.highAt(k));
         }
       }
+    }
+
+    /**
+     * A whole road is begun well inside of it; on a part of one the line that is given joins what
+     * is held, and leads through the places that it is to lead through.
+     */
+    private static double[] begun(Lap start, Stretch stretch, Bounds bounds, Beginning beginning) {
+      double[] present = stretch.taken(start.path().offsets());
+      return stretch.whole()
+          ? SmoothLine.along(stretch, bounds.narrowed(beginning.ofRoad()), null, present)
+          : present;
     }
 
     private void offset(int i, double lowM, double beginM, double highM) {

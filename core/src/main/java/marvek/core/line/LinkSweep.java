@@ -20,8 +20,11 @@ public final class LinkSweep {
   private final Turn second;
   private final int secondBegins;
   private final int link;
+  private final boolean leastTime;
 
-  private LinkSweep(Lap present, Corridor corridor, List<Corner> corners, int i) {
+  private LinkSweep(
+      Lap present, Corridor corridor, List<Corner> corners, int i, boolean leastTime) {
+    this.leastTime = leastTime;
     Turn a = Turn.of(corners, i, present);
     Turn b = Turn.of(corners, (i + 1) % corners.size(), present);
     Road on = present.path().road();
@@ -89,18 +92,32 @@ public final class LinkSweep {
    *
    * @param index of the first of the two corners
    * @param positions number of positions across the road, 3 to 201
+   * @param leastTime whether each way is the line of least time through its position, as the
+   *     present one is; else the smooth one
    */
   public static Result of(
-      Lap present, Corridor corridor, List<Corner> corners, int index, int positions) {
+      Lap present,
+      Corridor corridor,
+      List<Corner> corners,
+      int index,
+      int positions,
+      boolean leastTime) {
     Require.within("positions", positions, 3, 201);
-    return new LinkSweep(present, corridor, corners, index).sweep(positions);
+    return new LinkSweep(present, corridor, corners, index, leastTime).sweep(positions);
   }
 
   private Result sweep(int positions) {
-    // Two halves, each from the middle outward, so that a way begins from its neighbour's line.
-    int middle = positions / 2;
+    // Two halves, each from where the smooth line passes outward, so that a way begins from its
+    // neighbour's line and none from a kink.
+    double[] free =
+        SmoothLine.along(stretch, road, null, stretch.taken(section.present().path().offsets()));
+    double share = (free[link] - road.lowAt(link)) / (road.highAt(link) - road.lowAt(link));
+    int middle = (int) Math.round(Math.max(0, Math.min(1, share)) * (positions - 1));
     List<List<Way>> halves =
-        IntStream.of(-1, 1).parallel().mapToObj(side -> half(positions, middle, side)).toList();
+        IntStream.of(-1, 1)
+            .parallel()
+            .mapToObj(side -> half(positions, middle, side, free))
+            .toList();
     List<Way> ways = new ArrayList<>();
     for (int k = halves.get(0).size() - 1; k > 0; k--) {
       ways.add(halves.get(0).get(k));
@@ -116,20 +133,26 @@ public final class LinkSweep {
         ways);
   }
 
-  private List<Way> half(int positions, int middle, int side) {
-    double[] start = stretch.taken(section.present().path().offsets());
+  private List<Way> half(int positions, int middle, int side, double[] free) {
+    double[] start = free;
     List<Way> ways = new ArrayList<>();
     for (int p = middle; p >= 0 && p < positions; p += side) {
       double share = p / (positions - 1.0);
       double offset = road.lowAt(link) + share * (road.highAt(link) - road.lowAt(link));
-      start = SmoothLine.along(stretch, road.through(link, offset), null, start);
-      ways.add(way(offset, start));
+      Bounds through = road.through(link, offset);
+      start = SmoothLine.along(stretch, through, null, start);
+      Lap smooth = section.driven(stretch.put(section.present().path().offsets(), start));
+      ways.add(way(offset, leastTime ? quickest(through, smooth) : smooth));
     }
     return ways;
   }
 
-  private Way way(double offset, double[] along) {
-    Lap lap = section.driven(stretch.put(section.present().path().offsets(), along));
+  private Lap quickest(Bounds through, Lap begun) {
+    return FastestLine.along(begun, stretch, through, null, share -> {}).lap();
+  }
+
+  private Way way(double offset, Lap lap) {
+    double[] along = stretch.taken(lap.path().offsets());
     return new Way(
         offset,
         lap.timeS() - section.present().timeS(),

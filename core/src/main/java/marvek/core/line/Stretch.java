@@ -55,6 +55,11 @@ final class Stretch {
     return size;
   }
 
+  /** Whether it is the whole road. */
+  boolean whole() {
+    return whole;
+  }
+
   /** Whether its end joins its beginning. */
   boolean closed() {
     return whole && road.closed();

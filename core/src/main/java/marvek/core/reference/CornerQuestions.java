@@ -8,6 +8,7 @@ import marvek.core.line.Corridor;
 import marvek.core.line.LinkSweep;
 import marvek.core.line.School;
 import marvek.core.line.Schools;
+import marvek.core.page.LineChoice;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
 
@@ -36,8 +37,11 @@ public final class CornerQuestions {
         .orElseThrow();
   }
 
-  /** Positions across the road that a sweep of a link tries. */
-  private static final int LINK_POSITIONS = 41;
+  /** Positions across the road that a sweep of a link tries with smooth lines. */
+  private static final int SMOOTH_POSITIONS = 41;
+
+  /** ... and with lines of least time, each of which takes a search. */
+  private static final int FASTEST_POSITIONS = 15;
 
   /**
    * The link after a corner swept across the road.
@@ -53,7 +57,9 @@ public final class CornerQuestions {
     Lap lap = SpeedProfile.solve(basis.path(), basis.vehicle(), conditions);
     Corridor corridor =
         Reference.corridor(basis.circuit(), basis.path().road(), basis.vehicle(), conditions);
-    return LinkSweep.of(lap, corridor, basis.corners(), index, LINK_POSITIONS);
+    boolean fastest = basis.line() == LineChoice.FASTEST;
+    int positions = fastest ? FASTEST_POSITIONS : SMOOTH_POSITIONS;
+    return LinkSweep.of(lap, corridor, basis.corners(), index, positions, fastest);
   }
 
   /** The gears of one corner of the model's own lap explained. */

@@ -191,7 +191,7 @@ class SchoolsTest {
   /** A link swept: every place across the road, the present one costs nothing, and both ends do. */
   @Test
   void aLinkIsSweptFromEdgeToEdge() {
-    LinkSweep.Result sweep = LinkSweep.of(present, corridor, corners, 1, 21);
+    LinkSweep.Result sweep = LinkSweep.of(present, corridor, corners, 1, 21, false);
     assertThat(sweep.ways()).hasSize(21);
     assertThat(sweep.ways())
         .isSortedAccordingTo((a, b) -> Double.compare(a.offsetM(), b.offsetM()));
@@ -220,7 +220,7 @@ class SchoolsTest {
 
   @Test
   void aSweepOfTwoPlacesIsNone() {
-    assertThatThrownBy(() -> LinkSweep.of(present, corridor, corners, 1, 2))
+    assertThatThrownBy(() -> LinkSweep.of(present, corridor, corners, 1, 2, false))
         .isInstanceOf(InvalidValueException.class)
         .hasMessageContaining("positions");
   }
@@ -259,13 +259,25 @@ class SchoolsTest {
         .isLessThanOrEqualTo(solved(Path.at(road, offsets, List.of())).timeS() + 0.01);
   }
 
-  /** From the fastest line no school is faster by more than a hundredth. */
+  /**
+   * From the fastest line nothing is faster, whatever school or way through a link, by more than a
+   * hundredth; and through the place at which it passes the link next to nothing is lost.
+   */
   @Test
   void nothingIsFasterThanTheFastestLine() {
     Lap fastest = FastestLine.find(present, corridor, share -> {}).lap();
     for (int c = 0; c < corners.size(); c += 5) {
       for (Schools.Tried t : Schools.of(fastest, corridor, corners, c)) {
         assertThat(t.lostS()).as("%s in corner %d", t.school(), c).isGreaterThan(-0.01);
+      }
+    }
+    LinkSweep.Result sweep = LinkSweep.of(fastest, corridor, corners, 1, 15, true);
+    assertThat(sweep.best().lostS()).isGreaterThan(-0.01);
+    double step = sweep.ways().get(1).offsetM() - sweep.ways().get(0).offsetM();
+    for (LinkSweep.Way way : sweep.ways()) {
+      // A third of a metre beside where the line passes.
+      if (Math.abs(way.offsetM() - sweep.presentOffsetM()) <= step / 2) {
+        assertThat(way.lostS()).isLessThan(0.02);
       }
     }
   }
