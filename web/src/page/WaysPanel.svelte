@@ -104,4 +104,10 @@
       <button class="link" onclick={() => drive(undefined)}>Back to the book's line</button>
     {/if}
   </p>
+  {#if book.history!.now.line === 'smooth'}
+    <p class="text-neutral pt-1" data-smooth-measure>
+      This book's line is the smooth one, which gives time away in most corners: what a way costs is
+      told by how far it stands behind the first one.
+    </p>
+  {/if}
 {/if}
