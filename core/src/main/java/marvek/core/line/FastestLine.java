@@ -14,9 +14,9 @@ import org.jspecify.annotations.Nullable;
  * The line of least time: offsets and speeds along the road found together, as one programme, and
  * driven by the ordinary profile then; never slower than the line that the search begins from.
  *
- * <p>Method: direct transcription and an interior point method (Perantoni &amp; Limebeer,
- * <i>Vehicle System Dynamics</i> 52(5), 2014; Lovato &amp; Massaro, <i>VSD</i> 60(7), 2022; from
- * memory), see {@link LineProgramme} and {@link InteriorPoint}.
+ * <p>Method: offsets and speeds found together, by an interior point method (Perantoni &amp;
+ * Limebeer, <i>Vehicle System Dynamics</i> 52(5), 2014; Lovato &amp; Massaro, <i>VSD</i> 60(7),
+ * 2022; from memory), see {@link LineProgramme} and {@link InteriorPoint}.
  */
 public final class FastestLine {
   /** Of an element's time, within which the conditions of a least time hold. */

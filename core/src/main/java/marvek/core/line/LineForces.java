@@ -147,8 +147,9 @@ final class LineForces {
    * @param spare the constraints, in an order of their own
    * @param slopes their derivatives by the jets' variables
    * @param weighed the sum of the constraints, each times its multiplier
+   * @param turned rate of turning in, or of leaning, as a share of what a driver asks for at most
    */
-  record Spare(double[] spare, double[][] slopes, Jet weighed) {}
+  record Spare(double[] spare, double[][] slopes, Jet weighed, Jet turned) {}
 
   /** What tyres, engine, brakes and turning have to spare over an element. */
   Spare of(int k, double[] z, Jet kappa, Jet nextKappa, Jet w, Jet nextW, Jet length) {
@@ -170,13 +171,13 @@ final class LineForces {
         tyres(k, along.value(), nextKappa.value(), nextW.value(), crest), along, nextKappa, nextW);
     all.add(engine.at(speed).times(1 / weight).minus(along));
     all.add(along.plus(mostBrake));
-    Jet share = turned(k, kappa, nextKappa, w, nextW, length);
-    all.add(share.times(-1).plus(1));
-    all.add(share.plus(1));
+    Jet turned = turned(k, kappa, nextKappa, w, nextW, perLength);
+    all.add(turned.times(-1).plus(1));
+    all.add(turned.plus(1));
     if (bend != null) {
       all.add(kappa.times(1 / bend[k]).square().times(-1).plus(1));
     }
-    return new Spare(all.spare, all.slopes, all.weighed);
+    return new Spare(all.spare, all.slopes, all.weighed, turned);
   }
 
   /** Constraints as they come. */
@@ -221,8 +222,7 @@ final class LineForces {
     }
   }
 
-  /** Rate of turning in, or of leaning, as a share of what a driver asks for at most. */
-  Jet turned(int k, Jet kappa, Jet nextKappa, Jet w, Jet nextW, Jet length) {
+  private Jet turned(int k, Jet kappa, Jet nextKappa, Jet w, Jet nextW, Jet perLength) {
     Jet speed2 = w.plus(nextW).times(0.5);
     Jet change =
         motorcycle
@@ -231,7 +231,7 @@ final class LineForces {
                 .minus(kappa)
                 .times(speed2)
                 .plus(kappa.plus(nextKappa).times(nextW.minus(w)).times(0.25));
-    return change.over(length).times(1 / turning[k]);
+    return change.times(perLength).times(1 / turning[k]);
   }
 
   private Jet rolling(int k, Jet kappa, Jet nextKappa, Jet speed2, double crest) {

@@ -82,7 +82,6 @@ final class LineProgramme implements ElementProgramme {
   @Override
   public boolean derive(int element, double[] x, double[] z, Derivatives into) {
     Geometry geometry = new Geometry(element, x);
-    double[] slope = new double[Jet.VARIABLES];
     double wa = SPEED_SQUARED_UNIT * x[unknown(element, FIRST_SPEED)];
     double wb = SPEED_SQUARED_UNIT * x[unknown(element, FIRST_SPEED + 1)];
     if (!(wa > 0 && wb > 0)) {
@@ -91,16 +90,22 @@ final class LineProgramme implements ElementProgramme {
     Jet w = Jet.variable(LineForces.SPEED_SQUARED, wa);
     Jet nextW = Jet.variable(LineForces.NEXT_SPEED_SQUARED, wb);
     Jet length = Jet.variable(LineForces.LENGTH, geometry.length);
-    Jet kappa = Jet.variable(LineForces.CURVATURE, geometry.curvature[0]);
-    Jet nextKappa = Jet.variable(LineForces.NEXT_CURVATURE, geometry.curvature[1]);
-    LineForces.Spare spare = forces.of(element, z, kappa, nextKappa, w, nextW, length);
-    Jet turned = forces.turned(element, kappa, nextKappa, w, nextW, length);
+    LineForces.Spare spare =
+        forces.of(
+            element,
+            z,
+            Jet.variable(LineForces.CURVATURE, geometry.bend.curvature),
+            Jet.variable(LineForces.NEXT_CURVATURE, geometry.nextBend.curvature),
+            w,
+            nextW,
+            length);
     Jet time =
         length
             .times(2 / timeUnit)
             .over(w.sqrt().plus(nextW.sqrt()))
-            .times(turned.square().times(CALM).plus(1));
+            .times(spare.turned().square().times(CALM).plus(1));
     into.f()[0] = time.value();
+    double[] slope = new double[Jet.VARIABLES];
     for (int v = 0; v < Jet.VARIABLES; v++) {
       slope[v] = time.by(v);
     }
@@ -116,103 +121,124 @@ final class LineProgramme implements ElementProgramme {
 
   /** Curvatures at both ends of an element and its length, with their derivatives by the places. */
   private final class Geometry {
-    private final double[] curvature = new double[2];
-    private double length;
+    private final SecondBend bend;
+    private final SecondBend nextBend;
+    private final double length;
 
-    /** What the jets' variables are by the places: row by row. */
-    private final double[][] by = new double[Jet.VARIABLES][WIDTH];
+    /** First place that each of the curvatures depends on. */
+    private final int bendFrom;
 
-    private final double[][][] second = new double[Jet.VARIABLES][][];
+    private final int nextFrom;
+
+    /** Both curvatures and the length by the four offsets. */
+    private final double[] byBend = new double[FIRST_SPEED];
+
+    private final double[] byNext = new double[FIRST_SPEED];
+    private final double[] byLength = new double[FIRST_SPEED];
+
+    /** Length by the offsets at both ends: own twice, own and next, next twice. */
+    private final double ownTwice;
+
+    private final double ownAndNext;
+    private final double nextTwice;
 
     Geometry(int element, double[] x) {
-      double[] px = new double[4];
-      double[] py = new double[4];
-      double[] nx = new double[4];
-      double[] ny = new double[4];
-      for (int p = 0; p < 4; p++) {
+      double[] px = new double[FIRST_SPEED];
+      double[] py = new double[FIRST_SPEED];
+      double[] nx = new double[FIRST_SPEED];
+      double[] ny = new double[FIRST_SPEED];
+      for (int p = 0; p < FIRST_SPEED; p++) {
         int i = position(element - 1 + p);
         nx[p] = road.normalXAt(i);
         ny[p] = road.normalYAt(i);
         px[p] = road.xAt(i) + x[2 * i] * nx[p];
         py[p] = road.yAt(i) + x[2 * i] * ny[p];
       }
-      boolean first = !road.closed() && element == 0;
-      boolean last = !road.closed() && element == elements() - 1;
       // At its ends an open line bends as it does beside them.
-      bend(0, first ? 1 : 0, px, py, nx, ny);
-      bend(1, last ? 0 : 1, px, py, nx, ny);
-      lengthOf(forces.climbM(element), px, py, nx, ny);
-      by[LineForces.SPEED_SQUARED][FIRST_SPEED] = SPEED_SQUARED_UNIT;
-      by[LineForces.NEXT_SPEED_SQUARED][FIRST_SPEED + 1] = SPEED_SQUARED_UNIT;
-    }
-
-    private void bend(int end, int from, double[] px, double[] py, double[] nx, double[] ny) {
-      SecondBend bend =
-          new SecondBend(three(px, from), three(py, from), three(nx, from), three(ny, from));
-      int variable = end == 0 ? LineForces.CURVATURE : LineForces.NEXT_CURVATURE;
-      curvature[end] = bend.curvature;
-      second[variable] = new double[WIDTH][WIDTH];
+      bendFrom = !road.closed() && element == 0 ? 1 : 0;
+      nextFrom = !road.closed() && element == elements() - 1 ? 0 : 1;
+      bend = new SecondBend(px, py, nx, ny, bendFrom);
+      nextBend = new SecondBend(px, py, nx, ny, nextFrom);
       for (int a = 0; a < 3; a++) {
-        by[variable][from + a] = bend.first[a];
-        for (int b = 0; b < 3; b++) {
-          second[variable][from + a][from + b] = bend.second[a][b];
-        }
+        byBend[bendFrom + a] = bend.first[a];
+        byNext[nextFrom + a] = nextBend.first[a];
       }
-    }
-
-    private static double[] three(double[] four, int from) {
-      return new double[] {four[from], four[from + 1], four[from + 2]};
-    }
-
-    private void lengthOf(double climb, double[] px, double[] py, double[] nx, double[] ny) {
       double ex = px[2] - px[1];
       double ey = py[2] - py[1];
+      double climb = forces.climbM(element);
       length = Math.sqrt(ex * ex + ey * ey + climb * climb);
-      double own = -(ex * nx[1] + ey * ny[1]);
-      double next = ex * nx[2] + ey * ny[2];
-      double cross = -(nx[1] * nx[2] + ny[1] * ny[2]);
-      by[LineForces.LENGTH][1] = own / length;
-      by[LineForces.LENGTH][2] = next / length;
-      double[][] h = new double[WIDTH][WIDTH];
-      double cube = length * length * length;
-      h[1][1] = 1 / length - own * own / cube;
-      h[2][2] = 1 / length - next * next / cube;
-      h[1][2] = cross / length - own * next / cube;
-      h[2][1] = h[1][2];
-      second[LineForces.LENGTH] = h;
+      byLength[1] = -(ex * nx[1] + ey * ny[1]) / length;
+      byLength[2] = (ex * nx[2] + ey * ny[2]) / length;
+      ownTwice = (1 - byLength[1] * byLength[1]) / length;
+      nextTwice = (1 - byLength[2] * byLength[2]) / length;
+      ownAndNext = -(nx[1] * nx[2] + ny[1] * ny[2] + byLength[1] * byLength[2]) / length;
     }
 
+    /** Derivatives by the jets' variables turned into those by the places. */
     void chain(double[] slope, double[] into, int at) {
-      for (int p = 0; p < WIDTH; p++) {
-        double sum = 0;
-        for (int v = 0; v < Jet.VARIABLES; v++) {
-          sum += slope[v] * by[v][p];
-        }
-        into[at + p] = sum;
-      }
+      chain(
+          slope[LineForces.CURVATURE],
+          slope[LineForces.NEXT_CURVATURE],
+          slope[LineForces.SPEED_SQUARED],
+          slope[LineForces.NEXT_SPEED_SQUARED],
+          slope[LineForces.LENGTH],
+          into,
+          at);
     }
 
-    void chainSecond(Jet jet, double[] into) {
-      double[][] half = new double[Jet.VARIABLES][WIDTH];
-      for (int v = 0; v < Jet.VARIABLES; v++) {
-        for (int p = 0; p < WIDTH; p++) {
-          double sum = 0;
-          for (int u = 0; u < Jet.VARIABLES; u++) {
-            sum += jet.by(v, u) * by[u][p];
-          }
-          half[v][p] = sum;
-        }
+    private void chain(
+        double ofBend,
+        double ofNext,
+        double ofSpeed,
+        double ofNextSpeed,
+        double ofLength,
+        double[] into,
+        int at) {
+      for (int p = 0; p < FIRST_SPEED; p++) {
+        into[at + p] = ofBend * byBend[p] + ofNext * byNext[p] + ofLength * byLength[p];
       }
-      for (int p = 0; p < WIDTH; p++) {
-        for (int q = 0; q < WIDTH; q++) {
-          double sum = 0;
-          for (int v = 0; v < Jet.VARIABLES; v++) {
-            sum += by[v][p] * half[v][q];
-            if (second[v] != null) {
-              sum += jet.by(v) * second[v][p][q];
-            }
-          }
-          into[p * WIDTH + q] = sum;
+      into[at + FIRST_SPEED] = SPEED_SQUARED_UNIT * ofSpeed;
+      into[at + FIRST_SPEED + 1] = SPEED_SQUARED_UNIT * ofNextSpeed;
+    }
+
+    /** The same of the second derivatives. */
+    void chainSecond(Jet jet, double[] into) {
+      double[] half = new double[Jet.VARIABLES * WIDTH];
+      for (int v = 0; v < Jet.VARIABLES; v++) {
+        chain(
+            jet.by(v, LineForces.CURVATURE),
+            jet.by(v, LineForces.NEXT_CURVATURE),
+            jet.by(v, LineForces.SPEED_SQUARED),
+            jet.by(v, LineForces.NEXT_SPEED_SQUARED),
+            jet.by(v, LineForces.LENGTH),
+            half,
+            v * WIDTH);
+      }
+      for (int q = 0; q < WIDTH; q++) {
+        double ofBend = half[LineForces.CURVATURE * WIDTH + q];
+        double ofNext = half[LineForces.NEXT_CURVATURE * WIDTH + q];
+        double ofLength = half[LineForces.LENGTH * WIDTH + q];
+        for (int p = 0; p < FIRST_SPEED; p++) {
+          into[p * WIDTH + q] = ofBend * byBend[p] + ofNext * byNext[p] + ofLength * byLength[p];
+        }
+        into[FIRST_SPEED * WIDTH + q] =
+            SPEED_SQUARED_UNIT * half[LineForces.SPEED_SQUARED * WIDTH + q];
+        into[(FIRST_SPEED + 1) * WIDTH + q] =
+            SPEED_SQUARED_UNIT * half[LineForces.NEXT_SPEED_SQUARED * WIDTH + q];
+      }
+      addBend(jet.by(LineForces.CURVATURE), bend, bendFrom, into);
+      addBend(jet.by(LineForces.NEXT_CURVATURE), nextBend, nextFrom, into);
+      double slope = jet.by(LineForces.LENGTH);
+      into[WIDTH + 1] += slope * ownTwice;
+      into[WIDTH + 2] += slope * ownAndNext;
+      into[2 * WIDTH + 1] += slope * ownAndNext;
+      into[2 * WIDTH + 2] += slope * nextTwice;
+    }
+
+    private static void addBend(double slope, SecondBend of, int from, double[] into) {
+      for (int a = 0; a < 3; a++) {
+        for (int b = 0; b < 3; b++) {
+          into[(from + a) * WIDTH + from + b] += slope * of.second[a][b];
         }
       }
     }

@@ -109,13 +109,25 @@ public final class Schools {
     return tried;
   }
 
-  /** One school of a corner, empty where it does not apply; not for {@link School#FASTEST}. */
+  /**
+   * One school of a corner, empty where it does not apply; not for {@link School#FASTEST}.
+   *
+   * @param leastTime whether it is the line of least time, as the present one is; else the smooth
+   *     one, so that it is told against its like
+   */
   public static Optional<Tried> one(
-      Lap present, Corridor corridor, List<Corner> corners, int index, School school) {
+      Lap present,
+      Corridor corridor,
+      List<Corner> corners,
+      int index,
+      School school,
+      boolean leastTime) {
     Schools worker = around(present, corridor, corners, index);
-    return worker.applies(school)
-        ? Optional.of(worker.tried(school, worker.shaped(school)))
-        : Optional.empty();
+    if (!worker.applies(school)) {
+      return Optional.empty();
+    }
+    Lap lap = leastTime ? worker.shaped(school) : worker.drawn(school);
+    return Optional.of(worker.tried(school, lap));
   }
 
   /** Offsets of the whole lap with the line of one school in its place, as {@link #of} finds it. */
@@ -150,13 +162,17 @@ public final class Schools {
         || Math.abs(corner.angleDeg()) >= DOUBLE_ANGLE_DEG && corner.lengthM() >= DOUBLE_LENGTH_M;
   }
 
+  /** The smooth line through what the school leaves open. */
+  private Lap drawn(School school) {
+    double[] smooth = SmoothLine.along(turn.stretch(), bounds(school), weights(school), start);
+    return section.driven(turn.stretch().put(section.present().path().offsets(), smooth));
+  }
+
   /** The line of least time through what the school leaves open, bent as it wants it. */
   private Lap shaped(School school) {
-    Bounds open = bounds(school);
-    double[] smooth = SmoothLine.along(turn.stretch(), open, weights(school), start);
-    Lap lap = section.driven(turn.stretch().put(section.present().path().offsets(), smooth));
-    return FastestLine.along(lap, turn.stretch(), open, largestBend(school, lap), share -> {})
-        .lap();
+    Lap drawn = drawn(school);
+    double[] bend = largestBend(school, drawn);
+    return FastestLine.along(drawn, turn.stretch(), bounds(school), bend, share -> {}).lap();
   }
 
   /**

@@ -18,17 +18,18 @@ final class SecondBend {
    * @param px points' abscissae
    * @param py points' ordinates
    * @param nx directions in which they move, unit vectors
+   * @param from first of the three points
    */
-  SecondBend(double[] px, double[] py, double[] nx, double[] ny) {
-    double ux = px[1] - px[0];
-    double uy = py[1] - py[0];
-    double vx = px[2] - px[1];
-    double vy = py[2] - py[1];
+  SecondBend(double[] px, double[] py, double[] nx, double[] ny, int from) {
+    double ux = px[from + 1] - px[from];
+    double uy = py[from + 1] - py[from];
+    double vx = px[from + 2] - px[from + 1];
+    double vy = py[from + 2] - py[from + 1];
     double cross = ux * vy - uy * vx;
-    double[] dux = {-nx[0], nx[1], 0};
-    double[] duy = {-ny[0], ny[1], 0};
-    double[] dvx = {0, -nx[1], nx[2]};
-    double[] dvy = {0, -ny[1], ny[2]};
+    double[] dux = {-nx[from], nx[from + 1], 0};
+    double[] duy = {-ny[from], ny[from + 1], 0};
+    double[] dvx = {0, -nx[from + 1], nx[from + 2]};
+    double[] dvy = {0, -ny[from + 1], ny[from + 2]};
     double uu = ux * ux + uy * uy;
     double vv = vx * vx + vy * vy;
     double cx = ux + vx;
@@ -38,7 +39,6 @@ final class SecondBend {
     curvature = 2 * cross * inverse;
     double[] dCross = new double[3];
     double[] dLog = new double[3];
-    double[][] log = new double[3][3];
     for (int a = 0; a < 3; a++) {
       dCross[a] = dux[a] * vy + ux * dvy[a] - duy[a] * vx - uy * dvx[a];
       dLog[a] =
@@ -55,7 +55,6 @@ final class SecondBend {
                 + half(vx, vy, dvx[a], dvy[a], dvx[b], dvy[b], vv)
                 + half(
                     cx, cy, dux[a] + dvx[a], duy[a] + dvy[a], dux[b] + dvx[b], duy[b] + dvy[b], cc);
-        log[a][b] = logAb;
         second[a][b] =
             2
                 * inverse

@@ -9,9 +9,13 @@ final class Derived {
   private final int constraints;
   final ElementProgramme.Derivatives[] of;
 
+  /** Constraints of all elements, one after the other. */
+  final double[] constraint;
+
   Derived(ElementProgramme programme) {
     this.programme = programme;
     this.constraints = programme.constraints();
+    constraint = new double[programme.elements() * constraints];
     of = new ElementProgramme.Derivatives[programme.elements()];
     Arrays.setAll(
         of, e -> ElementProgramme.Derivatives.of(programme.width(), programme.constraints()));
@@ -19,10 +23,15 @@ final class Derived {
 
   /** Computes them; false where the programme is not defined. */
   boolean at(Iterate where) {
-    return IntStream.range(0, of.length)
-        .parallel()
-        .mapToObj(e -> programme.derive(e, where.x(), multipliers(where, e), of[e]))
-        .reduce(true, Boolean::logicalAnd);
+    boolean defined =
+        IntStream.range(0, of.length)
+            .parallel()
+            .mapToObj(e -> programme.derive(e, where.x(), multipliers(where, e), of[e]))
+            .reduce(true, Boolean::logicalAnd);
+    for (int e = 0; e < of.length; e++) {
+      System.arraycopy(of[e].c(), 0, constraint, e * constraints, constraints);
+    }
+    return defined;
   }
 
   private double[] multipliers(Iterate where, int e) {
@@ -38,18 +47,11 @@ final class Derived {
     return sum;
   }
 
-  /** Constraint number k, counted through all elements. */
-  double constraint(int k) {
-    return of[k / constraints].c()[k % constraints];
-  }
-
   /** By how much the constraint that fails most fails. */
   double violation() {
     double most = 0;
-    for (ElementProgramme.Derivatives d : of) {
-      for (double c : d.c()) {
-        most = Math.max(most, -c);
-      }
+    for (double c : constraint) {
+      most = Math.max(most, -c);
     }
     return most;
   }
@@ -58,7 +60,7 @@ final class Derived {
   double gap(double[] slacks) {
     double sum = 0;
     for (int k = 0; k < slacks.length; k++) {
-      sum += Math.abs(constraint(k) - slacks[k]);
+      sum += Math.abs(constraint[k] - slacks[k]);
     }
     return sum;
   }

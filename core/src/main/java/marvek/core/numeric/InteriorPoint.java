@@ -44,10 +44,18 @@ public final class InteriorPoint {
   private final NewtonStep newton;
   private final Filter filter = new Filter();
   private final int m;
+  private final int width;
+
+  /** Unknowns that the elements see, element after element. */
+  private final int[] places;
+
   private Iterate at;
   private Derived derived;
   private Derived spare;
   private double barrier = FIRST_BARRIER;
+
+  /** Largest slope of the Lagrangian where it stands. */
+  private double slopeLeft;
 
   /**
    * How it ended.
@@ -66,7 +74,12 @@ public final class InteriorPoint {
     this.bounds = bounds;
     this.tolerance = tolerance;
     m = programme.constraints();
-    newton = new NewtonStep(programme, bounds);
+    width = programme.width();
+    places = new int[programme.elements() * width];
+    for (int k = 0; k < places.length; k++) {
+      places[k] = programme.unknown(k / width, k % width);
+    }
+    newton = new NewtonStep(programme, bounds, places);
     derived = new Derived(programme);
     spare = new Derived(programme);
   }
@@ -105,7 +118,7 @@ public final class InteriorPoint {
       throw new IllegalArgumentException("the programme is not defined where it begins");
     }
     for (int k = 0; k < count; k++) {
-      at.s()[k] = Math.max(LEAST_SLACK, derived.constraint(k));
+      at.s()[k] = Math.max(LEAST_SLACK, derived.constraint[k]);
       at.z()[k] = barrier / at.s()[k];
     }
     for (int i = 0; i < x.length; i++) {
@@ -113,6 +126,7 @@ public final class InteriorPoint {
       at.high()[i] = bounds.above(i) ? barrier / (bounds.high()[i] - x[i]) : 0;
     }
     derived.at(at);
+    slopeLeft = largestSlope();
   }
 
   private Result run(int mostSteps, DoubleConsumer progress) {
@@ -144,7 +158,7 @@ public final class InteriorPoint {
   private double error(double weight) {
     double most = 0;
     for (int k = 0; k < at.s().length; k++) {
-      most = Math.max(most, Math.abs(derived.constraint(k) - at.s()[k]));
+      most = Math.max(most, Math.abs(derived.constraint[k] - at.s()[k]));
       most = Math.max(most, Math.abs(at.s()[k] * at.z()[k] - weight));
     }
     for (int i = 0; i < at.x().length; i++) {
@@ -157,13 +171,12 @@ public final class InteriorPoint {
         most = Math.max(most, Math.abs(room * at.high()[i] - weight));
       }
     }
-    return Math.max(most, slopeLeft());
+    return Math.max(most, slopeLeft);
   }
 
   /** Largest slope of the Lagrangian; it is what large terms leave, and is measured by these. */
-  private double slopeLeft() {
+  private double largestSlope() {
     int n = at.x().length;
-    int width = programme.width();
     double terms = 0;
     double[] slope = new double[n];
     for (int e = 0; e < programme.elements(); e++) {
@@ -175,7 +188,7 @@ public final class InteriorPoint {
           sum -= term;
           terms += Math.abs(term);
         }
-        slope[programme.unknown(e, a)] += sum;
+        slope[places[e * width + a]] += sum;
       }
     }
     double most = 0;
@@ -242,8 +255,8 @@ public final class InteriorPoint {
   private double fall(Iterate step) {
     double slope = 0;
     for (int e = 0; e < programme.elements(); e++) {
-      for (int a = 0; a < programme.width(); a++) {
-        slope += derived.of[e].gradient()[a] * step.x()[programme.unknown(e, a)];
+      for (int a = 0; a < width; a++) {
+        slope += derived.of[e].gradient()[a] * step.x()[places[e * width + a]];
       }
     }
     for (int k = 0; k < at.s().length; k++) {
@@ -276,7 +289,7 @@ public final class InteriorPoint {
     spare = before;
     for (int k = 0; k < at.s().length; k++) {
       // More room than the slack says is room all the same.
-      at.s()[k] = Math.max(at.s()[k], derived.constraint(k));
+      at.s()[k] = Math.max(at.s()[k], derived.constraint[k]);
       at.z()[k] = within(at.z()[k], at.s()[k]);
     }
     for (int i = 0; i < at.x().length; i++) {
@@ -287,6 +300,7 @@ public final class InteriorPoint {
         at.high()[i] = within(at.high()[i], bounds.high()[i] - at.x()[i]);
       }
     }
+    slopeLeft = largestSlope();
   }
 
   private double within(double multiplier, double room) {

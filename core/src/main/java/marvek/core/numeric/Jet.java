@@ -14,6 +14,22 @@ public final class Jet {
   private static final int SECOND = 1 + VARIABLES;
   private static final int LENGTH = SECOND + VARIABLES * (VARIABLES + 1) / 2;
 
+  /** By which two variables each second derivative is. */
+  private static final int[] ROW = new int[LENGTH];
+
+  private static final int[] COLUMN = new int[LENGTH];
+
+  static {
+    int k = SECOND;
+    for (int a = 1; a < SECOND; a++) {
+      for (int b = a; b < SECOND; b++) {
+        ROW[k] = a;
+        COLUMN[k] = b;
+        k++;
+      }
+    }
+  }
+
   /** Value, gradient, upper triangle of the second derivatives row by row. */
   private final double[] d;
 
@@ -65,21 +81,16 @@ public final class Jet {
     for (int i = 1; i < SECOND; i++) {
       r[i] = f.x() * x.d[i] + f.y() * y.d[i] + f.z() * z.d[i];
     }
-    int k = SECOND;
-    for (int i = 1; i < SECOND; i++) {
-      double xi = f.xx() * x.d[i] + f.xy() * y.d[i] + f.xz() * z.d[i];
-      double yi = f.xy() * x.d[i] + f.yy() * y.d[i] + f.yz() * z.d[i];
-      double zi = f.xz() * x.d[i] + f.yz() * y.d[i] + f.zz() * z.d[i];
-      for (int j = i; j < SECOND; j++) {
-        r[k] =
-            f.x() * x.d[k]
-                + f.y() * y.d[k]
-                + f.z() * z.d[k]
-                + xi * x.d[j]
-                + yi * y.d[j]
-                + zi * z.d[j];
-        k++;
-      }
+    for (int k = SECOND; k < LENGTH; k++) {
+      int i = ROW[k];
+      int j = COLUMN[k];
+      r[k] =
+          f.x() * x.d[k]
+              + f.y() * y.d[k]
+              + f.z() * z.d[k]
+              + (f.xx() * x.d[i] + f.xy() * y.d[i] + f.xz() * z.d[i]) * x.d[j]
+              + (f.xy() * x.d[i] + f.yy() * y.d[i] + f.yz() * z.d[i]) * y.d[j]
+              + (f.xz() * x.d[i] + f.yz() * y.d[i] + f.zz() * z.d[i]) * z.d[j];
     }
     return new Jet(r);
   }
@@ -122,14 +133,10 @@ public final class Jet {
     for (int i = 1; i < SECOND; i++) {
       p[i] = a * other.d[i] + b * d[i];
     }
-    int k = SECOND;
-    for (int i = 1; i < SECOND; i++) {
-      double di = d[i];
-      double oi = other.d[i];
-      for (int j = i; j < SECOND; j++) {
-        p[k] = a * other.d[k] + b * d[k] + di * other.d[j] + oi * d[j];
-        k++;
-      }
+    for (int k = SECOND; k < LENGTH; k++) {
+      int i = ROW[k];
+      int j = COLUMN[k];
+      p[k] = a * other.d[k] + b * d[k] + d[i] * other.d[j] + d[j] * other.d[i];
     }
     return new Jet(p);
   }
@@ -171,13 +178,8 @@ public final class Jet {
     for (int i = 1; i < SECOND; i++) {
       f[i] = first * d[i];
     }
-    int k = SECOND;
-    for (int i = 1; i < SECOND; i++) {
-      double si = second * d[i];
-      for (int j = i; j < SECOND; j++) {
-        f[k] = first * d[k] + si * d[j];
-        k++;
-      }
+    for (int k = SECOND; k < LENGTH; k++) {
+      f[k] = first * d[k] + second * d[ROW[k]] * d[COLUMN[k]];
     }
     return new Jet(f);
   }

@@ -16,12 +16,20 @@ final class NewtonStep {
   private final int width;
   private final int m;
 
-  NewtonStep(ElementProgramme programme, Bounded bounds) {
+  /** Second derivatives of an element with its constraints'. */
+  private final double[] element;
+
+  /** Unknowns that the elements see, element after element. */
+  private final int[] places;
+
+  NewtonStep(ElementProgramme programme, Bounded bounds, int[] places) {
     this.programme = programme;
     this.bounds = bounds;
     n = programme.unknowns();
     width = programme.width();
     m = programme.constraints();
+    element = new double[width * width];
+    this.places = places;
     matrix = new CyclicBandedSolver(n, programme.halfBandwidth(), programme.cyclic());
   }
 
@@ -56,24 +64,26 @@ final class NewtonStep {
   }
 
   private void addElement(int e, Iterate at, ElementProgramme.Derivatives d) {
+    System.arraycopy(d.hessian(), 0, element, 0, width * width);
     double[] jacobian = d.jacobian();
-    for (int a = 0; a < width; a++) {
-      int row = programme.unknown(e, a);
-      if (bounds.held(row)) {
-        continue;
+    for (int j = 0; j < m; j++) {
+      double weight = at.z()[e * m + j] / at.s()[e * m + j];
+      for (int a = 0; a < width; a++) {
+        double weighed = weight * jacobian[j * width + a];
+        for (int b = a; b < width; b++) {
+          element[a * width + b] += weighed * jacobian[j * width + b];
+        }
       }
+    }
+    for (int a = 0; a < width; a++) {
+      int row = places[e * width + a];
       for (int b = a; b < width; b++) {
-        int column = programme.unknown(e, b);
-        if (bounds.held(column)) {
-          continue;
+        int column = places[e * width + b];
+        if (!bounds.held(row) && !bounds.held(column)) {
+          // Two places of one unknown: the pair counts in both orders.
+          double sum = element[a * width + b];
+          matrix.add(row, column, row == column && a != b ? 2 * sum : sum);
         }
-        double sum = d.hessian()[a * width + b];
-        for (int j = 0; j < m; j++) {
-          int k = e * m + j;
-          sum += at.z()[k] / at.s()[k] * jacobian[j * width + a] * jacobian[j * width + b];
-        }
-        // Two places of one unknown: the pair counts in both orders.
-        matrix.add(row, column, row == column && a != b ? 2 * sum : sum);
       }
     }
   }
@@ -89,7 +99,7 @@ final class NewtonStep {
           double pull = (barrier - at.z()[k] * (d.c()[j] - at.s()[k])) / at.s()[k];
           sum += d.jacobian()[j * width + a] * pull;
         }
-        right[programme.unknown(e, a)] += sum;
+        right[places[e * width + a]] += sum;
       }
     }
     for (int i = 0; i < n; i++) {
@@ -110,7 +120,7 @@ final class NewtonStep {
         int k = e * m + j;
         double along = 0;
         for (int a = 0; a < width; a++) {
-          along += d.jacobian()[j * width + a] * dx[programme.unknown(e, a)];
+          along += d.jacobian()[j * width + a] * dx[places[e * width + a]];
         }
         ds[k] = along + d.c()[j] - at.s()[k];
         dz[k] = multiplierStep(barrier, at.s()[k], at.z()[k], ds[k]);

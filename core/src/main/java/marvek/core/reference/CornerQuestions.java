@@ -32,7 +32,8 @@ public final class CornerQuestions {
     Road road = basis.path().road();
     Corridor corridor =
         Reference.corridor(basis.circuit(), road, basis.vehicle(), present.conditions());
-    return Schools.one(present, corridor, basis.corners(), index, School.DEFEND)
+    boolean fastest = basis.line() == LineChoice.FASTEST;
+    return Schools.one(present, corridor, basis.corners(), index, School.DEFEND, fastest)
         .map(t -> SchoolLine.of(List.of(t), road, basis.corners().get(index)).get(0))
         .orElseThrow();
   }

@@ -104,13 +104,16 @@ class LineForcesTest {
     double most = Math.toRadians(100) / w;
     for (double share : new double[] {-1, -0.5, 0, 0.5, 1}) {
       Jet turned =
-          model.turned(
-              0,
-              Jet.variable(LineForces.CURVATURE, 0.01),
-              Jet.variable(LineForces.NEXT_CURVATURE, 0.01 + share * most),
-              Jet.variable(LineForces.SPEED_SQUARED, w),
-              Jet.variable(LineForces.NEXT_SPEED_SQUARED, w),
-              Jet.variable(LineForces.LENGTH, 1));
+          model
+              .of(
+                  0,
+                  new double[model.constraints()],
+                  Jet.variable(LineForces.CURVATURE, 0.01),
+                  Jet.variable(LineForces.NEXT_CURVATURE, 0.01 + share * most),
+                  Jet.variable(LineForces.SPEED_SQUARED, w),
+                  Jet.variable(LineForces.NEXT_SPEED_SQUARED, w),
+                  Jet.variable(LineForces.LENGTH, 1))
+              .turned();
       assertThat(turned.value()).isCloseTo(share, within(1e-9));
     }
   }
@@ -123,13 +126,16 @@ class LineForcesTest {
     double w = 400;
     double next = Math.tan(Math.toRadians(60) / Math.sqrt(w)) * Constants.G0 / w;
     Jet turned =
-        model.turned(
-            0,
-            Jet.variable(LineForces.CURVATURE, 0),
-            Jet.variable(LineForces.NEXT_CURVATURE, next),
-            Jet.variable(LineForces.SPEED_SQUARED, w),
-            Jet.variable(LineForces.NEXT_SPEED_SQUARED, w),
-            Jet.variable(LineForces.LENGTH, 1));
+        model
+            .of(
+                0,
+                new double[model.constraints()],
+                Jet.variable(LineForces.CURVATURE, 0),
+                Jet.variable(LineForces.NEXT_CURVATURE, next),
+                Jet.variable(LineForces.SPEED_SQUARED, w),
+                Jet.variable(LineForces.NEXT_SPEED_SQUARED, w),
+                Jet.variable(LineForces.LENGTH, 1))
+            .turned();
     assertThat(turned.value()).isCloseTo(1, within(1e-9));
   }
 

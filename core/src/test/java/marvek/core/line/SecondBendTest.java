@@ -25,7 +25,7 @@ class SecondBendTest {
         nx[k] = Math.cos(angle);
         ny[k] = Math.sin(angle);
       }
-      SecondBend bend = new SecondBend(px, py, nx, ny);
+      SecondBend bend = new SecondBend(px, py, nx, ny, 0);
       DerivativeStructure expected = curvature(px, py, nx, ny);
       assertThat(bend.curvature).isCloseTo(expected.getValue(), within(1e-12));
       for (int a = 0; a < 3; a++) {
