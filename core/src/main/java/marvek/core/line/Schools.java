@@ -176,8 +176,8 @@ public final class Schools {
   }
 
   /**
-   * Rounded is the line that bends nowhere more than the smooth one does; a V bends outside its
-   * turn no more than the line that is drawn for it.
+   * Rounded is the line that bends nowhere in the corner more than the smooth one does; a V bends
+   * in the corner, outside its turn, no more than the line that is drawn for it.
    */
   private double @Nullable [] largestBend(School school, Lap drawn) {
     if (school != School.ROUNDED && school != School.V) {
@@ -186,12 +186,12 @@ public final class Schools {
     Stretch stretch = turn.stretch();
     double most = 0;
     for (int k = 0; k < stretch.size(); k++) {
-      most = turnsV(school, k) ? most : Math.max(most, bendAt(drawn, stretch.at(k)));
+      most = isBent(school, k) ? Math.max(most, bendAt(drawn, stretch.at(k))) : most;
     }
     double[] largest = new double[drawn.size()];
     Arrays.fill(largest, ANY_BEND);
     for (int k = 0; k < stretch.size(); k++) {
-      if (!stretch.held(k) && !turnsV(school, k)) {
+      if (isBent(school, k)) {
         largest[stretch.at(k)] = BEND_ROOM * most;
       }
     }
@@ -202,9 +202,11 @@ public final class Schools {
     return Math.abs(lap.path().curvatureAt(i));
   }
 
-  private boolean turnsV(School school, int k) {
+  /** Whether a school says how much the line may bend at a position. */
+  private boolean isBent(School school, int k) {
     double turned = turn.turnedAt(k);
-    return school == School.V && turn.withinCorner(k) && turned > V_FROM && turned < V_TO;
+    boolean turnOfV = school == School.V && turned > V_FROM && turned < V_TO;
+    return turn.withinCorner(k) && !turn.stretch().held(k) && !turnOfV;
   }
 
   private Bounds bounds(School school) {

@@ -259,6 +259,34 @@ class SchoolsTest {
         .isLessThanOrEqualTo(solved(Path.at(road, offsets, List.of())).timeS() + 0.01);
   }
 
+  /** Who carries speed bends less than the quickest does, and is slowest at a higher speed. */
+  @Test
+  void roundedBendsLessThanTheFastest() {
+    Corner corner = corners.get(LONG_ONE);
+    assertThat(peak(one(School.ROUNDED), corner))
+        .isLessThan(0.9 * peak(one(School.FASTEST), corner));
+    assertThat(lowest(one(School.ROUNDED), corner))
+        .isGreaterThan(lowest(one(School.FASTEST), corner));
+  }
+
+  private static double peak(Schools.Tried tried, Corner corner) {
+    Path path = Path.at(road, tried.offsetsM(), List.of());
+    double most = 0;
+    for (int i = road.indexOf(corner.fromM()); i <= road.indexOf(corner.toM()); i++) {
+      most = Math.max(most, Math.abs(path.curvatureAt(i)));
+    }
+    return most;
+  }
+
+  private static double lowest(Schools.Tried tried, Corner corner) {
+    Lap lap = solved(Path.at(road, tried.offsetsM(), List.of()));
+    double least = Double.POSITIVE_INFINITY;
+    for (int i = road.indexOf(corner.fromM()); i <= road.indexOf(corner.toM()); i++) {
+      least = Math.min(least, lap.speedAt(i));
+    }
+    return least;
+  }
+
   /**
    * From the fastest line nothing is faster, whatever school or way through a link, by more than a
    * hundredth; and through the place at which it passes the link next to nothing is lost.
