@@ -63,7 +63,8 @@ public final class ConditionsJson {
           place.number("humidity_pct", d.humidityPct()),
           at(place),
           place.number("margin_m", d.marginM()),
-          place.number("airShare", d.airShare()));
+          place.number("airShare", d.airShare()),
+          place.oneOf("model", Conditions.Model.class, Conditions.Model.PLAIN));
     } catch (InvalidValueException e) {
       throw BadFileException.atPointer(pointer + "/" + e.field(), e.getMessage() + ".");
     }
@@ -130,6 +131,9 @@ public final class ConditionsJson {
     }
     if (c.airShare() != 1) {
       node.put("airShare", c.airShare());
+    }
+    if (c.model() != Conditions.Model.PLAIN) {
+      node.put("model", Spelled.of(c.model()));
     }
     return node;
   }

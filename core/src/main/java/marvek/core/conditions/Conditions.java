@@ -25,6 +25,7 @@ import marvek.core.say.Sentence;
  * @param at date and hour on the circuit's own clocks, or null where the light does not matter
  * @param marginM distance kept to the white lines, 0 to 2 m
  * @param airShare share of the downforce of clean air that is left behind others, 0.3 to 1
+ * @param model whether a car's axles are told apart
  */
 public record Conditions(
     Surface surface,
@@ -44,7 +45,8 @@ public record Conditions(
     double humidityPct,
     LocalDateTime at,
     double marginM,
-    double airShare) {
+    double airShare,
+    Model model) {
   /**
    * State of the road's surface. Wet 0.7 and damp 0.85 of dry from the ranges 0.8–0.9 dry and
    * 0.5–0.7 wet of J. Y. Wong, <i>Theory of Ground Vehicles</i>, table of road adhesion (from
@@ -64,6 +66,17 @@ public record Conditions(
     public double gripFactor() {
       return gripFactor;
     }
+  }
+
+  /** Which forces the lap is worked out with. */
+  public enum Model {
+    /**
+     * Each axle of a car against its own load, which moves in the bend too, the yaw that the bend
+     * asks for, and the engine's braking.
+     */
+    AXLES,
+    /** A car as a whole in the bend, without yaw, and no engine braking: as other programs do. */
+    PLAIN
   }
 
   /** State of the tyres. */
@@ -88,7 +101,7 @@ public record Conditions(
   /** More parts than anybody types for a lap. */
   private static final int MOST_PARTS = 40;
 
-  /** A dry day at sea level, warm tyres, an expert on the right foot. */
+  /** A dry day at sea level, warm tyres, an expert on the right foot; the plain model. */
   public static final Conditions DEFAULT =
       new Conditions(Surface.DRY, TyreState.WARM, 0.97, 0, 0.15, 0.25, 18, 1013.25, 0, 0, 0);
 
@@ -147,7 +160,8 @@ public record Conditions(
         humidityPct,
         null,
         DEFAULT_MARGIN_M,
-        1);
+        1,
+        Model.PLAIN);
   }
 
   /** Factor on the tyres' friction from road, tyres and the share of the limit that is used. */
@@ -260,6 +274,7 @@ public record Conditions(
     private LocalDateTime at;
     private double marginM;
     private double airShare;
+    private Model model;
 
     private Builder(Conditions from) {
       surface = from.surface;
@@ -280,6 +295,7 @@ public record Conditions(
       at = from.at;
       marginM = from.marginM;
       airShare = from.airShare;
+      model = from.model;
     }
 
     public Builder surface(Surface value) {
@@ -372,6 +388,11 @@ public record Conditions(
       return this;
     }
 
+    public Builder model(Model value) {
+      model = value;
+      return this;
+    }
+
     /**
      * The conditions.
      *
@@ -396,7 +417,8 @@ public record Conditions(
           humidityPct,
           at,
           marginM,
-          airShare);
+          airShare,
+          model);
     }
   }
 }

@@ -71,26 +71,32 @@ public final class Jet {
   }
 
   /**
-   * A function of three jets, by its derivatives by them.
+   * A function of four jets, by its derivatives by them.
    *
-   * @param f with x, y and z the three
+   * @param f with x, y, z and u the four
    */
-  public static Jet of(Jet3 f, Jet x, Jet y, Jet z) {
+  public static Jet of(Jet4 f, Jet x, Jet y, Jet z, Jet u) {
     double[] r = new double[LENGTH];
     r[0] = f.v();
     for (int i = 1; i < SECOND; i++) {
-      r[i] = f.x() * x.d[i] + f.y() * y.d[i] + f.z() * z.d[i];
+      r[i] = f.x() * x.d[i] + f.y() * y.d[i] + f.z() * z.d[i] + f.u() * u.d[i];
     }
     for (int k = SECOND; k < LENGTH; k++) {
       int i = ROW[k];
       int j = COLUMN[k];
+      double xi = x.d[i];
+      double yi = y.d[i];
+      double zi = z.d[i];
+      double ui = u.d[i];
       r[k] =
           f.x() * x.d[k]
               + f.y() * y.d[k]
               + f.z() * z.d[k]
-              + (f.xx() * x.d[i] + f.xy() * y.d[i] + f.xz() * z.d[i]) * x.d[j]
-              + (f.xy() * x.d[i] + f.yy() * y.d[i] + f.yz() * z.d[i]) * y.d[j]
-              + (f.xz() * x.d[i] + f.yz() * y.d[i] + f.zz() * z.d[i]) * z.d[j];
+              + f.u() * u.d[k]
+              + (f.xx() * xi + f.xy() * yi + f.xz() * zi + f.xu() * ui) * x.d[j]
+              + (f.xy() * xi + f.yy() * yi + f.yz() * zi + f.yu() * ui) * y.d[j]
+              + (f.xz() * xi + f.yz() * yi + f.zz() * zi + f.zu() * ui) * z.d[j]
+              + (f.xu() * xi + f.yu() * yi + f.zu() * zi + f.uu() * ui) * u.d[j];
     }
     return new Jet(r);
   }

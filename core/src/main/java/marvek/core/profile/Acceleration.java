@@ -17,38 +17,45 @@ final class Acceleration {
   private final Driveline driveline;
   private final ProfileOptions options;
   private final GearPlan plan;
+  private final ClosedThrottle closed;
   private final double perMass;
 
   private Acceleration(
-      Kind kind, ForceModel forces, Driveline driveline, ProfileOptions options, GearPlan plan) {
+      Kind kind,
+      ForceModel forces,
+      Driveline driveline,
+      ProfileOptions options,
+      GearPlan plan,
+      ClosedThrottle closed) {
     this.kind = kind;
     this.forces = forces;
     this.driveline = driveline;
     this.options = options;
     this.plan = plan;
+    this.closed = closed;
     this.perMass = 1 / forces.massKg();
   }
 
   /** Full braking, positive as it gains speed backward along the path. */
-  static Acceleration braking(ForceModel forces) {
-    return new Acceleration(Kind.BRAKING, forces, null, null, null);
+  static Acceleration braking(ForceModel forces, ClosedThrottle closed) {
+    return new Acceleration(Kind.BRAKING, forces, null, null, null, closed);
   }
 
   /** Full drive in the gear with the largest wheel force. */
   static Acceleration bestGear(ForceModel forces, Driveline driveline, ProfileOptions options) {
-    return new Acceleration(Kind.BEST_GEAR, forces, driveline, options, null);
+    return new Acceleration(Kind.BEST_GEAR, forces, driveline, options, null, null);
   }
 
   /** Full drive in the gears of a plan, its changes without drive. */
   static Acceleration inGears(
       ForceModel forces, Driveline driveline, ProfileOptions options, GearPlan plan) {
-    return new Acceleration(Kind.GEARS_OF_PLAN, forces, driveline, options, plan);
+    return new Acceleration(Kind.GEARS_OF_PLAN, forces, driveline, options, plan, null);
   }
 
   /** Acceleration at a sample for the square of the speed [m/s²]. */
   double at(int i, double w) {
     if (kind == Kind.BRAKING) {
-      return forces.netBrakeN(i, w) * perMass;
+      return forces.netBrakeN(i, w, closed.at(i, w)) * perMass;
     }
     return forces.netDriveN(i, w, options.noDriveAt(i) ? 0 : engineN(i, Math.sqrt(w))) * perMass;
   }

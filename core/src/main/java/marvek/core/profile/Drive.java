@@ -184,22 +184,28 @@ public final class Drive {
         || at > part.toM + 1 && (brakes || lap.atLimit(i));
   }
 
-  /** Engine force in the lap's gear, or the next that is not beyond its limiter. */
+  /**
+   * Engine force, negative where it brakes, in the lap's gear, or the next that is not beyond its
+   * limiter.
+   */
   private double engineN(int i, double v, double throttle) {
     Driveline driveline = lap.driveline();
     int gear = lap.gearAt(i);
     while (gear < driveline.gears() && v > driveline.limiterSpeedMps(gear)) {
       gear++;
     }
-    return throttle * driveline.forceN(gear, v) * lap.plan().driveShareAt(i);
+    double open = throttle * driveline.forceN(gear, v);
+    double shut = (1 - throttle) * driveline.closedThrottleN(gear);
+    return (open - shut) * lap.plan().driveShareAt(i);
   }
 
   /**
    * @param reached share of the grip up to which the lap itself goes there
    */
   private Given given(int i, double w2, double brakeN, double driveN, double reached) {
-    double across = forces.lateralUse(i, w2) / reached;
-    double asked = forces.gripNeeded(i, w2, brakeN, driveN) / reached;
+    GripLimits.Use use = forces.use(i, w2, brakeN, driveN);
+    double across = use.across() / reached;
+    double asked = use.asked() / reached;
     if (asked <= 1) {
       return new Given(asked, driveN - brakeN, 0);
     }

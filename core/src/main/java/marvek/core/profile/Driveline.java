@@ -1,5 +1,6 @@
 package marvek.core.profile;
 
+import marvek.core.conditions.Conditions;
 import marvek.core.vehicle.Engine;
 import marvek.core.vehicle.Gearbox;
 import marvek.core.vehicle.Vehicle;
@@ -17,21 +18,31 @@ public final class Driveline {
 
   private final int gears;
   private final double[] limiterSpeed;
+  private final double[] closed;
   private final double[][] force;
   private final double[] best;
   private final int[] bestGear;
   private final double radius;
   private final Gearbox gearbox;
 
-  /** Tabulates the driveline of a vehicle. */
-  public Driveline(Vehicle vehicle) {
+  /**
+   * Tabulates the driveline of a vehicle.
+   *
+   * @param model whether the engine brakes at a shut throttle
+   */
+  public Driveline(Vehicle vehicle, Conditions.Model model) {
     Engine engine = vehicle.engine();
     gearbox = vehicle.gearbox();
     radius = vehicle.tyre().radiusM();
     gears = gearbox.gears();
     limiterSpeed = new double[gears + 1];
+    closed = new double[gears + 1];
     for (int g = 1; g <= gears; g++) {
       limiterSpeed[g] = speedMps(g, engine.limiterRpm());
+      closed[g] =
+          model == Conditions.Model.PLAIN
+              ? 0
+              : engine.engineBrakingNm() * gearbox.overallRatio(g) / radius;
     }
     int cells = (int) Math.ceil(limiterSpeed[gears] / CELL_MPS) + 2;
     force = new double[gears + 1][cells];
@@ -87,6 +98,16 @@ public final class Driveline {
       return 0;
     }
     return interpolate(best, speedMps);
+  }
+
+  /** Whether the engine brakes at a shut throttle. */
+  public boolean brakes() {
+    return closed[1] > 0;
+  }
+
+  /** Force at the wheels at a shut throttle in a gear [N], as it slows the car. */
+  public double closedThrottleN(int gear) {
+    return closed[gear];
   }
 
   /** Gear with the largest wheel force at a speed. */

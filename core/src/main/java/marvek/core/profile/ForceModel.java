@@ -2,28 +2,18 @@ package marvek.core.profile;
 
 import static marvek.core.profile.Constants.G0;
 
+import java.util.Optional;
 import marvek.core.circuit.Path;
 import marvek.core.conditions.Conditions;
 import marvek.core.vehicle.Vehicle;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Forces on a vehicle at the samples of a path. All take the sample and the square of the speed
- * {@code w} [m²/s²] and give newtons. Signs: longitudinal positive forward.
- *
- * <p>Sources: friction ellipse and load transfer, Milliken &amp; Milliken, <i>Race Car Vehicle
- * Dynamics</i>; traction and braking limits of an axle, Gillespie, <i>Fundamentals of Vehicle
- * Dynamics</i>, ch. 2 and 3, and Wong, <i>Theory of Ground Vehicles</i>, ch. 3 (from memory).
+ * {@code w} [m²/s²] and give newtons. Signs: longitudinal positive forward. What the tyres can do
+ * is told by {@link GripLimits}: a car's axles each on its own, or a vehicle as a whole.
  */
 public final class ForceModel {
-  /** More than this above what cornering takes is not told apart. */
-  private static final double MOST_NEEDED = 2;
-
-  /** Less of the grip than this is none. */
-  private static final double LEAST_NEEDED = 1e-3;
-
-  /** Of what a lifting wheel leaves all but so much is had for an amount of friction. */
-  private static final double ALL_BUT = 0.999;
-
   private final int size;
   private final double mass;
   private final double halfRhoCdA;
@@ -37,9 +27,9 @@ public final class ForceModel {
   private final double frontShare;
   private final double heightRatio;
   private final double brakeShare;
-  private final double maxBrake;
-  private final boolean motorcycle;
-  private final Vehicle.Drive drive;
+  private final WholeVehicle whole;
+  private final GripLimits limits;
+  private final @Nullable TwoAxles axles;
 
   private final double[] weightNormal;
   private final double[] weightAlong;
@@ -50,8 +40,16 @@ public final class ForceModel {
   private final double[] headwind;
   private final double[] crosswind;
 
+  /** Side force that turns a car, by the square of the speed and by its acceleration. */
+  private final double[] yawPerW;
+
+  private final double[] yawPerAcceleration;
+
   /** Behind others drag falls half as much as downforce does (own assumption). */
   private static final double DRAG_LOST_PER_DOWNFORCE = 0.5;
+
+  /** Two wheelbases: nothing shorter turns a car. */
+  private static final double YAW_OVER_M = 5;
 
   /** Prepares the model for a path on a day. */
   public ForceModel(Path path, Vehicle vehicle, Conditions conditions) {
@@ -70,9 +68,9 @@ public final class ForceModel {
     frontShare = vehicle.frontWeightShare();
     heightRatio = vehicle.cgHeightM() / vehicle.wheelbaseM();
     brakeShare = vehicle.brakes().frontShare();
-    maxBrake = vehicle.brakes().maxForceN();
-    motorcycle = vehicle.kind() == Vehicle.Kind.MOTORCYCLE;
-    drive = vehicle.drive();
+    whole = new WholeVehicle(vehicle);
+    axles = toldApart(vehicle, conditions) ? new TwoAxles(vehicle) : null;
+    limits = axles == null ? whole : axles;
     weightNormal = new double[size];
     weightAlong = new double[size];
     weightAcross = new double[size];
@@ -81,9 +79,41 @@ public final class ForceModel {
     grip = new double[size];
     headwind = new double[size];
     crosswind = new double[size];
+    yawPerW = new double[size];
+    yawPerAcceleration = new double[size];
+    double yaw = axles == null ? 0 : yawKgM(vehicle, mass);
     for (int i = 0; i < size; i++) {
       prepare(path, conditions, i);
+      yawPerW[i] = yaw == 0 ? 0 : yaw * bendGrowth(path, i);
+      yawPerAcceleration[i] = yaw * path.curvatureAt(i);
     }
+  }
+
+  /** Whether the axles of a vehicle are told apart on a day. */
+  public static boolean toldApart(Vehicle vehicle, Conditions conditions) {
+    return vehicle.kind() == Vehicle.Kind.CAR && conditions.model() == Conditions.Model.AXLES;
+  }
+
+  /** Yaw inertia over the wheelbase, {@code i·m·a·b/l} [kg·m]. */
+  public static double yawKgM(Vehicle vehicle, double massKg) {
+    return vehicle.turning().dynamicIndex()
+        * massKg
+        * vehicle.cgToFrontAxleM()
+        * vehicle.cgToRearAxleM()
+        / vehicle.wheelbaseM();
+  }
+
+  /** Growth of the curvature over two wheelbases of road about a sample [1/m²]. */
+  private static double bendGrowth(Path path, int i) {
+    double away = YAW_OVER_M / 2 / path.road().stepM();
+    return (bendAt(path, i + away) - bendAt(path, i - away)) / YAW_OVER_M;
+  }
+
+  private static double bendAt(Path path, double position) {
+    int before = (int) Math.floor(position);
+    double part = position - before;
+    return (1 - part) * path.curvatureAt(path.road().wrap(before))
+        + part * path.curvatureAt(path.road().wrap(before + 1));
   }
 
   private void prepare(Path path, Conditions conditions, int i) {
@@ -180,17 +210,6 @@ public final class ForceModel {
     return w * lateralPerW[i] - weightAcross[i];
   }
 
-  /**
-   * Share of the side grip that cornering takes; 1 at the limit, infinite where the car is lifted.
-   */
-  public double lateralUse(int i, double w) {
-    double normal = normalN(i, w);
-    if (!(normal > 0)) {
-      return Double.POSITIVE_INFINITY;
-    }
-    return Math.abs(lateralDemandN(i, w)) / (muY * grip[i] * loadFactor(normal) * normal);
-  }
-
   private double loadFactor(double normal) {
     return sensitivity == 0
         ? 1
@@ -198,77 +217,113 @@ public final class ForceModel {
             CorneringLimit.LEAST_LOAD_FACTOR, 1 - sensitivity * (normal / referenceLoad - 1));
   }
 
-  /** Longitudinal friction that cornering leaves: the friction ellipse of each tyre. */
-  private double muLeft(int i, double w, double normal) {
-    return muBeside(i, normal, lateralDemandN(i, w));
+  private GripLimits.Place place(int i, double w, double closedN) {
+    double resistance = axles == null ? 0 : resistanceN(i, w);
+    double yaw = yawPerW[i] * w - yawPerAcceleration[i] * resistance / mass;
+    return place(i, w, lateralDemandN(i, w), yaw, yawPerAcceleration[i] / mass, closedN);
   }
 
-  private double muBeside(int i, double normal, double lateralN) {
-    double local = grip[i] * loadFactor(normal);
-    double use = Math.abs(lateralN) / (muY * local * normal);
-    return use >= 1 ? 0 : muX * local * Math.sqrt(1 - use * use);
+  /** Not turning: at a side force of one's own choice. */
+  private GripLimits.Place beside(int i, double w, double sideN) {
+    return place(i, w, sideN, 0, 0, 0);
   }
+
+  private GripLimits.Place place(
+      int i, double w, double sideN, double yawN, double yawPerN, double closedN) {
+    double normal = normalN(i, w);
+    double downforce = halfRhoClA * w;
+    double front = (normal - downforce) * frontShare + aeroFront * downforce;
+    double local = grip[i] * loadFactor(normal);
+    return new GripLimits.Place(
+        front, normal - front, sideN, yawN, yawPerN, muX * local, muY * local, closedN);
+  }
+
+  /**
+   * Share of the side grip that cornering takes of the vehicle as a whole; 1 at the limit, infinite
+   * where it is lifted.
+   */
+  public double lateralUse(int i, double w) {
+    return whole.across(place(i, w, 0));
+  }
+
+  /**
+   * Shares of the grip that a use of the tyres asks for, all of it and what goes across: of the
+   * axle that is asked for most where axles are told apart.
+   *
+   * @param brakeN force of the brakes, not negative [N]
+   * @param driveN force of the engine, negative where it brakes [N]
+   */
+  GripLimits.Use use(int i, double w, double brakeN, double driveN) {
+    if (!(normalN(i, w) > 0)) {
+      return new GripLimits.Use(Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY);
+    }
+    return limits.use(place(i, w, Math.max(0, -driveN)), brakeN, driveN);
+  }
+
+  /**
+   * Share of the grip that a use of the tyres asks for: cornering and braking or driving together
+   * by the ellipse, each against what it could have alone; 1 at the limit, infinite where the car
+   * is lifted.
+   *
+   * @param brakeN force of the brakes, not negative [N]
+   * @param driveN force of the engine, negative where it brakes [N]
+   */
+  public double gripNeeded(int i, double w, double brakeN, double driveN) {
+    return use(i, w, brakeN, driveN).asked();
+  }
+
+  /**
+   * What the front and the rear axle of a car are asked for each, as shares of their grip; empty
+   * where axles are not told apart.
+   */
+  public Optional<AxleUse> axleUse(int i, double w, double brakeN, double driveN) {
+    if (axles == null || !(normalN(i, w) > 0)) {
+      return Optional.empty();
+    }
+    TwoAxles.Axles use = axles.axles(place(i, w, Math.max(0, -driveN)), brakeN, driveN);
+    return Optional.of(new AxleUse(use.front().asked(), use.rear().asked()));
+  }
+
+  /** Shares of the grip that the axles are asked for; 1 at the limit. */
+  public record AxleUse(double front, double rear) {}
 
   /** Largest driving force of the tyres beside a side force of one's own choice [N]. */
   public double tractionBesideN(int i, double w, double lateralN) {
-    double normal = normalN(i, w);
-    return normal > 0 ? tractionWith(muBeside(i, normal, lateralN), w, normal) : 0;
+    return normalN(i, w) > 0 ? Math.max(0, limits.mostN(beside(i, w, lateralN))) : 0;
   }
 
   /** Largest braking force beside a side force of one's own choice [N]. */
   public double brakeBesideN(int i, double w, double lateralN) {
-    double normal = normalN(i, w);
-    return normal > 0 ? brakeWith(muBeside(i, normal, lateralN), w, normal, brakeShare) : 0;
+    return normalN(i, w) > 0 ? Math.max(0, -limits.leastN(beside(i, w, lateralN))) : 0;
   }
 
   /** Largest driving force that the tyres and the lifting front wheel allow [N]. */
   public double tractionN(int i, double w) {
-    return tractionN(i, w, normalN(i, w));
-  }
-
-  private double tractionN(int i, double w, double normal) {
-    if (!(normal > 0)) {
-      return 0;
-    }
-    return tractionWith(muLeft(i, w, normal), w, normal);
-  }
-
-  private double tractionWith(double mu, double w, double normal) {
-    double downforce = halfRhoClA * w;
-    double mechanical = normal - downforce;
-    double front = mechanical * frontShare + aeroFront * downforce;
-    double rear = normal - front;
-    double limit =
-        switch (drive) {
-          case ALL -> mu * normal;
-          case FRONT -> mu * front / (1 + mu * heightRatio);
-          case REAR ->
-              mu * heightRatio < 1
-                  ? least(mu * normal, mu * rear / (1 - mu * heightRatio))
-                  : mu * normal;
-        };
-    if (drive != Vehicle.Drive.FRONT && limit * heightRatio > front) {
-      limit = front / heightRatio;
-    }
-    return limit > 0 ? limit : 0;
+    return normalN(i, w) > 0 ? Math.max(0, mostN(place(i, w, 0))) : 0;
   }
 
   /** Largest braking force of the tyres: axle that locks first, lifting rear wheel, system [N]. */
   public double brakeN(int i, double w) {
-    return brakeN(i, w, normalN(i, w));
+    return normalN(i, w) > 0 ? Math.max(0, -leastN(place(i, w, 0))) : 0;
   }
 
-  private double brakeN(int i, double w, double normal) {
-    if (!(normal > 0)) {
-      return 0;
-    }
-    return brakeWith(muLeft(i, w, normal), w, normal, brakeShare);
+  /** Where a bend asks for a shade more than there is, the one force that comes nearest. */
+  private double mostN(GripLimits.Place place) {
+    double most = limits.mostN(place);
+    double least = axles == null ? most : axles.leastN(place);
+    return least > most ? (least + most) / 2 : most;
+  }
+
+  private double leastN(GripLimits.Place place) {
+    double least = limits.leastN(place);
+    double most = axles == null ? least : axles.mostN(place);
+    return least > most ? (least + most) / 2 : least;
   }
 
   /** Largest braking force straight on with another front share of the brakes [N]. */
   public double straightBrakeN(int i, double w, double share) {
-    double normal = normalN(i, w);
-    return normal > 0 ? brakeWith(muBeside(i, normal, 0), w, normal, share) : 0;
+    GripLimits.Place straight = beside(i, w, 0);
+    return straight.normalN() > 0 ? whole.brakeN(straight, straight.muX(), share) : 0;
   }
 
   /**
@@ -280,114 +335,20 @@ public final class ForceModel {
    * of UN Regulation No. 13-H, annex 5 (both from memory).
    */
   public double frontLoadShare(int i, double w, double brakingN) {
-    double normal = normalN(i, w);
-    double downforce = halfRhoClA * w;
-    double front = (normal - downforce) * frontShare + aeroFront * downforce;
-    return (front + brakingN * heightRatio) / normal;
-  }
-
-  private double brakeWith(double mu, double w, double normal, double share) {
-    double downforce = halfRhoClA * w;
-    double front = (normal - downforce) * frontShare + aeroFront * downforce;
-    double rear = normal - front;
-    double limit = least(mu * normal, maxBrake);
-    if (limit * heightRatio > rear) {
-      limit = rear / heightRatio;
-    }
-    if (!motorcycle) {
-      double frontGain = share - mu * heightRatio;
-      double rearGain = 1 - share + mu * heightRatio;
-      // Multiplied out: a division only for the axle that does limit.
-      if (frontGain > 0 && mu * front < limit * frontGain) {
-        limit = mu * front / frontGain;
-      }
-      if (rearGain > 0 && mu * rear < limit * rearGain) {
-        limit = mu * rear / rearGain;
-      }
-    }
-    return limit > 0 ? limit : 0;
-  }
-
-  /**
-   * Share of the grip that a use of the tyres asks for: cornering and braking or driving together
-   * by the ellipse, each against what it could have alone; 1 at the limit, infinite where the car
-   * is lifted.
-   *
-   * @param brakeN braking force asked for [N], not negative
-   * @param driveN driving force asked for [N], not negative
-   */
-  public double gripNeeded(int i, double w, double brakeN, double driveN) {
-    double normal = normalN(i, w);
-    if (!(normal > 0)) {
-      return Double.POSITIVE_INFINITY;
-    }
-    double lateral = lateralUse(i, w);
-    double mu = muX * grip[i] * loadFactor(normal);
-    double asked = Math.max(brakeN, driveN);
-    if (!(asked > 0)) {
-      return lateral;
-    }
-    boolean brakes = brakeN > 0;
-    double highest = Math.max(LEAST_NEEDED, lateral) + MOST_NEEDED;
-    // Where a lifting wheel or the brake system is the limit, more friction would give no more.
-    double most = along(highest, lateral, mu, w, normal, brakes);
-    double possible = Math.min(asked, ALL_BUT * most);
-    double muAlong =
-        brakes ? muForBraking(possible, w, normal) : muForTraction(possible, w, normal);
-    double needed = Math.min(highest, Math.sqrt(square(lateral) + square(muAlong / mu)));
-    // More than a lifting wheel leaves is too much, however much friction there is.
-    return Math.max(needed, asked > most ? asked / most : 0);
-  }
-
-  private static double square(double a) {
-    return a * a;
-  }
-
-  /** Least friction that gives a braking force: that of the axle that locks first. */
-  private double muForBraking(double brakeN, double w, double normal) {
-    double whole = brakeN / normal;
-    if (motorcycle) {
-      return whole;
-    }
-    double downforce = halfRhoClA * w;
-    double front = (normal - downforce) * frontShare + aeroFront * downforce;
-    double rear = normal - front;
-    double ofFront = brakeN * brakeShare / (front + brakeN * heightRatio);
-    double ofRear = brakeN * (1 - brakeShare) / (rear - brakeN * heightRatio);
-    return Math.max(whole, Math.max(ofFront, ofRear));
-  }
-
-  /** Least friction that gives a driving force: that of the axle that spins. */
-  private double muForTraction(double driveN, double w, double normal) {
-    double downforce = halfRhoClA * w;
-    double front = (normal - downforce) * frontShare + aeroFront * downforce;
-    return switch (drive) {
-      case ALL -> driveN / normal;
-      case FRONT -> driveN / (front - driveN * heightRatio);
-      case REAR -> Math.max(driveN / normal, driveN / (normal - front + driveN * heightRatio));
-    };
-  }
-
-  /** What is left along the path on tyres with another share of the grip. */
-  private double along(
-      double share, double lateral, double mu, double w, double normal, boolean brakes) {
-    double use = lateral / share;
-    double left = use >= 1 ? 0 : share * mu * Math.sqrt(1 - use * use);
-    return brakes ? brakeWith(left, w, normal, brakeShare) : tractionWith(left, w, normal);
+    GripLimits.Place straight = beside(i, w, 0);
+    return (straight.frontN() + brakingN * heightRatio) / straight.normalN();
   }
 
   /** Largest braking force straight on that a share of the tyres' grip gives [N]. */
   double brakeOfShareN(int i, double w, double share) {
-    double normal = normalN(i, w);
-    return normal > 0
-        ? brakeWith(share * muX * grip[i] * loadFactor(normal), w, normal, brakeShare)
-        : 0;
+    GripLimits.Place straight = beside(i, w, 0);
+    return straight.normalN() > 0 ? whole.brakeN(straight, share * straight.muX(), brakeShare) : 0;
   }
 
   /** Largest driving force straight on that a share of the tyres' grip gives [N]. */
   double tractionOfShareN(int i, double w, double share) {
-    double normal = normalN(i, w);
-    return normal > 0 ? tractionWith(share * muX * grip[i] * loadFactor(normal), w, normal) : 0;
+    GripLimits.Place straight = beside(i, w, 0);
+    return straight.normalN() > 0 ? whole.mostN(straight.straight(share)) : 0;
   }
 
   /** Side force that the tyres can give [N]. */
@@ -396,33 +357,42 @@ public final class ForceModel {
     return normal > 0 ? muY * grip[i] * loadFactor(normal) * normal : 0;
   }
 
-  /**
-   * The smaller of two numbers; in these loops Math.min's care for NaN and −0 takes half the time.
-   */
-  private static double least(double a, double b) {
-    return a < b ? a : b;
-  }
-
   /** Drive, as far as engine and tyres go, less all resistance [N]. */
   public double netDriveN(int i, double w, double engineN) {
-    double normal = normalN(i, w);
-    double drive = engineN > 0 ? least(engineN, tractionN(i, w, normal)) : 0;
-    return drive - dragN(i, w) - rolling * (normal > 0 ? normal : 0) - weightAlong[i];
-  }
-
-  /** Full braking and all resistance [N], positive as they slow the car. */
-  public double netBrakeN(int i, double w) {
-    double normal = normalN(i, w);
-    return brakeN(i, w, normal)
-        + dragN(i, w)
-        + rolling * (normal > 0 ? normal : 0)
-        + weightAlong[i];
+    double resistance = resistanceN(i, w);
+    if (!(normalN(i, w) > 0)) {
+      return -resistance;
+    }
+    double most = mostN(place(i, w, 0));
+    return (engineN < most ? engineN : most) - resistance;
   }
 
   /**
-   * Square of the highest speed at which the side force suffices and the car stays on the ground;
-   * {@code Double.POSITIVE_INFINITY} where there is none.
+   * Full braking and all resistance [N], positive as they slow the car.
+   *
+   * @param closedN what the engine adds to the brakes at a shut throttle
    */
+  public double netBrakeN(int i, double w, double closedN) {
+    double resistance = resistanceN(i, w);
+    return normalN(i, w) > 0 ? resistance - leastN(place(i, w, closedN)) : resistance;
+  }
+
+  /**
+   * Square of the highest speed at which the tyres suffice and the car stays on the ground; {@code
+   * Double.POSITIVE_INFINITY} where there is none up to the highest one that is asked for.
+   */
+  double limitW(int i, double highestW, ClosedThrottle closed) {
+    double asWhole = limitW(i);
+    if (axles == null) {
+      return asWhole;
+    }
+    double high = Math.min(asWhole, highestW);
+    // No axles hold more than all tyres would together.
+    AxleLimit limit = new AxleLimit(w -> axles.spareN(place(i, w, closed.at(i, w))));
+    return limit.below(high, asWhole > highestW);
+  }
+
+  /** The same of the vehicle as a whole, whatever its speed. */
   public double limitW(int i) {
     double lift = normalPerW[i] + halfRhoClA;
     double liftW = lift < 0 ? -weightNormal[i] / lift : Double.POSITIVE_INFINITY;

@@ -25,6 +25,7 @@ public final class Lap {
   private final double[] time;
   private final double[] tyreForce;
   private final double[] engineForce;
+  private final double[] closedForce;
   private final double[] lateralUse;
   private final double[] longitudinal;
   private final boolean[] shifting;
@@ -61,6 +62,8 @@ public final class Lap {
     time = new double[n + 1];
     tyreForce = new double[n];
     engineForce = new double[n];
+    closedForce = new double[n];
+    ClosedThrottle closed = ClosedThrottle.inGears(driveline, plan);
     lateralUse = new double[n];
     longitudinal = new double[n];
     gear = new int[n];
@@ -72,7 +75,7 @@ public final class Lap {
       gear[i] = plan.gearAt(i);
       engineForce[i] = driveline.forceN(gear[i], v[i]) * plan.driveShareAt(i);
       shifting[i] = plan.driveShareAt(i) < 1;
-      lateralUse[i] = forces.lateralUse(i, w[i]);
+      closedForce[i] = closed.at(i, w[i]);
       heldByCrest[i] = w[i] >= AT_LIMIT * limitW[i] && forces.crestLimited(i);
     }
     for (int i = 0; i < path.elements(); i++) {
@@ -81,6 +84,7 @@ public final class Lap {
     for (int i = 0; i < n; i++) {
       longitudinal[i] = acceleration(i, w);
       tyreForce[i] = mass * longitudinal[i] + forces.resistanceN(i, w[i]);
+      lateralUse[i] = forces.use(i, w[i], brakeForceAt(i), tyreForce[i] + brakeForceAt(i)).across();
     }
   }
 
@@ -156,22 +160,39 @@ public final class Lap {
     return tyreForce[i];
   }
 
-  /** Braking by the tyres, in standard gravities; 0 where they drive. */
-  public double brakeGAt(int i) {
-    return Math.max(0, -tyreForce[i]) / (mass * Constants.G0);
+  /**
+   * Force of the brakes [N], not negative: what the engine does at a shut throttle is not in it.
+   */
+  public double brakeForceAt(int i) {
+    return Math.max(0, -tyreForce[i] - closedForce[i]);
   }
 
-  /** Braking force of the tyres as a share of what the brake system can do, 0 to 1. */
+  /** Force with which the engine would brake here at a shut throttle [N], not negative. */
+  public double closedThrottleNAt(int i) {
+    return closedForce[i];
+  }
+
+  /** Braking by the brakes, in standard gravities; 0 where the tyres drive or the engine slows. */
+  public double brakeGAt(int i) {
+    return brakeForceAt(i) / (mass * Constants.G0);
+  }
+
+  /** Force of the brakes as a share of what their system can do, 0 to 1. */
   public double brakeShareAt(int i) {
-    return Math.max(0, -tyreForce[i]) / maxBrake;
+    return brakeForceAt(i) / maxBrake;
   }
 
   /** Driving force as a share of what the engine gives in the gear used, 0 to 1. */
   public double throttleShareAt(int i) {
-    if (!(tyreForce[i] > 0)) {
+    return throttle(tyreForce[i], closedForce[i], engineForce[i]);
+  }
+
+  /** Between shut, where the engine brakes, and open. */
+  private static double throttle(double force, double closed, double open) {
+    if (!(force + closed > 0)) {
       return 0;
     }
-    return engineForce[i] > 0 ? Math.min(1, tyreForce[i] / engineForce[i]) : 1;
+    return open + closed > 0 ? Math.min(1, (force + closed) / (open + closed)) : 1;
   }
 
   /**
@@ -187,7 +208,9 @@ public final class Lap {
 
   /** Pressure of the brakes over the element after a sample, as a share of full. */
   public double elementBrakeShareAt(int i) {
-    return Math.max(0, -elementForceAt(i)) / maxBrake;
+    int to = path.road().wrap(i + 1);
+    double closed = (closedForce[i] + closedForce[to]) / 2;
+    return Math.max(0, -elementForceAt(i) - closed) / maxBrake;
   }
 
   /**
@@ -205,8 +228,8 @@ public final class Lap {
     }
     double force = elementForceAt(from);
     int to = path.road().wrap(from + 1);
-    double engine = (engineForce[from] + engineForce[to]) / 2;
-    return force > 0 ? engine > 0 ? Math.min(1, force / engine) : 1 : 0;
+    double closed = (closedForce[from] + closedForce[to]) / 2;
+    return throttle(force, closed, (engineForce[from] + engineForce[to]) / 2);
   }
 
   /** Whether the engine turns at its limiter here. */

@@ -97,14 +97,16 @@ public final class LocalRun {
 
   /** From the part's end, where the lap's own braking curve goes on, backward to its start. */
   private void brakeBackward(int count) {
+    ClosedThrottle closed = ClosedThrottle.inGears(lap.driveline(), lap.plan());
+    double top = lap.driveline().limiterSpeedMps(lap.driveline().gears());
     for (int k = 0; k <= count; k++) {
       int i = at(k);
-      grip[i] = forces.limitW(i);
+      grip[i] = forces.limitW(i, top * top, closed);
       cap[i] = limit(i);
     }
     int end = at(count);
     braking[end] = Math.min(cap[end], square(end));
-    sweep(Acceleration.braking(forces), false).runPart(end, count, cap, braking);
+    sweep(Acceleration.braking(forces, closed), false).runPart(end, count, cap, braking);
   }
 
   private void driveForward(int count) {

@@ -37,7 +37,7 @@ public final class SpeedProfile {
     this.conditions = conditions;
     this.options = options;
     this.forces = new ForceModel(path, vehicle, conditions);
-    this.driveline = new Driveline(vehicle);
+    this.driveline = new Driveline(vehicle, conditions.model());
     this.limit = new double[path.size()];
     this.gripLimit = new double[path.size()];
     this.braking = new double[path.size()];
@@ -63,20 +63,26 @@ public final class SpeedProfile {
   }
 
   private Lap solve() {
-    lateralLimit();
+    ClosedThrottle closed = ClosedThrottle.bestGear(driveline);
+    lateralLimit(closed);
     start = slowestSample();
-    brakeBackward();
+    brakeBackward(closed);
     driveForward(Acceleration.bestGear(forces, driveline, options), braking);
     GearPlan plan = GearSearch.choose(path, forces, driveline, vehicle, options, w, braking, start);
+    if (driveline.brakes()) {
+      ClosedThrottle inGears = ClosedThrottle.inGears(driveline, plan);
+      lateralLimit(inGears);
+      brakeBackward(inGears);
+    }
     driveForward(Acceleration.inGears(forces, driveline, options, plan), limitedByGears(plan));
     return new Lap(path, forces, driveline, vehicle, conditions, plan, w, limit, converged);
   }
 
-  private void lateralLimit() {
+  private void lateralLimit(ClosedThrottle closed) {
     double top = driveline.limiterSpeedMps(driveline.gears());
     for (int i = 0; i < limit.length; i++) {
       double cap = Math.min(top, options.capAt(i));
-      gripLimit[i] = forces.limitW(i);
+      gripLimit[i] = forces.limitW(i, top * top, closed);
       limit[i] = Math.max(Sweep.LEAST_W, Math.min(gripLimit[i], cap * cap));
     }
   }
@@ -94,8 +100,8 @@ public final class SpeedProfile {
     return slowest;
   }
 
-  private void brakeBackward() {
-    Sweep sweep = new Sweep(path, gripLimit, Acceleration.braking(forces), false);
+  private void brakeBackward(ClosedThrottle closed) {
+    Sweep sweep = new Sweep(path, gripLimit, Acceleration.braking(forces, closed), false);
     int from = path.road().closed() ? start : path.size() - 1;
     runRound(sweep, from, limit, braking);
   }

@@ -38,7 +38,8 @@ public final class UsedGrip {
 
   private static double asked(Lap lap, int i, double forceN) {
     double w = lap.speedAt(i) * lap.speedAt(i);
-    double share = lap.forces().gripNeeded(i, w, Math.max(0, -forceN), Math.max(0, forceN));
+    double brakeN = Math.max(0, -forceN - lap.closedThrottleNAt(i));
+    double share = lap.forces().gripNeeded(i, w, brakeN, forceN + brakeN);
     return Math.max(SOLVED, Math.min(MOST, share));
   }
 

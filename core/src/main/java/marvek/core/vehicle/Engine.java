@@ -97,6 +97,11 @@ public final class Engine {
     return new Engine(rpm, torque, idleRpm, limiterRpm, engineBrakingNm);
   }
 
+  /** The same engine with another drag torque at a shut throttle. */
+  public Engine withEngineBrakingNm(double torque) {
+    return new Engine(rpm, torqueNm, idleRpm, limiterRpm, torque);
+  }
+
   public int points() {
     return rpm.length;
   }

@@ -29,7 +29,8 @@ public record Vehicle(
     Tyre tyre,
     Brakes brakes,
     Aero aero,
-    double rollingResistance) {
+    double rollingResistance,
+    Turning turning) {
   /** Two wheels or four. */
   public enum Kind {
     CAR,
@@ -60,6 +61,48 @@ public record Vehicle(
     }
   }
 
+  /** A vehicle that turns as others do. */
+  public Vehicle(
+      String name,
+      Kind kind,
+      double massKg,
+      double driverKg,
+      double wheelbaseM,
+      double cgHeightM,
+      double frontWeightShare,
+      double trackWidthM,
+      double bodyWidthM,
+      double lengthM,
+      Drive drive,
+      double driveFrontShare,
+      Engine engine,
+      Gearbox gearbox,
+      Tyre tyre,
+      Brakes brakes,
+      Aero aero,
+      double rollingResistance) {
+    this(
+        name,
+        kind,
+        massKg,
+        driverKg,
+        wheelbaseM,
+        cgHeightM,
+        frontWeightShare,
+        trackWidthM,
+        bodyWidthM,
+        lengthM,
+        drive,
+        driveFrontShare,
+        engine,
+        gearbox,
+        tyre,
+        brakes,
+        aero,
+        rollingResistance,
+        Turning.USUAL);
+  }
+
   /** Distance from the centre of gravity to the front axle [m]. */
   public double cgToFrontAxleM() {
     return (1 - frontWeightShare) * wheelbaseM;
@@ -77,28 +120,32 @@ public record Vehicle(
 
   /** The same vehicle with another friction of its tyres. */
   public Vehicle withTyre(Tyre other) {
-    return with(massKg, engine, gearbox, other, brakes, aero);
+    return with(massKg, engine, gearbox, other, brakes, aero, turning);
   }
 
   /** The same vehicle heavier, or lighter, by some kilograms at its centre of gravity. */
   public Vehicle heavierBy(double kg) {
-    return with(massKg + kg, engine, gearbox, tyre, brakes, aero);
+    return with(massKg + kg, engine, gearbox, tyre, brakes, aero, turning);
   }
 
   public Vehicle withEngine(Engine other) {
-    return with(massKg, other, gearbox, tyre, brakes, aero);
+    return with(massKg, other, gearbox, tyre, brakes, aero, turning);
   }
 
   public Vehicle withGearbox(Gearbox other) {
-    return with(massKg, engine, other, tyre, brakes, aero);
+    return with(massKg, engine, other, tyre, brakes, aero, turning);
   }
 
   public Vehicle withBrakes(Brakes other) {
-    return with(massKg, engine, gearbox, tyre, other, aero);
+    return with(massKg, engine, gearbox, tyre, other, aero, turning);
   }
 
   public Vehicle withAero(Aero other) {
-    return with(massKg, engine, gearbox, tyre, brakes, other);
+    return with(massKg, engine, gearbox, tyre, brakes, other, turning);
+  }
+
+  public Vehicle withTurning(Turning other) {
+    return with(massKg, engine, gearbox, tyre, brakes, aero, other);
   }
 
   private Vehicle with(
@@ -107,7 +154,8 @@ public record Vehicle(
       Gearbox otherGearbox,
       Tyre otherTyre,
       Brakes otherBrakes,
-      Aero otherAero) {
+      Aero otherAero,
+      Turning otherTurning) {
     return new Vehicle(
         name,
         kind,
@@ -126,6 +174,7 @@ public record Vehicle(
         otherTyre,
         otherBrakes,
         otherAero,
-        rollingResistance);
+        rollingResistance,
+        otherTurning);
   }
 }

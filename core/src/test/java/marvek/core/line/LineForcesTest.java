@@ -142,7 +142,7 @@ class LineForcesTest {
   @Test
   void theEnginesForceIsTheBestGears() {
     Lap lap = circle(TestVehicles.clubCar());
-    SmoothDrive engine = new SmoothDrive(lap.driveline());
+    SmoothForce engine = SmoothForce.drive(lap.driveline());
     for (double v = 5; v < 0.95 * engine.topSpeedMps(); v += 1.7) {
       double best = lap.driveline().bestForceN(v);
       double around =

@@ -274,7 +274,7 @@ class FreeBodyTest {
     near(forces.tractionN(body.i, body.w), drive);
     near(forces.brakeN(body.i, body.w), brake);
     double resistance = forces.resistanceN(body.i, body.w);
-    near(forces.netBrakeN(body.i, body.w), brake + resistance);
+    near(forces.netBrakeN(body.i, body.w, 0), brake + resistance);
     near(forces.netDriveN(body.i, body.w, 500), Math.min(500, drive) - resistance);
     near(forces.netDriveN(body.i, body.w, 1e6), drive - resistance);
     near(forces.netDriveN(body.i, body.w, 0), -resistance);

@@ -10,6 +10,7 @@ import marvek.core.TestRoads;
 import marvek.core.TestVehicles;
 import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
+import marvek.core.conditions.Conditions;
 import marvek.core.vehicle.Gearbox;
 import marvek.core.vehicle.Vehicle;
 import org.junit.jupiter.api.Test;
@@ -98,7 +99,7 @@ class GearChoiceTest {
 
   /** Speed from which the next gear pulls harder. */
   private static double quickest(Vehicle car, int gear) {
-    Driveline driveline = new Driveline(car);
+    Driveline driveline = new Driveline(car, Conditions.Model.PLAIN);
     double v = 5;
     while (v < driveline.limiterSpeedMps(gear)
         && driveline.forceN(gear, v) > driveline.forceN(gear + 1, v)) {

@@ -93,7 +93,12 @@ class SweepTest {
     }
     assertThat(w[341]).isZero();
     w[300] = 144;
-    new Sweep(CIRCLE, limit, Acceleration.braking(lap.forces()), false).runPart(300, 40, cap, w);
+    new Sweep(
+            CIRCLE,
+            limit,
+            Acceleration.braking(lap.forces(), ClosedThrottle.bestGear(lap.driveline())),
+            false)
+        .runPart(300, 40, cap, w);
     for (int i = 299; i >= 260; i--) {
       assertThat(Math.sqrt(w[i])).isCloseTo(lap.speedAt(i), within(1e-6));
     }

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.stream.IntStream;
 import marvek.core.InvalidValueException;
 import marvek.core.TestVehicles;
+import marvek.core.conditions.Conditions;
 import marvek.core.profile.Driveline;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -32,7 +33,7 @@ class VehicleTest {
   /** Textbook relation F = T·i·η/r, v = ω·r/i (Gillespie, ch. 2; from memory). */
   @Test
   void wheelForceAndSpeedFollowTheRatios() {
-    Driveline driveline = new Driveline(TestVehicles.clubCar());
+    Driveline driveline = new Driveline(TestVehicles.clubCar(), Conditions.Model.PLAIN);
     double ratio = 1.6 * 3.9;
     double speed = 5200 * Math.PI / 30 * 0.33 / ratio;
     assertThat(driveline.speedMps(3, 5200)).isCloseTo(speed, within(1e-9));
@@ -43,7 +44,7 @@ class VehicleTest {
 
   @Test
   void theBestGearHasTheLargestForce() {
-    Driveline driveline = new Driveline(TestVehicles.clubCar());
+    Driveline driveline = new Driveline(TestVehicles.clubCar(), Conditions.Model.PLAIN);
     for (double v = 5; v < 66; v += 0.37) {
       double most = 0;
       double speed = v;

@@ -1,26 +1,36 @@
 package marvek.core.line;
 
+import java.util.function.DoubleUnaryOperator;
 import marvek.core.numeric.Jet;
 import marvek.core.profile.Driveline;
 
 /**
- * Wheel force at full throttle in the best gear as a smooth function of the speed: a cubic B-spline
- * over values a metre a second apart, so that where one gear takes over from another there is no
- * kink.
+ * A force at the wheels as a smooth function of the speed: a cubic B-spline over values a metre a
+ * second apart, so that where one gear takes over from another there is no kink.
  */
-final class SmoothDrive {
+final class SmoothForce {
   private static final double CELL_MPS = 1;
 
   private final double[] force;
   private final double top;
 
-  SmoothDrive(Driveline driveline) {
+  private SmoothForce(Driveline driveline, DoubleUnaryOperator at) {
     top = driveline.limiterSpeedMps(driveline.gears());
     int cells = (int) Math.ceil(top / CELL_MPS) + 4;
     force = new double[cells];
     for (int c = 0; c < cells; c++) {
-      force[c] = driveline.bestForceN(Math.min(Math.max(0, c - 1) * CELL_MPS, 0.9999 * top));
+      force[c] = at.applyAsDouble(Math.min(Math.max(0, c - 1) * CELL_MPS, 0.9999 * top));
     }
+  }
+
+  /** What the engine drives with at full throttle in the best gear. */
+  static SmoothForce drive(Driveline driveline) {
+    return new SmoothForce(driveline, driveline::bestForceN);
+  }
+
+  /** What it brakes with at a shut throttle in that gear. */
+  static SmoothForce closed(Driveline driveline) {
+    return new SmoothForce(driveline, v -> driveline.closedThrottleN(driveline.bestGear(v)));
   }
 
   double topSpeedMps() {
