@@ -27,6 +27,7 @@ export function testTrace(): Trace {
     grade_pct: each(() => 3),
     banking_deg: each(() => 0),
     grip_pct: each(() => 50),
+    limit: each(() => 0),
     allowedLeft_m: each(() => 6),
     allowedRight_m: each(() => 6),
     carLength_m: 4,

@@ -2641,6 +2641,8 @@ export interface components {
             drive: "front" | "rear" | "all";
             driveFrontShare?: number;
             driver_kg?: number;
+            /** @description yaw inertia over mass and the distances of both axles from the centre of gravity; 0.9 where it is not given */
+            dynamicIndex?: number;
             engine: {
                 engineBraking_nm?: number;
                 idle_rpm?: number;
@@ -2662,6 +2664,8 @@ export interface components {
             };
             /** @enum {unknown} */
             kind: "car" | "motorcycle";
+            /** @description rate at which a rider leans a motorcycle on the line; 60 where it is not given */
+            leanRate_dps?: number;
             length_m: number;
             /** @description without driver and fuel */
             mass_kg: number;
@@ -2679,6 +2683,8 @@ export interface components {
             /** @constant */
             version: 1;
             wheelbase_m: number;
+            /** @description rate at which a driver lets a car's turning grow on the line; 100 where it is not given */
+            yawAcceleration_dps2?: number;
         } & unknown;
         /** @description A draft, and numbers of its car that are changed, by their pointers into the car's file. */
         BookCarChangedBody: {
@@ -2717,6 +2723,11 @@ export interface components {
             humidity_pct: number;
             /** @description kept from the white line by the line that is searched */
             margin_m?: number;
+            /**
+             * @description whether a car's axles are told apart and the engine brakes; absent means plain
+             * @enum {unknown}
+             */
+            model?: "axles" | "plain";
             /** @description parts of the lap whose surface is another than the rest's */
             parts?: components["schemas"]["BookSurfacePart"][];
             pedalChange_s: number;
@@ -2876,6 +2887,8 @@ export interface components {
             }[];
         };
         /** @enum {unknown} */
+        BookLimiting: "front" | "rear" | "both" | "wheel-lifts" | "engine" | "brakes" | "tyres";
+        /** @enum {unknown} */
         BookLine: "smooth" | "fastest" | "centreline";
         BookMark: {
             cautions?: string[];
@@ -3016,6 +3029,12 @@ export interface components {
             };
             /** @description largest lean of a motorcycle */
             lean_deg?: number;
+            /** @description what holds a car back in each phase of the corner, where its axles are told apart */
+            limiting?: {
+                braking?: components["schemas"]["BookLimiting"];
+                entry?: components["schemas"]["BookLimiting"];
+                exit?: components["schemas"]["BookLimiting"];
+            };
             /** @description what the track limits allow; metres that the body's outer edge may be beyond the white line */
             limits?: {
                 apex: components["schemas"]["BookEdge"];
@@ -3868,6 +3887,12 @@ export interface components {
         /** @description A gear held through the corner. */
         CornerGearsInCorner: {
             beyondLimiter: boolean;
+            /**
+             * Format: double
+             * @description by how much later the brakes are needed if the whole braking is done in so
+             *          much lower or higher gears; null where there is none, or no engine braking
+             */
+            brakeMovedM?: number | null;
             /** @description whether the model takes it */
             chosen: boolean;
             /** Format: int32 */
@@ -5595,6 +5620,11 @@ export interface components {
             left_m: number[];
             /** Format: double */
             length_m: number;
+            /**
+             * @description which axle is at its limit: 1 the front, 2 the rear, 3 both, 4 a wheel lifts; 0
+             *          where none is, or where they are not told apart
+             */
+            limit: number[];
             marks: components["schemas"]["Mark"][];
             offset_m: number[];
             remarks: components["schemas"]["Remark"][];

@@ -12,6 +12,9 @@ export type OwnPoint = Schemas['BookOwnPoint'];
 export type Stakes = Schemas['BookStakes'];
 export type Driven = Schemas['BookDriven'];
 export type CornerPage = Schemas['BookPage'];
+/** What holds a car back in each phase of a corner. */
+export type PhaseLimits = NonNullable<CornerPage['limiting']>;
+export type Limiting = NonNullable<PhaseLimits['entry']>;
 export type Direction = CornerPage['direction'];
 export type Conditions = Schemas['BookConditions'];
 export type SurfacePart = Schemas['BookSurfacePart'];

@@ -134,6 +134,25 @@
       onchange={(e) => set({ at: e.currentTarget.value || undefined })}
     />
   </label>
+  <label class="flex items-center justify-between gap-2 pt-1">
+    <span>Model</span>
+    <select
+      class="select h-11 w-52"
+      value={c.model ?? 'plain'}
+      data-model
+      onchange={(e) => set({ model: e.currentTarget.value as Conditions['model'] })}
+    >
+      <option value="axles">axles told apart</option>
+      <option value="plain">plain, for comparison</option>
+    </select>
+  </label>
+  {#if (c.model ?? 'plain') === 'plain'}
+    <p class="text-neutral pt-1" data-plain>
+      The plain model knows the car as a whole and no engine braking. Axles told apart, it brakes a
+      few metres earlier and mostly loses one to two per cent: choose them to see it here, as a
+      draft.
+    </p>
+  {/if}
   {#if sky}
     <p class="text-neutral pt-1" data-sky>
       {#if sky.elevation_deg > 0}Sun {Math.round(sky.elevation_deg)}° high from {Math.round(

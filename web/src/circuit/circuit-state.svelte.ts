@@ -88,6 +88,7 @@ export class CircuitState extends Working {
       gear: [],
       time_s: [],
       grip_pct: [],
+      limit: [],
       allowedLeft_m: [],
       allowedRight_m: [],
       carLength_m: 0,

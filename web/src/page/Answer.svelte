@@ -5,7 +5,7 @@
   import { between, cornerSeconds } from '../strip/lap-axis';
   import { gain, lapTime } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
-  import { drivenWords } from './words';
+  import { drivenWords, limitWords } from './words';
 
   const { page }: { page: CornerPage } = $props();
   const book = useBook();
@@ -26,6 +26,7 @@
     return `${way} ${metres < 0 ? 'before' : 'past'} the turn-in`;
   }
   const across = (m: number) => preferences.acrossText(m);
+  const limits = $derived(page.limiting ? limitWords(page.limiting) : '');
 </script>
 
 <!-- What the model says of the draft: the corner with its straight, and the lap. -->
@@ -58,5 +59,8 @@
         ? ''
         : `; lean ${Math.round(page.lean_deg)}°`}.
     </p>
+  {/if}
+  {#if limits}
+    <p class="text-neutral leading-snug" data-limiting>At the limit: {limits}.</p>
   {/if}
 </div>

@@ -4,6 +4,7 @@
   import { gain } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
   import { usePage } from './page-context';
+  import type { CornerGears } from '../api/answers';
   import type { Panels } from './panels.svelte';
 
   const { panels }: { panels: Panels } = $props();
@@ -15,6 +16,12 @@
   function pastApex(station: number): string {
     const metres = between(book.view!.trace, page().apexes[0].at_m, station);
     return `${preferences.lengthText(Math.abs(metres))} ${metres < 0 ? 'before' : 'past'} the apex`;
+  }
+  /** Whether the engine's braking moves a brake point in any of the gears. */
+  const braked = $derived(gears?.inCorner.some((held) => held.brakeMovedM != null));
+  function moved({ chosen, brakeMovedM: metres }: CornerGears['inCorner'][number]): string {
+    if (metres == null || Math.abs(metres) < 0.5) return chosen ? '' : 'the same';
+    return `${preferences.lengthText(Math.abs(metres))} ${metres < 0 ? 'earlier' : 'later'}`;
   }
   function rear(asked: number): string {
     return asked > 1.02 ? `to ${Math.round(100 / asked)} % at first` : 'flat at once';
@@ -30,6 +37,7 @@
         <th scope="col">against the model's</th>
         <th scope="col">at the slowest place</th>
         <th scope="col">throttle half-way to full</th>
+        {#if braked}<th scope="col">brake point</th>{/if}
       </tr>
     </thead>
     <tbody>
@@ -43,6 +51,7 @@
           </td>
           <td>{held.beyondLimiter ? '–' : rpm(held.rpm)}</td>
           <td>{held.beyondLimiter ? '–' : rear(held.rearAsked)}</td>
+          {#if braked}<td data-brake-moved>{held.beyondLimiter ? '–' : moved(held)}</td>{/if}
         </tr>
       {/each}
     </tbody>

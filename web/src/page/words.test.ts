@@ -6,6 +6,7 @@ import {
   drivenWords,
   edgeWords,
   gearsBetween,
+  limitWords,
   markWords,
   ruleWords,
   turnsInFirst,
@@ -158,5 +159,21 @@ describe('what comes of driving a page', () => {
       "Not made: leaves the road 80 m past the turn-in, by 2.3 m; asks for 120 % of the tyres' grip, 47 m past the turn-in",
     );
     expect(drivenWords({ ...off, beyond_m: 84 }, across, past)).toContain('by more than 10.0 m');
+  });
+});
+
+describe('what is the limit', () => {
+  it('names the axle in each phase, and nothing where nothing is', () => {
+    expect(limitWords({ braking: 'rear', entry: 'rear', exit: 'front' })).toBe(
+      'braking, the rear locks first; on the way in, the rear comes round first; on the way out, the front pushes first',
+    );
+    expect(limitWords({ exit: 'engine' })).toBe('on the way out, the engine');
+    expect(limitWords({})).toBe('');
+  });
+
+  it('says once what holds on the way in and out', () => {
+    expect(limitWords({ braking: 'both', entry: 'both', exit: 'both' })).toBe(
+      'braking, both axles together; on the way in and out, both axles together',
+    );
   });
 });

@@ -1,6 +1,15 @@
 import { say } from '../say/say.svelte';
 import type { School } from '../api/answers';
-import type { CornerPage, Driven, Edge, KerbUse, MarkReference, TraceCorner } from '../api/types';
+import type {
+  CornerPage,
+  Driven,
+  Edge,
+  KerbUse,
+  Limiting,
+  MarkReference,
+  PhaseLimits,
+  TraceCorner,
+} from '../api/types';
 
 const AT_THE_MARK_M = 2.5;
 
@@ -152,4 +161,34 @@ export function drivenWords(
   if (driven.locked_m >= 1) parts.push('a wheel locks');
   if (driven.spun_m >= 1) parts.push('a wheel spins');
   return parts.join('; ');
+}
+
+const IN_THE_BEND: Record<Limiting, string> = {
+  front: 'the front pushes first',
+  rear: 'the rear comes round first',
+  both: 'both axles together',
+  'wheel-lifts': 'a wheel lifts',
+  engine: 'the engine',
+  brakes: 'the brakes',
+  tyres: 'the tyres',
+};
+
+const STRAIGHT_ON: Partial<Record<Limiting, string>> = {
+  front: 'the front locks first',
+  rear: 'the rear locks first',
+  'wheel-lifts': 'the rear wheels lift',
+};
+
+/** What is the limit in each phase of a corner: "braking, the rear locks first; …". */
+export function limitWords({ braking, entry, exit }: PhaseLimits): string {
+  const inAndOut =
+    entry && entry === exit
+      ? [`on the way in and out, ${IN_THE_BEND[entry]}`]
+      : [
+          entry && `on the way in, ${IN_THE_BEND[entry]}`,
+          exit && `on the way out, ${IN_THE_BEND[exit]}`,
+        ];
+  return [braking && `braking, ${STRAIGHT_ON[braking] ?? IN_THE_BEND[braking]}`, ...inAndOut]
+    .filter(Boolean)
+    .join('; ');
 }

@@ -58,8 +58,8 @@
   }: Props = $props();
 
   /** On a telephone words and figures keep their size: there is less road beside them. */
-  const WIDE = { width: 620, left: 172, right: 234, columns: 104 };
-  const NARROW = { width: 470, left: 162, right: 196, columns: 68 };
+  const WIDE = { width: 620, left: 172, right: 248, columns: 104 };
+  const NARROW = { width: 470, left: 162, right: 210, columns: 68 };
   const NARROW_HEIGHT_PX = 760;
   const narrow = new MediaQuery('screen and (width < 560px)');
   const size = $derived(narrow.current ? NARROW : WIDE);

@@ -12,31 +12,58 @@ export interface GearBlock {
 }
 
 /** Gears along the window, from the bottom up. */
-export function gearBlocks(frame: StripFrame): GearBlock[] {
-  const { trace, window, along } = frame;
-  const blocks: GearBlock[] = [];
+export const gearBlocks = (frame: StripFrame): GearBlock[] =>
+  blocks(frame, frame.trace.gear).map(({ value, from, to }) => ({
+    gear: value,
+    top: frame.along(to),
+    bottom: frame.along(from),
+  }));
+
+/** Stretches of the window on which a column of whole numbers stays the same. */
+function blocks(
+  frame: StripFrame,
+  column: number[],
+): { value: number; from: number; to: number }[] {
+  const { window, trace } = frame;
   const step = trace.step_m;
+  const found: { value: number; from: number; to: number }[] = [];
   let begin = 0;
-  let gear = gearAt(frame, 0);
+  let value = wholeAt(frame, column, 0);
   for (let d = step; d <= window.length + step; d += step) {
     const end = d > window.length;
-    if (end || gearAt(frame, d) !== gear) {
-      const to = Math.min(d, window.length);
-      blocks.push({ gear, top: along(to), bottom: along(begin) });
+    if (end || wholeAt(frame, column, d) !== value) {
+      found.push({ value, from: begin, to: Math.min(d, window.length) });
       begin = d;
-      if (!end) gear = gearAt(frame, d);
+      if (!end) value = wholeAt(frame, column, d);
     }
   }
-  return blocks;
+  return found;
 }
 
-/** Gears are whole: the sample before the place counts. */
-function gearAt(frame: StripFrame, d: number): number {
+/** The sample before the place counts. */
+function wholeAt(frame: StripFrame, column: number[], d: number): number {
   const { trace } = frame;
   const s = frame.window.from + d;
   const wrapped = trace.closed ? ((s % trace.length_m) + trace.length_m) % trace.length_m : s;
-  return trace.gear[Math.min(trace.gear.length - 1, Math.floor(wrapped / trace.step_m + 1e-6))];
+  return column[Math.min(column.length - 1, Math.floor(wrapped / trace.step_m + 1e-6))];
 }
+
+/** A stretch on which an axle, or a lifting wheel, is the limit. */
+export interface LimitBlock {
+  /** 1 the front axle, 2 the rear one, 3 both, 4 a wheel lifts. */
+  by: number;
+  top: number;
+  bottom: number;
+}
+
+/** Shorter ones are not seen. */
+const LEAST_LIMIT_M = 4;
+
+/** What the tyres are the limit of along the window, from the bottom up. */
+export const limitBlocks = (frame: StripFrame): LimitBlock[] =>
+  blocks(frame, frame.trace.limit)
+    .filter(({ value, from, to }) => value > 0 && to - from >= LEAST_LIMIT_M)
+    .map(({ value, from, to }) => ({ by: value, top: frame.along(to), bottom: frame.along(from) }));
 
 /** A speed worth reading. */
 export interface SpeedNote {

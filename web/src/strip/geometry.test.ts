@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { testPage, testTrace } from '../test-lap';
-import { gearBlocks, secondTicks, speedNotes } from './columns';
+import { gearBlocks, limitBlocks, secondTicks, speedNotes } from './columns';
 import { frameOf } from './frame';
 import {
   bendTeeth,
@@ -205,6 +205,19 @@ describe('marks and plates', () => {
 });
 
 describe('the columns', () => {
+  it('has a bar where an axle is the limit, and none for what is not seen', () => {
+    const column = trace.limit.map((_, i) => {
+      const s = 2 * i;
+      return s >= 210 && s < 240 ? 2 : s >= 240 && s < 242 ? 3 : s >= 300 && s < 340 ? 1 : 0;
+    });
+    const bars = limitBlocks({ ...frame, trace: { ...trace, limit: column } });
+    expect(bars.map((bar) => bar.by)).toEqual([2, 1]);
+    const metres = (bar: { top: number; bottom: number }) =>
+      frame.along.invert(bar.top) - frame.along.invert(bar.bottom);
+    expect(metres(bars[0])).toBeCloseTo(30, 0);
+    expect(metres(bars[1])).toBeCloseTo(40, 0);
+  });
+
   it('stacks the gears as they are used', () => {
     const blocks = gearBlocks(frame);
     expect(blocks.map((b) => b.gear)).toEqual([5, 3, 4]);

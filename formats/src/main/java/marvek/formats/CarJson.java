@@ -11,6 +11,7 @@ import marvek.core.vehicle.Aero;
 import marvek.core.vehicle.Brakes;
 import marvek.core.vehicle.Engine;
 import marvek.core.vehicle.Gearbox;
+import marvek.core.vehicle.Turning;
 import marvek.core.vehicle.Tyre;
 import marvek.core.vehicle.Vehicle;
 import tools.jackson.databind.JsonNode;
@@ -22,8 +23,7 @@ public final class CarJson {
   private final List<String> assumed = new ArrayList<>();
 
   /** Members that are read and that the model does not compute with yet. */
-  private static final List<String> WITHOUT_EFFECT =
-      List.of("/engine/engineBraking_nm", "/driveFrontShare", "/trackWidth_m");
+  private static final List<String> WITHOUT_EFFECT = List.of("/driveFrontShare", "/trackWidth_m");
 
   private CarJson() {}
 
@@ -127,7 +127,16 @@ public final class CarJson {
             brakes.number("maxForce_n"),
             car ? brakes.number("frontShare") : brakes.number("frontShare", 0.5)),
         new Aero(aero.number("cdA_m2"), number(aero, "clA_m2", 0), number(aero, "frontShare", 0.5)),
-        number(top, "rollingResistance", 0.014));
+        number(top, "rollingResistance", 0.014),
+        turning(top));
+  }
+
+  /** What is usual is not worth a word. */
+  private static Turning turning(JsonPlace top) {
+    return new Turning(
+        top.number("dynamicIndex", Turning.USUAL.dynamicIndex()),
+        top.number("yawAcceleration_dps2", Turning.USUAL.yawAccelerationDps2()),
+        top.number("leanRate_dps", Turning.USUAL.leanRateDps()));
   }
 
   private static Engine engine(JsonPlace engine) {

@@ -1,6 +1,7 @@
 package marvek.formats;
 
 import marvek.core.vehicle.Engine;
+import marvek.core.vehicle.Turning;
 import marvek.core.vehicle.Vehicle;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -37,7 +38,22 @@ public final class CarJsonWriter {
         .put("clA_m2", rounded(v.aero().clAM2(), 4))
         .put("frontShare", rounded(v.aero().frontShare(), 3));
     car.put("rollingResistance", rounded(v.rollingResistance(), 4));
+    turning(car, v.turning());
     return car;
+  }
+
+  /** What is usual is left out, as files did before. */
+  private static void turning(ObjectNode car, Turning turning) {
+    Turning usual = Turning.USUAL;
+    if (turning.dynamicIndex() != usual.dynamicIndex()) {
+      car.put("dynamicIndex", rounded(turning.dynamicIndex(), 3));
+    }
+    if (turning.yawAccelerationDps2() != usual.yawAccelerationDps2()) {
+      car.put("yawAcceleration_dps2", rounded(turning.yawAccelerationDps2(), 1));
+    }
+    if (turning.leanRateDps() != usual.leanRateDps()) {
+      car.put("leanRate_dps", rounded(turning.leanRateDps(), 1));
+    }
   }
 
   private static void engine(ObjectNode node, Engine engine) {

@@ -15,8 +15,11 @@ import marvek.core.page.Lean;
 import marvek.core.page.LineChoice;
 import marvek.core.page.OwnValues;
 import marvek.core.page.PageField;
+import marvek.core.page.PhaseLimits;
 import marvek.core.page.Stakes;
+import marvek.core.profile.Limiting;
 import marvek.core.reference.Reference;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -79,6 +82,8 @@ public final class RevisionJson {
       driven(page.putObject("driven"), reference.driven().get(i));
       Lean.deg(reference.lap(), reference.pages().get(i))
           .ifPresent(lean -> page.put("lean_deg", rounded(lean, 1)));
+      PhaseLimits.of(reference.lap(), reference.pages().get(i))
+          .ifPresent(limits -> limiting(page.putObject("limiting"), limits));
       pages.add(page);
     }
     return node;
@@ -143,6 +148,18 @@ public final class RevisionJson {
         mark(written, "target", point.target());
         choices(written, point.choices());
       }
+    }
+  }
+
+  private static void limiting(ObjectNode node, PhaseLimits limits) {
+    put(node, "braking", limits.braking());
+    put(node, "entry", limits.entry());
+    put(node, "exit", limits.exit());
+  }
+
+  private static void put(ObjectNode node, String name, @Nullable Limiting limiting) {
+    if (limiting != null) {
+      node.put(name, Spelled.of(limiting));
     }
   }
 

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
 import java.nio.charset.StandardCharsets;
+import marvek.core.vehicle.Turning;
 import marvek.core.vehicle.Vehicle;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -28,7 +29,22 @@ class CarJsonTest {
     assertThat(car.aero().clAM2()).isEqualTo(tree.at("/aero/clA_m2").asDouble(0));
     // Nothing was assumed; what the model does not compute with is said.
     assertThat(CarJson.read(DemoFiles.car()).words())
-        .containsExactly("engineBraking_nm, trackWidth_m are kept and do not change the lap yet.");
+        .containsExactly("trackWidth_m is kept and does not change the lap yet.");
+  }
+
+  /** How it turns is read and written where it is not the usual, and not assumed aloud. */
+  @Test
+  void howACarTurnsIsReadAndWritten() {
+    assertThat(CarJson.read(DemoFiles.car()).value().turning()).isEqualTo(Turning.USUAL);
+    assertThat(CarJsonWriter.write(CarJson.read(DemoFiles.car()).value()).has("dynamicIndex"))
+        .isFalse();
+    ObjectNode tree = DemoFiles.car();
+    tree.put("dynamicIndex", 0.82).put("yawAcceleration_dps2", 140).put("leanRate_dps", 75);
+    Vehicle car = CarJson.read(tree).value();
+    assertThat(car.turning()).isEqualTo(new Turning(0.82, 140, 75));
+    assertThat(CarJson.read(CarJsonWriter.write(car)).value().turning()).isEqualTo(car.turning());
+    tree.put("dynamicIndex", 5);
+    assertThat(refused(tree).pointer()).isEqualTo("/dynamicIndex");
   }
 
   @Test
@@ -36,7 +52,7 @@ class CarJsonTest {
     ObjectNode tree = DemoFiles.car();
     tree.put("trackWidth_m", 0.0);
     ((ObjectNode) tree.get("engine")).put("engineBraking_nm", 0);
-    assertThat(CarJson.read(tree).words()).noneMatch(w -> w.contains("do not change"));
+    assertThat(CarJson.read(tree).words()).noneMatch(w -> w.contains("not change"));
   }
 
   @Test

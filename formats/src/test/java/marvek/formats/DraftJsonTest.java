@@ -43,11 +43,24 @@ class DraftJsonTest {
         "{\"gripUsed\": \"all\"} | /conditions/gripUsed",
         "{\"gripUsed\": 1.4} | /conditions/gripUsed",
         "{\"windSpeed_mps\": -3} | /conditions/windSpeed_mps",
-        "{\"tyres\": 4} | /conditions/tyres"
+        "{\"tyres\": 4} | /conditions/tyres",
+        "{\"model\": \"exact\"} | /conditions/model"
       })
   void aBadConditionIsNamed(String json, String pointer) {
     BadFileException e = catchThrowableOfType(BadFileException.class, () -> conditions(json));
     assertThat(e.pointer()).isEqualTo(pointer);
+  }
+
+  /**
+   * What is stored keeps its meaning: a file that says nothing of its model was the plain one's.
+   */
+  @Test
+  void theModelIsWrittenWhereItIsNotThePlainOne() {
+    assertThat(conditions("{}").model()).isEqualTo(Conditions.Model.PLAIN);
+    assertThat(ConditionsJson.write(Conditions.DEFAULT).has("model")).isFalse();
+    assertThat(ConditionsJson.write(Conditions.OF_NEW_BOOKS).path("model").asString())
+        .isEqualTo("axles");
+    assertThat(conditions("{\"model\": \"axles\"}")).isEqualTo(Conditions.OF_NEW_BOOKS);
   }
 
   /** A page's own member, sent back as a driver's value, would be dropped without a word. */

@@ -141,6 +141,31 @@ class BookTest {
     assertThat(answer.status().value()).isEqualTo(404);
   }
 
+  /** A new book tells axles apart unless it is told not to; a day of it is computed as it is. */
+  @Test
+  void aNewBookTellsAxlesApart() {
+    assertThat(madeWith(Map.of("gripUsed", 0.9)).at("/conditions/model").asString())
+        .isEqualTo("axles");
+    JsonNode plain = madeWith(Map.of("gripUsed", 0.9, "model", "plain"));
+    assertThat(plain.path("conditions").has("model")).isFalse();
+    assertThat(plain.at("/pages/0").has("limiting")).isFalse();
+  }
+
+  private JsonNode madeWith(Map<String, Object> conditions) {
+    Scripts.Answer made =
+        scripts.post(
+            "/api/books",
+            Map.of(
+                "circuitId",
+                demo.path("circuitId").asString(),
+                "carId",
+                demo.path("carId").asString(),
+                "conditions",
+                conditions));
+    assertThat(made.status().value()).isEqualTo(201);
+    return scripts.get("/api/books/" + made.body().path("id").asString() + "/revisions/1").body();
+  }
+
   @Test
   void exportImportExportIsByteForByteTheSame() {
     byte[] first = scripts.download("/api/books/" + id(demo) + "/export");

@@ -83,7 +83,7 @@ class ImportTest {
     assertThat(circuit.body().path("corners").asInt(0)).isEqualTo(13);
     assertThat(car.status().value()).isEqualTo(201);
     assertThat(car.body().path("warnings")).hasSize(1);
-    assertThat(car.body().at("/warnings/0").asString()).contains("engineBraking_nm");
+    assertThat(car.body().at("/warnings/0").asString()).contains("trackWidth_m");
   }
 
   @Test

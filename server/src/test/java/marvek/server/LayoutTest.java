@@ -131,8 +131,8 @@ class LayoutTest {
   @Test
   void aBookThatMovesHasItsTouchedPagesMarked() {
     Place place = newPlace();
-    JsonNode first =
-        scripts.get("/api/books/" + place.book() + "/revisions/1").body().at("/pages/0");
+    JsonNode kept = scripts.get("/api/books/" + place.book() + "/revisions/1").body();
+    JsonNode first = kept.at("/pages/0");
     assertThat(first.at("/brake/target/mark").asString()).isEqualTo("150 board");
     scripts.post(
         "/api/books/" + place.book() + "/revisions",
@@ -141,6 +141,8 @@ class LayoutTest {
             1,
             "reason",
             "tried",
+            "conditions",
+            kept.path("conditions"),
             "ownValues",
             List.of(Map.of("corner", 9, "notes", "mind the wall"))));
     ObjectNode edits = edits(place.circuit());

@@ -45,6 +45,7 @@ public final class Path {
     }
     measureCurvature();
     measureElements();
+    bendInSpace();
   }
 
   /** The centreline itself. */
@@ -83,7 +84,7 @@ public final class Path {
     return surface;
   }
 
-  /** Curvature of the circle through three neighbours: exact on arcs at any spacing. */
+  /** Of the plan, by the circle through three neighbours: exact on arcs at any spacing. */
   private void measureCurvature() {
     for (int i = 0; i < size; i++) {
       int a = road.wrap(i - 1);
@@ -124,6 +125,17 @@ public final class Path {
     if (!road.closed()) {
       gradeFraction[size - 1] = Math.tan(road.gradeAt(size - 1));
       verticalCurvature[size - 1] = road.verticalCurvatureAt(size - 1);
+    }
+  }
+
+  /**
+   * On a grade a path is longer than its plan and bends less: a helix of radius r and grade θ by
+   * cos²θ/r (any geometry of curves, e.g. do Carmo, <i>Differential Geometry of Curves and
+   * Surfaces</i>, 1-5, from memory). The normal of the bend stays level.
+   */
+  private void bendInSpace() {
+    for (int i = 0; i < size; i++) {
+      curvature[i] /= 1 + gradeFraction[i] * gradeFraction[i];
     }
   }
 
@@ -170,7 +182,7 @@ public final class Path {
     return distance[i];
   }
 
-  /** Curvature of the path itself [1/m], positive in a left-hander. */
+  /** Level part of the curvature of the path in space [1/m], positive in a left-hander. */
   public double curvatureAt(int i) {
     return curvature[i];
   }

@@ -1,6 +1,7 @@
 package marvek.core.circuit;
 
 import marvek.core.InvalidValueException;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A centreline as it was surveyed: points in order of travel with the widths to the white lines and
@@ -28,9 +29,10 @@ public final class Survey {
   private final boolean closed;
 
   /** The road through it, once somebody asked for it: the costly part of reading a circuit. */
-  private volatile Road road;
+  private volatile @Nullable Fitted fitted;
 
-  private volatile double roadSmoothing;
+  /** A road with the smoothing that it was fitted with; one value, so that nobody sees half. */
+  private record Fitted(double smoothing, Road road) {}
 
   /**
    * @throws InvalidValueException naming the field and the index of the point, if a value is not
@@ -133,13 +135,12 @@ public final class Survey {
 
   /** The road through the points at the default step; computed once for a smoothing. */
   Road road(double smoothing) {
-    Road known = road;
-    if (known == null || roadSmoothing != smoothing) {
-      known = Road.through(this, smoothing);
-      roadSmoothing = smoothing;
-      road = known;
+    Fitted known = fitted;
+    if (known == null || known.smoothing != smoothing) {
+      known = new Fitted(smoothing, Road.through(this, smoothing));
+      fitted = known;
     }
-    return known;
+    return known.road;
   }
 
   /** Plan distance from point i to the next one [m]; wraps on a closed survey. */

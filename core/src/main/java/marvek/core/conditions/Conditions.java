@@ -105,6 +105,9 @@ public record Conditions(
   public static final Conditions DEFAULT =
       new Conditions(Surface.DRY, TyreState.WARM, 0.97, 0, 0.15, 0.25, 18, 1013.25, 0, 0, 0);
 
+  /** The same day with the axles of a car told apart: what new books begin with. */
+  public static final Conditions OF_NEW_BOOKS = DEFAULT.but().model(Model.AXLES).build();
+
   public Conditions {
     parts = List.copyOf(parts);
     if (parts.size() > MOST_PARTS) {

@@ -47,11 +47,13 @@ final class PedalTrace implements Pedals {
   private final double stepM;
   private final double[] brake;
   private final double[] throttle;
+  private final Grips grips;
 
-  private PedalTrace(double stepM, double[] brake, double[] throttle) {
+  private PedalTrace(double stepM, double[] brake, double[] throttle, Grips grips) {
     this.stepM = stepM;
     this.brake = brake;
     this.throttle = throttle;
+    this.grips = grips;
   }
 
   /**
@@ -68,7 +70,7 @@ final class PedalTrace implements Pedals {
       brake[k] = lap.elementBrakeShareAt(i);
       throttle[k] = lap.elementThrottleShareAt(i);
     }
-    PedalTrace own = new PedalTrace(road.stepM(), brake, throttle);
+    PedalTrace own = new PedalTrace(road.stepM(), brake, throttle, Grips.of(lap, part));
     return points.brakes() ? own.footMoving(lap, used, part, points) : own;
   }
 
@@ -131,7 +133,52 @@ final class PedalTrace implements Pedals {
         foot[k] = Math.max(0, -factor) * throttleShare(Math.min(at, points.actM()));
       }
     }
-    return new PedalTrace(stepM, pressure, foot);
+    PedalTrace pressed = new PedalTrace(stepM, pressure, foot, grips);
+    pressed.easeOff(points.actM(), fittedM);
+    return pressed;
+  }
+
+  /**
+   * A foot that feels the tyres presses no more on either pedal, nor lifts more, than they hold.
+   */
+  private void easeOff(double fromM, double toM) {
+    for (int k = 0; k < brake.length; k++) {
+      double at = (k + 0.5) * stepM;
+      if (at >= fromM && at < toM) {
+        brake[k] = Math.min(brake[k], grips.mostBrake[k]);
+        double open = Math.min(throttle[k], grips.mostThrottle[k]);
+        throttle[k] = Math.max(open, grips.leastThrottle[k]);
+      }
+    }
+  }
+
+  /**
+   * What the tyres of a lap hold at its speeds.
+   *
+   * @param mostBrake share of full pressure with the throttle shut
+   * @param leastThrottle throttle, above nought where a shut one would slow the tyres too much
+   * @param mostThrottle throttle, below one where an open one would spin them
+   */
+  private record Grips(double[] mostBrake, double[] leastThrottle, double[] mostThrottle) {
+    static Grips of(Lap lap, Drive.Part part) {
+      int n = part.count();
+      Grips grips = new Grips(new double[n], new double[n], new double[n]);
+      for (int k = 0; k < n; k++) {
+        int i = lap.path().road().wrap(part.start() + k);
+        double closed = lap.closedThrottleNAt(i);
+        double engine = lap.openThrottleNAt(i) + closed;
+        double least = lap.leastTyreForceAt(i) + closed;
+        double most = lap.mostTyreForceAt(i) + closed;
+        grips.mostBrake[k] = Math.max(0, -least) / lap.vehicle().brakes().maxForceN();
+        grips.leastThrottle[k] = engine > 0 ? share(least / engine) : 0;
+        grips.mostThrottle[k] = engine > 0 ? share(most / engine) : 1;
+      }
+      return grips;
+    }
+
+    private static double share(double a) {
+      return Math.max(0, Math.min(1, a));
+    }
   }
 
   private double brakeShare(double[] values, double metres) {

@@ -102,13 +102,14 @@ public record ThrottlePhase(int first, int full, boolean flat) {
     }
 
     /**
-     * Samples from turn-in to track-out, or to where braking for the next corner begins before it.
+     * Samples from turn-in to track-out, or to where braking for the next corner begins before it:
+     * the last ones before that are half of either.
      */
     private int untilNextBraking() {
       int count = road.ahead(corner.turnIn, corner.trackOut);
       for (int k = 0; k <= count; k++) {
         if (lap.brakeGAt(road.wrap(corner.turnIn + k)) > BrakingZone.LEAST_G) {
-          return Math.max(0, k - 2);
+          return Math.max(0, k - 3);
         }
       }
       return count;

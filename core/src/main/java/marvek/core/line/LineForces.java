@@ -40,6 +40,9 @@ final class LineForces {
   /** What stays the same at the middle of each element. */
   private final double[] climb;
 
+  /** Curvature in space over that in plan. */
+  private final double[] inSpace;
+
   private final LineTyres.Place[] places;
   private final double[] headwind;
   private final double[] crosswind;
@@ -47,16 +50,16 @@ final class LineForces {
   private final double stepM;
 
   /** Largest curvature at each sample, or null. */
-  private final double @Nullable [] bend;
+  private final double @Nullable [] largestBend;
 
   /**
    * @param lap whose path gives surface and wind
    * @param near a path that is near to the line that is sought: crests are as long as on it
    * @param held samples at which the line stays: there it may turn as it does
-   * @param bend largest curvature at each sample [1/m]; null for any
+   * @param largestBend largest curvature at each sample [1/m]; null for any
    */
-  LineForces(Lap lap, Path near, boolean[] held, double @Nullable [] bend) {
-    this.bend = bend;
+  LineForces(Lap lap, Path near, boolean[] held, double @Nullable [] largestBend) {
+    this.largestBend = largestBend;
     vehicle = lap.vehicle();
     ForceModel forces = lap.forces();
     engine = SmoothForce.drive(lap.driveline());
@@ -71,6 +74,7 @@ final class LineForces {
     stepM = road.stepM();
     int n = lap.path().elements();
     climb = new double[n];
+    inSpace = new double[n];
     places = new LineTyres.Place[n];
     headwind = new double[n];
     crosswind = new double[n];
@@ -83,6 +87,7 @@ final class LineForces {
       double grade = (road.gradeAt(i) + road.gradeAt(j)) / 2;
       double phi = (road.bankingAt(i) + road.bankingAt(j)) / 2;
       climb[i] = Math.tan(grade) * stepM;
+      inSpace[i] = Math.cos(grade) * Math.cos(grade);
       double vertical = (near.verticalCurvatureAt(i) + near.verticalCurvatureAt(j)) / 2;
       places[i] =
           new LineTyres.Place(
@@ -105,7 +110,7 @@ final class LineForces {
 
   /** Number of constraints of an element. */
   int constraints() {
-    return 2 * tyres.constraints() + 4 + (bend == null ? 0 : 1);
+    return 2 * tyres.constraints() + 4 + (largestBend == null ? 0 : 1);
   }
 
   /** Highest speed that the gears allow [m/s]. */
@@ -123,8 +128,10 @@ final class LineForces {
    */
   record Spare(double[] spare, double[][] slopes, Jet weighed, Jet turned) {}
 
-  /** What tyres, engine, brakes and turning have to spare over an element. */
-  Spare of(int k, double[] z, Jet kappa, Jet nextKappa, Jet w, Jet nextW, Jet length) {
+  /** What tyres, engine, brakes and turning have to spare over an element, by its bends in plan. */
+  Spare of(int k, double[] z, Jet bend, Jet nextBend, Jet w, Jet nextW, Jet length) {
+    Jet kappa = bend.times(inSpace[k]);
+    Jet nextKappa = nextBend.times(inSpace[k]);
     Jet speed2 = w.plus(nextW).times(0.5);
     Jet speed = speed2.sqrt();
     Jet perLength = length.inverse();
@@ -145,8 +152,8 @@ final class LineForces {
     Jet turned = turning.times(1 / most[k]);
     all.add(turned.times(-1).plus(1));
     all.add(turned.plus(1));
-    if (bend != null) {
-      all.add(kappa.times(1 / bend[k]).square().times(-1).plus(1));
+    if (largestBend != null) {
+      all.add(kappa.times(1 / largestBend[k]).square().times(-1).plus(1));
     }
     return new Spare(all.spare, all.slopes, all.weighed, turned);
   }

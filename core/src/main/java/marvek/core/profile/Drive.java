@@ -53,6 +53,12 @@ public final class Drive {
   /** Half a road: beyond it there is no longer way round, only run-off. */
   private static final double FARTHEST_ROUND_M = 5;
 
+  /** A smaller share of the grip along tells nothing of how axles divide it. */
+  private static final double LEAST_ALONG = 0.2;
+
+  /** One axle takes no more of what both have than this tells. */
+  private static final double LEAST_RATIO = 0.4;
+
   private final Lap lap;
   private final Path path;
   private final Road road;
@@ -155,11 +161,12 @@ public final class Drive {
     double brakeN = pedals.brakeShare(at) * maxBrakeN;
     double throttle = driftsOut() ? 0 : pedals.throttleShare(at);
     double ds = path.elementAt(i) * lengthened(k);
-    double driveN = engineN(i, Math.sqrt(w[k]), throttle);
+    double driveN = lap.engineN(i, Math.sqrt(w[k]), throttle);
     Given here = given(i, w[k], brakeN, driveN, used.beginAt(i));
     double a0 = (here.forceN - forces.resistanceN(i, w[k])) / forces.massKg();
     double guess = Math.max(Sweep.LEAST_W, w[k] + 2 * ds * a0);
-    Given there = given(to, guess, brakeN, engineN(to, Math.sqrt(guess), throttle), used.endAt(i));
+    Given there =
+        given(to, guess, brakeN, lap.engineN(to, Math.sqrt(guess), throttle), used.endAt(i));
     double a1 = (there.forceN - forces.resistanceN(to, guess)) / forces.massKg();
     double next = Math.max(Sweep.LEAST_W, w[k] + ds * (a0 + a1));
     // Where the surface changes within the element the two ends differ: their mean is asked for.
@@ -185,21 +192,6 @@ public final class Drive {
   }
 
   /**
-   * Engine force, negative where it brakes, in the lap's gear, or the next that is not beyond its
-   * limiter.
-   */
-  private double engineN(int i, double v, double throttle) {
-    Driveline driveline = lap.driveline();
-    int gear = lap.gearAt(i);
-    while (gear < driveline.gears() && v > driveline.limiterSpeedMps(gear)) {
-      gear++;
-    }
-    double open = throttle * driveline.forceN(gear, v);
-    double shut = (1 - throttle) * driveline.closedThrottleN(gear);
-    return (open - shut) * lap.plan().driveShareAt(i);
-  }
-
-  /**
    * @param reached share of the grip up to which the lap itself goes there
    */
   private Given given(int i, double w2, double brakeN, double driveN, double reached) {
@@ -220,10 +212,23 @@ public final class Drive {
     double share = slidingShare(asked);
     double back = share * Math.sin(angle);
     double limitN = forces.lateralLimitN(i, w2);
-    double forceN =
-        back > 0 ? -forces.brakeOfShareN(i, w2, back) : forces.tractionOfShareN(i, w2, -back);
+    double forceN = forces.alongOfShareN(i, w2, -back);
+    if (forces.tellsAxlesApart()) {
+      forceN *= ofBothAxles(i, w2, driveN - brakeN, asked, along);
+    }
     double missing = across - share * Math.cos(angle);
     return new Given(asked, forceN, missing * steered(across) * limitN);
+  }
+
+  /**
+   * What both axles give together over what they would give straight on, where the one that slides
+   * first is at its limit: so that a slide begins with the force that was there.
+   */
+  private double ofBothAxles(int i, double w2, double askedN, double asked, double along) {
+    double straightN = forces.alongOfShareN(i, w2, Math.signum(askedN) * along / asked);
+    double share = Math.min(1, along / asked / LEAST_ALONG);
+    double ratio = straightN == 0 ? 1 : askedN / asked / straightN;
+    return 1 + share * (Math.max(LEAST_RATIO, Math.min(1 / LEAST_RATIO, ratio)) - 1);
   }
 
   /**

@@ -339,16 +339,20 @@ public final class ForceModel {
     return (straight.frontN() + brakingN * heightRatio) / straight.normalN();
   }
 
-  /** Largest braking force straight on that a share of the tyres' grip gives [N]. */
-  double brakeOfShareN(int i, double w, double share) {
+  /** Force along that a share of the tyres' grip gives straight on, drive positive [N]. */
+  double alongOfShareN(int i, double w, double share) {
     GripLimits.Place straight = beside(i, w, 0);
-    return straight.normalN() > 0 ? whole.brakeN(straight, share * straight.muX(), brakeShare) : 0;
+    if (!(straight.normalN() > 0)) {
+      return 0;
+    }
+    return share < 0
+        ? -whole.brakeN(straight, -share * straight.muX(), brakeShare)
+        : whole.mostN(straight.straight(share));
   }
 
-  /** Largest driving force straight on that a share of the tyres' grip gives [N]. */
-  double tractionOfShareN(int i, double w, double share) {
-    GripLimits.Place straight = beside(i, w, 0);
-    return straight.normalN() > 0 ? whole.mostN(straight.straight(share)) : 0;
+  /** Whether the axles are told apart. */
+  boolean tellsAxlesApart() {
+    return axles != null;
   }
 
   /** Side force that the tyres can give [N]. */

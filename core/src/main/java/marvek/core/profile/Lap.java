@@ -13,6 +13,12 @@ public final class Lap {
   /** An engine at its limiter swings by about so much (own assumption). */
   private static final double ON_LIMITER = 0.995;
 
+  /** With less of the engine's drive than this nothing tells how far the throttle is open. */
+  private static final double CUT_SHARE = 0.25;
+
+  /** So near to its speed, as a share of it, the limiter holds. */
+  private static final double HELD_BY_LIMITER = 5e-4;
+
   /** No change of gear takes more samples than this. */
   private static final int LONGEST_CHANGE = 60;
 
@@ -172,6 +178,43 @@ public final class Lap {
     return closedForce[i];
   }
 
+  /**
+   * Force of the engine at a sample, a speed and a throttle, 0 to 1 [N]; negative where it brakes.
+   * In the lap's gear, or the next that is not beyond its limiter; where the lap itself is at the
+   * limiter, no more than holds the speed there.
+   */
+  double engineN(int i, double speedMps, double throttle) {
+    int own = gear[i];
+    double limiter = driveline.limiterSpeedMps(own);
+    boolean held = onLimiterAt(i) && Math.abs(speedMps - limiter) < HELD_BY_LIMITER * limiter;
+    while (!held && own < driveline.gears() && speedMps > driveline.limiterSpeedMps(own)) {
+      own++;
+    }
+    double open =
+        held
+            ? Math.max(0, forces.resistanceN(i, speedMps * speedMps))
+            : driveline.forceN(own, speedMps);
+    double shut = driveline.closedThrottleN(own);
+    return (throttle * open - (1 - throttle) * shut) * plan.driveShareAt(i);
+  }
+
+  /** Least force along that the tyres hold at a sample and its speed [N], braking negative. */
+  public double leastTyreForceAt(int i) {
+    double w = v[i] * v[i];
+    return forces.resistanceN(i, w) - forces.netBrakeN(i, w, closedForce[i]);
+  }
+
+  /** Greatest force along that the tyres hold at a sample and its speed [N], drive positive. */
+  public double mostTyreForceAt(int i) {
+    double w = v[i] * v[i];
+    return forces.resistanceN(i, w) + forces.netDriveN(i, w, Double.MAX_VALUE);
+  }
+
+  /** Force of the engine at a sample with the throttle open [N]. */
+  public double openThrottleNAt(int i) {
+    return engineForce[i];
+  }
+
   /** Braking by the brakes, in standard gravities; 0 where the tyres drive or the engine slows. */
   public double brakeGAt(int i) {
     return brakeForceAt(i) / (mass * Constants.G0);
@@ -221,9 +264,14 @@ public final class Lap {
     return Math.min(throttleBeside(i, -1), throttleBeside(i, 1));
   }
 
+  /** Whether there is next to no drive over an element because a gear is being changed. */
+  private boolean cutOver(int i) {
+    return plan.driveShareAt(i) + plan.driveShareAt(path.road().wrap(i + 1)) < 2 * CUT_SHARE;
+  }
+
   private double throttleBeside(int i, int sense) {
     int from = i;
-    for (int k = 0; k < LONGEST_CHANGE && shiftingAt(from); k++) {
+    for (int k = 0; k < LONGEST_CHANGE && cutOver(from); k++) {
       from = path.road().wrap(from + sense);
     }
     double force = elementForceAt(from);
@@ -250,6 +298,11 @@ public final class Lap {
   /** Whether the limit of the place holds the speed, and not brakes or engine. */
   boolean atLimit(int i) {
     return v[i] * v[i] >= AT_LIMIT * limit[i] * limit[i];
+  }
+
+  /** What holds the lap back at a sample. */
+  public Limiting limitingAt(int i) {
+    return Limiting.of(this, i);
   }
 
   /** Share of the side grip used by cornering. */

@@ -29,17 +29,18 @@ public final class UsedGrip {
     double[] end = new double[path.size()];
     for (int i = 0; i < path.elements(); i++) {
       int to = path.road().wrap(i + 1);
-      double force = lap.elementForceAt(i);
-      begin[i] = asked(lap, i, force);
-      end[i] = asked(lap, to, force);
+      begin[i] = asked(lap, i, i);
+      end[i] = asked(lap, to, i);
     }
     return new UsedGrip(begin, end);
   }
 
-  private static double asked(Lap lap, int i, double forceN) {
+  /** Of the feet as they are over an element, at one of its ends. */
+  private static double asked(Lap lap, int i, int element) {
     double w = lap.speedAt(i) * lap.speedAt(i);
-    double brakeN = Math.max(0, -forceN - lap.closedThrottleNAt(i));
-    double share = lap.forces().gripNeeded(i, w, brakeN, forceN + brakeN);
+    double brakeN = lap.elementBrakeShareAt(element) * lap.vehicle().brakes().maxForceN();
+    double driveN = lap.engineN(i, lap.speedAt(i), lap.elementThrottleShareAt(element));
+    double share = lap.forces().gripNeeded(i, w, brakeN, driveN);
     return Math.max(SOLVED, Math.min(MOST, share));
   }
 

@@ -1,16 +1,19 @@
 package marvek.core.reference;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import marvek.core.circuit.Road;
 import marvek.core.drive.OwnValuesOnLap;
+import marvek.core.event.BrakingZone;
 import marvek.core.page.CornerPage;
 import marvek.core.page.OwnValues;
 import marvek.core.profile.GearPlan;
 import marvek.core.profile.Lap;
 import marvek.core.profile.ProfileOptions;
 import marvek.core.profile.SpeedProfile;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The gears of one corner explained: what another gear in it costs, whether the last change before
@@ -28,6 +31,9 @@ public record CornerGears(
   /** Below this share of the limiter a change up is a short one. */
   private static final double SHORT_SHIFT = 0.95;
 
+  /** Braking that begins farther away is another one. */
+  private static final double SAME_ZONE_M = 60;
+
   /** Above this share of the engine's force at the tyres' limit, a little less of it is free. */
   private static final double TRACTION_LIMITED = 0.995;
 
@@ -38,6 +44,8 @@ public record CornerGears(
    * @param rpm engine speed at the slowest place
    * @param rearAsked force of the engine at full throttle as a share of what the driven wheels can
    *     take half-way from the first throttle to the full one: above 1 it has to be fed in
+   * @param brakeMovedM by how much later the brakes are needed if the whole braking is done in so
+   *     much lower or higher gears; null where there is none, or no engine braking
    * @param chosen whether the model takes it
    */
   public record InCorner(
@@ -46,6 +54,7 @@ public record CornerGears(
       double rpm,
       double rearAsked,
       boolean beyondLimiter,
+      @Nullable Double brakeMovedM,
       boolean chosen) {}
 
   /**
@@ -131,7 +140,48 @@ public record CornerGears(
           lap.driveline().rpm(gear, v),
           traction > 0 ? engine / traction : 0,
           v > limiter(gear),
+          chosen ? null : brakeMovedM(gear - lap.gearAt(slowest)),
           chosen);
+    }
+
+    /**
+     * Down so much later or earlier through the whole braking: what the engine adds to the tyres'
+     * braking, or takes from it at an axle that has no more, over the way.
+     */
+    private @Nullable Double brakeMovedM(int gears) {
+      if (page.brake().atM() == null || !lap.driveline().brakes()) {
+        return null;
+      }
+      return zone().map(zone -> brakeMovedM(zone, gears)).orElse(null);
+    }
+
+    private double brakeMovedM(BrakingZone zone, int gears) {
+      double moved = 0;
+      for (int k = 0; k < road.ahead(zone.begin(), zone.end()); k++) {
+        int i = road.wrap(zone.begin() + k);
+        double w = lap.speedAt(i) * lap.speedAt(i);
+        double own = lap.forces().netBrakeN(i, w, lap.closedThrottleNAt(i));
+        double other = lap.forces().netBrakeN(i, w, closedThrottleN(i, lap.gearAt(i) + gears));
+        moved += lap.path().elementAt(i) * (other - own) / own;
+      }
+      return moved;
+    }
+
+    /** In a gear, or the lap's own where there is none such or it would turn too fast. */
+    private double closedThrottleN(int i, int gear) {
+      boolean can = gear >= 1 && gear <= lap.driveline().gears() && lap.speedAt(i) < limiter(gear);
+      return can ? lap.driveline().closedThrottleN(gear) : lap.closedThrottleNAt(i);
+    }
+
+    /** The braking that ends in the corner. */
+    private Optional<BrakingZone> zone() {
+      double brakeM = page.brake().atM();
+      return BrakingZone.of(lap).stream()
+          .filter(
+              z -> Math.abs(road.offsetBetween(brakeM, road.stationAt(z.begin()))) < SAME_ZONE_M)
+          .min(
+              Comparator.comparingDouble(
+                  z -> Math.abs(road.offsetBetween(brakeM, road.stationAt(z.begin())))));
     }
 
     /** Half-way from the first throttle to the full one: where the drive has to be fed in. */
@@ -210,7 +260,7 @@ public record CornerGears(
           all.add(told(change));
         }
       }
-      all.sort(java.util.Comparator.comparingInt(c -> road.ahead(slowest, road.indexOf(c.atM()))));
+      all.sort(Comparator.comparingInt(c -> road.ahead(slowest, road.indexOf(c.atM()))));
       return all;
     }
 

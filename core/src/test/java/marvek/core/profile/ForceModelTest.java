@@ -84,6 +84,24 @@ class ForceModelTest {
   }
 
   /**
+   * Up a helix of radius r and grade θ the bend has the curvature cos²θ/r and the road bears
+   * m·g·cosθ, so that v² = μ·g·r/cosθ along the slope (curvature of a helix, any geometry of
+   * curves).
+   */
+  @ParameterizedTest
+  @ValueSource(doubles = {-0.2, 0.1, 0.2})
+  void aHelixHasTheSpeedOfTheTextbook(double slope) {
+    Survey flat = TestRoads.every(5).bend(300, 1 / 60.0, 1 / 60.0).survey(false, 6, 0, 0);
+    Survey helix = TestRoads.changed(flat, (p, i) -> new double[] {p[0], p[1], slope * 5 * i});
+    Path path = Path.centreline(Road.through(helix), List.of());
+    int middle = path.road().indexOf(150);
+    assertThat(path.curvatureAt(middle) * 60 * (1 + slope * slope)).isCloseTo(1, within(1e-3));
+    ForceModel forces = new ForceModel(path, TestVehicles.pointMass(0.9), FULL_GRIP);
+    double expected = 0.9 * G0 * 60 * Math.hypot(1, slope);
+    assertThat(forces.limitW(middle)).isCloseTo(expected, within(0.002 * expected));
+  }
+
+  /**
    * Minimum radius R = V²/(127(e + f)), V in km/h (AASHTO, <i>A Policy on Geometric Design of
    * Highways and Streets</i>, horizontal alignment, simplified curve formula; from memory). It
    * drops the product e·f, so that it holds for small superelevation: 100 km/h, e = 4 %, f = 0.12

@@ -32,14 +32,14 @@ import org.junit.jupiter.params.provider.MethodSource;
  */
 class FreeBodyTest {
   private static final double RADIUS_M = 80;
-  private static final double GRADE = 0.08;
+  static final double GRADE = 0.08;
   private static final double POOR = 0.8;
-  private static final double MASS_KG = 1000 + 70 + 20;
-  private static final double WHEELBASE_M = 2.5;
-  private static final double CG_HEIGHT_M = 0.5;
-  private static final double FRONT = 0.45;
-  private static final double BRAKE_SHARE = 0.62;
-  private static final double MOST_BRAKE_N = 11_000;
+  static final double MASS_KG = 1000 + 70 + 20;
+  static final double WHEELBASE_M = 2.5;
+  static final double CG_HEIGHT_M = 0.5;
+  static final double FRONT = 0.45;
+  static final double BRAKE_SHARE = 0.62;
+  static final double MOST_BRAKE_N = 11_000;
   private static final double MU_ALONG = 1.2;
   private static final double MU_ACROSS = 1.1;
   private static final double SENSITIVITY = 0.15;
@@ -49,7 +49,7 @@ class FreeBodyTest {
   private static final double ROLLING = 0.013;
 
   /** Wind of 8 m/s from 30°, and the air of another car ahead: a quarter of the downforce gone. */
-  private static final Conditions DAY =
+  static final Conditions DAY =
       Conditions.DEFAULT
           .but()
           .gripUsed(0.9)
@@ -77,8 +77,12 @@ class FreeBodyTest {
   }
 
   private static Path path(int bend, double bankingRad) {
-    Survey flat =
-        TestRoads.every(5).bend(200, bend / RADIUS_M, bend / RADIUS_M).survey(false, 6, 0, 0);
+    return path(bend / RADIUS_M, bend / RADIUS_M, bankingRad);
+  }
+
+  /** Uphill for 200 m, from one bend to another. */
+  static Path path(double fromPerM, double toPerM, double bankingRad) {
+    Survey flat = TestRoads.every(5).bend(200, fromPerM, toPerM).survey(false, 6, 0, 0);
     int n = flat.size();
     double[][] c = new double[6][n];
     for (int i = 0; i < n; i++) {
@@ -94,7 +98,7 @@ class FreeBodyTest {
         Road.through(new Survey(c[0], c[1], c[2], c[3], c[4], c[5], false)), List.of(poor));
   }
 
-  private static Vehicle car(Drive drive) {
+  static Vehicle car(Drive drive) {
     Vehicle like = marvek.core.TestVehicles.car(drive, CG_HEIGHT_M, CDA_M2, CLA_M2, BRAKE_SHARE);
     return new Vehicle(
         "Free body",
@@ -118,7 +122,7 @@ class FreeBodyTest {
   }
 
   /** What acts on the car in a case. */
-  private static final class Body {
+  static final class Body {
     final Path path;
     final ForceModel forces;
     final int i;
@@ -131,9 +135,13 @@ class FreeBodyTest {
     final Drive drive;
 
     Body(Case c) {
-      path = path(c.bend, c.bankingRad);
+      this(c, path(c.bend, c.bankingRad), DAY);
+    }
+
+    Body(Case c, Path path, Conditions day) {
+      this.path = path;
       drive = c.drive;
-      forces = new ForceModel(path, car(c.drive), DAY);
+      forces = new ForceModel(path, car(c.drive), day);
       i = path.road().indexOf(100);
       w = c.speedMps * c.speedMps;
       downforceN = 0.5 * DAY.airDensityKgM3() * CLA_M2 * 0.75 * w;
@@ -285,10 +293,9 @@ class FreeBodyTest {
     double straight = body.muAlong;
     near(forces.straightBrakeN(body.i, body.w, 0.5), largest(f -> body.brakes(f, straight, 0.5)));
     near(
-        forces.brakeOfShareN(body.i, body.w, 0.6),
+        -forces.alongOfShareN(body.i, body.w, -0.6),
         largest(f -> body.brakes(f, 0.6 * straight, BRAKE_SHARE)));
-    near(
-        forces.tractionOfShareN(body.i, body.w, 0.6), largest(f -> body.drives(f, 0.6 * straight)));
+    near(forces.alongOfShareN(body.i, body.w, 0.6), largest(f -> body.drives(f, 0.6 * straight)));
     near(forces.frontLoadShare(body.i, body.w, 3000), body.frontN(-3000) / body.loadN);
   }
 

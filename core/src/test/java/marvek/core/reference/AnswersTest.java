@@ -19,6 +19,8 @@ import marvek.core.page.OwnValues;
 import marvek.core.vehicle.Engine;
 import marvek.core.vehicle.Vehicle;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** What a page answers beside its own words: schools, gears, the other vehicle. */
 class AnswersTest {
@@ -80,6 +82,41 @@ class AnswersTest {
     assertThat(gears.changes())
         .isNotEmpty()
         .allSatisfy(c -> assertThat(c.to()).isEqualTo(c.from() + 1));
+  }
+
+  /**
+   * A gear lower the engine brakes more, at the driven axle. Where that is the axle that has no
+   * more to give, the brakes are needed earlier, and a gear higher later.
+   */
+  @ParameterizedTest
+  @CsvSource({"REAR, 0.55", "FRONT, 0.9"})
+  void theEnginesBrakingMovesTheBrakePoint(Vehicle.Drive drive, double frontShare) {
+    Conditions day = Conditions.OF_NEW_BOOKS;
+    Vehicle car =
+        TestVehicles.car(drive, 0.46, 0.85, 1.1, frontShare)
+            .withEngine(TestVehicles.engine().withEngineBrakingNm(90));
+    Reference.Basis basis = Reference.basis(VARIED, car, day, LineChoice.SMOOTH);
+    ModelReference model = ModelReference.on(basis, day);
+    double most = 0;
+    for (CornerPage page : Reference.on(basis, day, List.of()).pages()) {
+      List<CornerGears.InCorner> gears = CornerQuestions.gears(model, page.corner()).inCorner();
+      int own =
+          gears.stream().filter(CornerGears.InCorner::chosen).findFirst().orElseThrow().gear();
+      for (CornerGears.InCorner held : gears) {
+        if (!held.chosen() && held.brakeMovedM() != null) {
+          double later = held.brakeMovedM() * (held.gear() - own);
+          assertThat(later).as("corner %d", page.corner()).isBetween(-0.05, 12.0);
+          most = Math.max(most, later);
+        }
+      }
+    }
+    assertThat(most).isGreaterThan(1);
+  }
+
+  @Test
+  void withoutEngineBrakingNoGearMovesTheBrakePoint() {
+    assertThat(CornerQuestions.gears(ModelReference.on(BASIS, Conditions.DEFAULT), 3).inCorner())
+        .allSatisfy(held -> assertThat(held.brakeMovedM()).isNull());
   }
 
   /**

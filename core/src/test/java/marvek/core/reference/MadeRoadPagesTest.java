@@ -16,7 +16,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 class MadeRoadPagesTest {
   private static PageProperties on(Circuit circuit, Vehicle vehicle, LineChoice line) {
     return new PageProperties(
-        Reference.basis(circuit, vehicle, Conditions.DEFAULT, line), Conditions.DEFAULT);
+        Reference.basis(circuit, vehicle, Conditions.OF_NEW_BOOKS, line), Conditions.OF_NEW_BOOKS);
   }
 
   @ParameterizedTest

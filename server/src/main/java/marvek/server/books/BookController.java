@@ -88,7 +88,7 @@ class BookController {
       @InFormat("line") @Nullable String line,
       @InFormat("setup") @Nullable JsonNode setup) {
     Draft draft() {
-      return Draft.read(conditions, line, null, setup);
+      return Draft.ofNewBook(conditions, line, setup);
     }
   }
 

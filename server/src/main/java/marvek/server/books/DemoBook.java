@@ -114,7 +114,7 @@ class DemoBook implements ApplicationRunner {
   }
 
   private UUID another(UUID circuit, UUID car, String name, LineChoice line) {
-    Draft model = new Draft(Conditions.DEFAULT.withGripUsed(0.92), line, List.of());
+    Draft model = new Draft(Conditions.OF_NEW_BOOKS.withGripUsed(0.92), line, List.of());
     return noted(
         "book",
         books

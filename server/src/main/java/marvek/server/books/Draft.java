@@ -39,9 +39,23 @@ public record Draft(Conditions conditions, LineChoice line, List<OwnValues> own,
         SetupSheetJson.read(setup, "/setup"));
   }
 
-  /** The same for another day; the ways through corners stay, other own values do not. */
+  /** Of a book that is made: where nothing is said of it, a car's axles are told apart. */
+  static Draft ofNewBook(JsonNode conditions, String line, JsonNode setup) {
+    Draft draft = read(conditions, line, null, setup);
+    boolean chosen = conditions != null && conditions.has("model");
+    return chosen ? draft : draft.with(Conditions.Model.AXLES);
+  }
+
+  private Draft with(Conditions.Model model) {
+    return new Draft(conditions.but().model(model).build(), line, own, setup);
+  }
+
+  /**
+   * The same for another day; the ways through corners stay and the model does, other own values do
+   * not.
+   */
   public Draft modelIn(Conditions other, SetupSheet sheet) {
-    return new Draft(other, line, schools(), sheet);
+    return new Draft(other, line, schools(), sheet).with(conditions.model());
   }
 
   /** The ways through corners alone: they are part of the line. */

@@ -14,12 +14,16 @@ import marvek.core.light.Light;
 import marvek.core.line.Corridor;
 import marvek.core.page.Remark;
 import marvek.core.profile.Lap;
+import marvek.core.profile.Limiting;
 import marvek.core.reference.Reference;
 import org.jspecify.annotations.Nullable;
 
 /**
  * Everything that the drawings need along the lap, one value every {@code step_m}; rounded to what
  * a screen can show.
+ *
+ * @param limit which axle is at its limit: 1 the front, 2 the rear, 3 both, 4 a wheel lifts; 0
+ *     where none is, or where they are not told apart
  */
 record Trace(
     double step_m,
@@ -40,6 +44,7 @@ record Trace(
     double[] grade_pct,
     double[] banking_deg,
     double[] grip_pct,
+    double[] limit,
     double[] allowedLeft_m,
     double[] allowedRight_m,
     double carLength_m,
@@ -101,6 +106,7 @@ record Trace(
         s.take(2, i -> 100 * Math.tan(road.gradeAt(i))),
         s.take(2, i -> Math.toDegrees(road.bankingAt(i))),
         s.take(1, i -> 100 * lap.lateralUseAt(i)),
+        s.take(0, i -> axleAtLimit(lap.limitingAt(i))),
         s.take(2, i -> corridor.leftAt(i) + half),
         s.take(2, i -> half - corridor.rightAt(i)),
         basis.vehicle().lengthM(),
@@ -113,6 +119,16 @@ record Trace(
         circuit.hazards(),
         reference.remarks(),
         sky(basis, conditions, road));
+  }
+
+  private static int axleAtLimit(Limiting limiting) {
+    return switch (limiting) {
+      case FRONT -> 1;
+      case REAR -> 2;
+      case BOTH -> 3;
+      case WHEEL_LIFTS -> 4;
+      case ENGINE, BRAKES, TYRES, NONE -> 0;
+    };
   }
 
   private static Sky sky(Reference.Basis basis, Conditions conditions, Road road) {

@@ -75,6 +75,7 @@ record TraceChange(
     all.put("grade_pct", Trace::grade_pct);
     all.put("banking_deg", Trace::banking_deg);
     all.put("grip_pct", Trace::grip_pct);
+    all.put("limit", Trace::limit);
     all.put("allowedLeft_m", Trace::allowedLeft_m);
     all.put("allowedRight_m", Trace::allowedRight_m);
     return all;

@@ -26,8 +26,8 @@ class TraceChangeTest {
     double[] same = ramp(1);
     return new Trace(
         2, 2 * N, true, same, same, same, same, same, same, same, speed, same, same, same, time,
-        same, same, same, same, same, 4.5, 1.2, 1.1, List.of(), List.of(), List.of(), List.of(),
-        List.of(), List.of(), null);
+        same, same, same, same, same, same, 4.5, 1.2, 1.1, List.of(), List.of(), List.of(),
+        List.of(), List.of(), List.of(), null);
   }
 
   private static double[] laidOver(TraceChange change, String column, double[] before) {
@@ -84,8 +84,9 @@ class TraceChangeTest {
     Trace other =
         new Trace(
             1, N, true, ramp(1), ramp(1), ramp(1), ramp(1), ramp(1), ramp(1), ramp(1), ramp(1),
-            ramp(1), ramp(1), ramp(1), ramp(1), ramp(1), ramp(1), ramp(1), ramp(1), ramp(1), 4.5,
-            1.2, 1.1, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), null);
+            ramp(1), ramp(1), ramp(1), ramp(1), ramp(1), ramp(1), ramp(1), ramp(1), ramp(1),
+            ramp(1), 4.5, 1.2, 1.1, List.of(), List.of(), List.of(), List.of(), List.of(),
+            List.of(), null);
     assertThat(TraceChange.between(before, other).whole()).isSameAs(other);
   }
 
@@ -96,8 +97,9 @@ class TraceChangeTest {
     Trace now =
         new Trace(
             2, 2 * N, true, ramp(1), ramp(1), ramp(1), ramp(1), ramp(1), ramp(1), ramp(1), ramp(1),
-            ramp(1), ramp(1), ramp(1), ramp(1), ramp(1), ramp(1), ramp(1), ramp(1), ramp(1), 4.5,
-            1.3, 1.0, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), low);
+            ramp(1), ramp(1), ramp(1), ramp(1), ramp(1), ramp(1), ramp(1), ramp(1), ramp(1),
+            ramp(1), 4.5, 1.3, 1.0, List.of(), List.of(), List.of(), List.of(), List.of(),
+            List.of(), low);
     TraceChange change = TraceChange.between(before, now);
     assertThat(change.figures()).isEqualTo(Map.of("topLateral_g", 1.3, "topBraking_g", 1.0));
     assertThat(change.sky()).isEqualTo(low);
