@@ -2732,6 +2732,11 @@ export interface components {
             parts?: components["schemas"]["BookSurfacePart"][];
             pedalChange_s: number;
             pressure_hpa: number;
+            /**
+             * @description how a run along an open road begins; absent means flying
+             * @enum {unknown}
+             */
+            start?: "standing" | "flying";
             /** @enum {unknown} */
             surface: "dry" | "damp" | "wet";
             trackTemperature_c?: number;

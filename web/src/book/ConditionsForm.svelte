@@ -134,6 +134,20 @@
       onchange={(e) => set({ at: e.currentTarget.value || undefined })}
     />
   </label>
+  {#if !book.view!.trace.closed}
+    <label class="flex items-center justify-between gap-2 pt-1">
+      <span>Start</span>
+      <select
+        class="select h-11 w-52"
+        value={c.start ?? 'flying'}
+        data-start
+        onchange={(e) => set({ start: e.currentTarget.value as Conditions['start'] })}
+      >
+        <option value="flying">flying, at speed</option>
+        <option value="standing">standing, from rest</option>
+      </select>
+    </label>
+  {/if}
   <label class="flex items-center justify-between gap-2 pt-1">
     <span>Model</span>
     <select

@@ -85,6 +85,7 @@ const CONDITIONS: [string, (c: Conditions, w: Writer) => string][] = [
   ['wind', (c, w) => `${w.speed(c.windSpeed_mps)} from ${c.windFrom_deg}°`],
   ['margin to the line', (c, w) => (c.margin_m === undefined ? 'as usual' : w.across(c.margin_m))],
   ['downforce left', (c) => percent(100 * (c.airShare ?? 1))],
+  ['start', (c) => c.start ?? 'flying'],
   ['model', (c) => (c.model === 'axles' ? 'axles told apart' : 'plain')],
 ];
 

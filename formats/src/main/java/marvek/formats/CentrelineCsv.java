@@ -7,12 +7,18 @@ import de.siegmar.fastcsv.reader.CsvRecord;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import marvek.core.InvalidValueException;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Survey;
 import marvek.core.say.Sentence;
 
-/** Reads a centreline CSV: a closed circuit as points with widths. */
+/**
+ * Reads a centreline CSV: a circuit as points with widths, closed unless a comment before the
+ * header says {@code # closed: false}.
+ */
 public final class CentrelineCsv {
   private static final List<String> NEEDED = List.of("x_m", "y_m", "width_left_m", "width_right_m");
   private static final List<String> OPTIONAL = List.of("z_m", "banking_deg");
@@ -26,6 +32,10 @@ public final class CentrelineCsv {
   private final List<Long> lines = new ArrayList<>();
   private final List<double[]> rows = new ArrayList<>();
   private List<String> header;
+  private boolean closed = true;
+
+  private static final Pattern CLOSED =
+      Pattern.compile("#\\s*closed\\s*[:=]\\s*(\\S+)", Pattern.CASE_INSENSITIVE);
 
   private CentrelineCsv() {}
 
@@ -53,11 +63,39 @@ public final class CentrelineCsv {
   }
 
   private Imported<Circuit> readFile(byte[] bytes, String name) {
+    readClosed(JsonFiles.text(bytes));
     parse(JsonFiles.text(bytes));
-    dropRepeatedFirstPoint();
+    if (closed) {
+      dropRepeatedFirstPoint();
+    }
     Survey survey = survey();
     checkSpacing(survey);
     return new Imported<>(Circuit.bare(name, survey), warnings);
+  }
+
+  /** What the comments before the header say. */
+  private void readClosed(String text) {
+    int number = 0;
+    for (String line : text.lines().map(String::strip).toList()) {
+      number++;
+      if (!line.isEmpty() && !line.startsWith("#")) {
+        return;
+      }
+      Matcher said = CLOSED.matcher(line);
+      if (said.matches()) {
+        closed = yes(said.group(1), number);
+      }
+    }
+  }
+
+  private static boolean yes(String word, int line) {
+    return switch (word.toLowerCase(Locale.ROOT)) {
+      case "true", "yes" -> true;
+      case "false", "no" -> false;
+      default ->
+          throw BadFileException.atLine(
+              line, null, "\"closed\" is true or false, not \"" + word + "\".");
+    };
   }
 
   private void parse(String text) {
@@ -171,7 +209,7 @@ public final class CentrelineCsv {
       for (int i = 0; i < banking.length; i++) {
         banking[i] = Math.toRadians(banking[i]);
       }
-      return new Survey(column(0), column(1), column(2), column(3), column(4), banking, true);
+      return new Survey(column(0), column(1), column(2), column(3), column(4), banking, closed);
     } catch (InvalidValueException e) {
       if (e.index() >= 0) {
         String column = header.contains(e.field()) ? e.field() : null;
@@ -186,7 +224,7 @@ public final class CentrelineCsv {
   }
 
   private void checkSpacing(Survey survey) {
-    double[] chords = new double[survey.size()];
+    double[] chords = new double[closed ? survey.size() : survey.size() - 1];
     for (int i = 0; i < chords.length; i++) {
       chords[i] = survey.chord(i);
     }

@@ -16,6 +16,9 @@ public final class CentrelineCsvWriter {
   /** The file's bytes. */
   public static byte[] write(Survey survey) {
     StringWriter text = new StringWriter();
+    if (!survey.closed()) {
+      text.write("# closed: false\n");
+    }
     try (CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(text)) {
       writeRecords(csv, survey);
     } catch (IOException e) {

@@ -64,7 +64,8 @@ public final class ConditionsJson {
           at(place),
           place.number("margin_m", d.marginM()),
           place.number("airShare", d.airShare()),
-          place.oneOf("model", Conditions.Model.class, Conditions.Model.PLAIN));
+          place.oneOf("model", Conditions.Model.class, Conditions.Model.PLAIN),
+          place.oneOf("start", Conditions.Start.class, Conditions.Start.FLYING));
     } catch (InvalidValueException e) {
       throw BadFileException.atPointer(pointer + "/" + e.field(), e.getMessage() + ".");
     }
@@ -134,6 +135,9 @@ public final class ConditionsJson {
     }
     if (c.model() != Conditions.Model.PLAIN) {
       node.put("model", Spelled.of(c.model()));
+    }
+    if (c.start() != Conditions.Start.FLYING) {
+      node.put("start", Spelled.of(c.start()));
     }
     return node;
   }

@@ -50,6 +50,26 @@ class CentrelineCsvTest {
     assertThat(circuit.road().lengthM()).isCloseTo(2 * Math.PI * 100, within(0.2));
   }
 
+  @ParameterizedTest
+  @ValueSource(strings = {"# closed: false\n", "# a hill climb\n#CLOSED = no\n\n"})
+  void aCommentMakesItAnOpenRoad(String comment) {
+    Imported<Circuit> imported = read(comment + ring(120).replaceAll("(\\R.*){30}$", ""));
+    assertThat(imported.words()).isEmpty();
+    assertThat(imported.value().survey().closed()).isFalse();
+    assertThat(imported.value().road().lengthM()).isBetween(400.0, 520.0);
+    byte[] again = CentrelineCsvWriter.write(imported.value().survey());
+    assertThat(CentrelineCsv.read(again, "Hill").value().survey().closed()).isFalse();
+  }
+
+  @Test
+  void whatIsNeitherClosedNorOpenIsRefusedWithItsLine() {
+    assertThat(refused("# closed: perhaps\n" + ring(60)))
+        .hasMessageContaining("1")
+        .hasMessageContaining("true or false");
+    // Behind the header it is a comment like any other.
+    assertThat(read(ring(60) + "# closed: perhaps\n").value().survey().closed()).isTrue();
+  }
+
   @Test
   void columnsMayComeInAnyOrderWithCommentsBefore() {
     String text = ring(60).replace(HEADER, "");

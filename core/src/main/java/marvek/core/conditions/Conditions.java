@@ -26,6 +26,7 @@ import marvek.core.say.Sentence;
  * @param marginM distance kept to the white lines, 0 to 2 m
  * @param airShare share of the downforce of clean air that is left behind others, 0.3 to 1
  * @param model whether a car's axles are told apart
+ * @param start how an open road is begun; a lap of a closed one is flying
  */
 public record Conditions(
     Surface surface,
@@ -46,7 +47,8 @@ public record Conditions(
     LocalDateTime at,
     double marginM,
     double airShare,
-    Model model) {
+    Model model,
+    Start start) {
   /**
    * State of the road's surface. Wet 0.7 and damp 0.85 of dry from the ranges 0.8–0.9 dry and
    * 0.5–0.7 wet of J. Y. Wong, <i>Theory of Ground Vehicles</i>, table of road adhesion (from
@@ -77,6 +79,14 @@ public record Conditions(
     AXLES,
     /** A car as a whole in the bend, without yaw, and no engine braking: as other programs do. */
     PLAIN
+  }
+
+  /** How a run along an open road begins. */
+  public enum Start {
+    /** At the speed that its first place allows. */
+    FLYING,
+    /** From rest, the clutch slipping. */
+    STANDING
   }
 
   /** State of the tyres. */
@@ -164,7 +174,8 @@ public record Conditions(
         null,
         DEFAULT_MARGIN_M,
         1,
-        Model.PLAIN);
+        Model.PLAIN,
+        Start.FLYING);
   }
 
   /** Factor on the tyres' friction from road, tyres and the share of the limit that is used. */
@@ -278,6 +289,7 @@ public record Conditions(
     private double marginM;
     private double airShare;
     private Model model;
+    private Start start;
 
     private Builder(Conditions from) {
       surface = from.surface;
@@ -299,6 +311,7 @@ public record Conditions(
       marginM = from.marginM;
       airShare = from.airShare;
       model = from.model;
+      start = from.start;
     }
 
     public Builder surface(Surface value) {
@@ -396,6 +409,11 @@ public record Conditions(
       return this;
     }
 
+    public Builder start(Start value) {
+      start = value;
+      return this;
+    }
+
     /**
      * The conditions.
      *
@@ -421,7 +439,8 @@ public record Conditions(
           at,
           marginM,
           airShare,
-          model);
+          model,
+          start);
     }
   }
 }

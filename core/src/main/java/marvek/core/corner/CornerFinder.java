@@ -101,7 +101,8 @@ public final class CornerFinder {
       }
     }
     if (first >= 0) {
-      found.add(new Stretch(road.stationAt(first), road.stationAt(road.wrap(begin - 1))));
+      int last = road.closed() ? road.wrap(begin - 1) : road.size() - 1;
+      found.add(new Stretch(road.stationAt(first), road.stationAt(last)));
     }
     found.sort(java.util.Comparator.comparingDouble(Stretch::fromM));
     return found;

@@ -4,12 +4,20 @@ import java.util.ArrayList;
 import java.util.List;
 import marvek.core.circuit.Road;
 
-/** Cuts a recording at the start/finish line, with times between samples. */
+/**
+ * Cuts a recording at the start/finish line, with times between samples; a run along an open road
+ * from its begin, or from when the car moves away there, to its end.
+ */
 public final class LapCutter {
   /** A first or last sample so near to the line has crossed it, in times of a sample's way. */
   private static final double NEARLY = 1.6;
 
   private static final double STANDING_MPS = 3;
+
+  /** A car that stands so near to the begin of an open road starts there, once it moves. */
+  private static final double START_M = 25;
+
+  private static final double MOVING_MPS = 0.5;
 
   /** Off the road: so far beyond its edge, for so long. */
   private static final double OFF_M = 2;
@@ -109,7 +117,7 @@ public final class LapCutter {
         begin(crossings, i, s);
       } else if (s > farthest) {
         double line = Math.floor(s / lap) * lap;
-        if (line > farthest) {
+        if (line > farthest && !begun(crossings, line)) {
           double share = (line - farthest) / (s - farthest);
           double t0 = recording.timeAt(before);
           crossings.add(new Crossing(i, t0 + share * (recording.timeAt(i) - t0), line));
@@ -124,8 +132,17 @@ public final class LapCutter {
     return crossings;
   }
 
+  /** An open road is begun once: positions about its begin waver while the car waits. */
+  private boolean begun(List<Crossing> crossings, double line) {
+    return !road.closed() && !crossings.isEmpty() && line <= crossings.get(0).lineM();
+  }
+
   /** A recording that begins on the line has crossed it a moment before its first sample. */
   private void begin(List<Crossing> crossings, int i, double s) {
+    if (!road.closed() && Math.abs(s) < START_M && recording.at(Channel.SPEED, i) < STANDING_MPS) {
+      crossings.add(fromRest(i));
+      return;
+    }
     double line = Math.floor(s / road.lengthM()) * road.lengthM();
     double speed = recording.at(Channel.SPEED, i);
     if (i + 1 < recording.size() && speed > STANDING_MPS) {
@@ -136,6 +153,15 @@ public final class LapCutter {
     }
   }
 
+  /** The clock runs from when the car moves away for good. */
+  private Crossing fromRest(int from) {
+    int stood = from;
+    for (int k = from; k < recording.size() && !(stations.stationAt(k) > START_M); k++) {
+      stood = recording.at(Channel.SPEED, k) < MOVING_MPS ? k : stood;
+    }
+    return new Crossing(Math.min(stood + 1, recording.size() - 1), recording.timeAt(stood), 0);
+  }
+
   private void end(List<Crossing> crossings, int i, double s) {
     if (i < 1) {
       return;
@@ -144,13 +170,19 @@ public final class LapCutter {
     double speed = recording.at(Channel.SPEED, i);
     double way = speed * (recording.timeAt(i) - recording.timeAt(i - 1));
     if (speed > STANDING_MPS && line - s <= NEARLY * way) {
-      crossings.add(new Crossing(recording.size(), recording.timeAt(i) + (line - s) / speed, line));
+      // Behind the end of an open road the recording goes on without a place.
+      int behind = road.closed() ? recording.size() : i + 1;
+      crossings.add(new Crossing(behind, recording.timeAt(i) + (line - s) / speed, line));
     }
   }
 
   private boolean disturbed(int from, int to) {
     double off = 0;
-    for (int i = from + 1; i < to; i++) {
+    int begin = from;
+    while (!road.closed() && begin < to && recording.at(Channel.SPEED, begin) < STANDING_MPS) {
+      begin++;
+    }
+    for (int i = begin + 1; i < to; i++) {
       double dt = recording.timeAt(i) - recording.timeAt(i - 1);
       if (recording.at(Channel.SPEED, i) < STANDING_MPS) {
         return true;

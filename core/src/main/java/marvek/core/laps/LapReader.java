@@ -66,7 +66,7 @@ public final class LapReader {
     CornerPage page = pages.get(p);
     double turnIn = page.turnIn().atM();
     double out = turnIn + road.distance(turnIn, page.exit().trackOutM());
-    double nextM = p + 1 < pages.size() ? firstPoint(p + 1) : firstPoint(0) + road.lengthM();
+    double nextM = nextM(p);
     int begin = trace.indexAt(turnIn - BEFORE_TURN_IN_M);
     int end = trace.indexAt(out);
     if (begin >= end) {
@@ -87,6 +87,14 @@ public final class LapReader {
         known(trace.valueAtStation(Channel.SPEED, firstPoint(p))),
         known(trace.valueAtStation(Channel.SPEED, out)),
         known(seconds(trace, p, nextM)));
+  }
+
+  /** Where the next corner begins; behind the last one of an open road, its end. */
+  private double nextM(int p) {
+    if (p + 1 < pages.size()) {
+      return firstPoint(p + 1);
+    }
+    return road.closed() ? firstPoint(0) + road.lengthM() : road.lengthM();
   }
 
   private static Braking braking(
@@ -119,9 +127,9 @@ public final class LapReader {
    */
   private double seconds(LapTrace trace, int p, double next) {
     double begin = trace.timeAtStation(firstPoint(p));
-    double end = trace.timeAtStation(next);
+    double end = road.closed() ? trace.timeAtStation(next) : trace.timeAtOrBehind(next);
     boolean last = p == pages.size() - 1;
-    if (!Double.isNaN(end) || !last) {
+    if (!Double.isNaN(end) || !last || !road.closed()) {
       return end - begin;
     }
     double lap = road.lengthM();

@@ -10,6 +10,9 @@ final class LapTrace {
   /** Share of the lap before and behind it that belongs to it too. */
   private static final double REACH = 0.6;
 
+  /** So far behind the last place on an open road its end was reached as well. */
+  private static final double NEAR_END_M = 30;
+
   private final Recording recording;
   private final Stations stations;
   private final double lineM;
@@ -86,6 +89,19 @@ final class LapTrace {
   /** Time at a station, between samples; NaN beyond the recording. */
   double timeAtStation(double stationM) {
     return between(stationM, recording::timeAt);
+  }
+
+  /** The same a few metres behind the last place that is known, at the speed there; else NaN. */
+  double timeAtOrBehind(double stationM) {
+    double time = timeAtStation(stationM);
+    int last = to - 1;
+    while (last > from && Double.isNaN(stationAt(last))) {
+      last--;
+    }
+    double rest = stationM - stationAt(last);
+    double speed = at(Channel.SPEED, last);
+    boolean behind = Double.isNaN(time) && rest >= 0 && rest < NEAR_END_M && speed > 0;
+    return behind ? timeAt(last) + rest / speed : time;
   }
 
   double valueAtStation(Channel channel, double stationM) {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.function.DoubleConsumer;
 import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
+import marvek.core.conditions.Conditions;
 import marvek.core.numeric.InteriorPoint;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
@@ -24,6 +25,9 @@ public final class FastestLine {
 
   /** Twice what roads and vehicles of the tests take; then the best of what was found is given. */
   private static final int MOST_STEPS = 120;
+
+  /** Speed that a start from rest is searched from. */
+  private static final double FROM_REST_MPS = 2;
 
   /**
    * Where the search begins; tried one after the other until it finds on.
@@ -122,6 +126,9 @@ public final class FastestLine {
         x[2 * i + 1] = beginning.ofSpeed() * w / LineProgramme.SPEED_SQUARED_UNIT;
         high[2 * i + 1] = top * top / LineProgramme.SPEED_SQUARED_UNIT;
       }
+      if (!road.closed() && start.conditions().start() == Conditions.Start.STANDING) {
+        startAt(FROM_REST_MPS * FROM_REST_MPS / LineProgramme.SPEED_SQUARED_UNIT);
+      }
       for (int k = 0; k < stretch.size(); k++) {
         if (!stretch.held(k)) {
           offset(stretch.at(k), bounds.lowAt(k), begun[k], bounds.highAt(k));
@@ -144,6 +151,13 @@ public final class FastestLine {
       low[2 * i] = lowM;
       x[2 * i] = beginM;
       high[2 * i] = highM;
+    }
+
+    /** From rest the line's first metres do not matter: a walking pace will do. */
+    private void startAt(double square) {
+      low[1] = square;
+      x[1] = square;
+      high[1] = square;
     }
 
     InteriorPoint.Result run(DoubleConsumer progress) {

@@ -61,7 +61,7 @@ public record PhaseLimits(
       if (onBrakes && lap.brakeGAt(i) < BrakingZone.LEAST_G) {
         continue;
       }
-      double time = lap.path().elementAt(i) / lap.speedAt(i);
+      double time = lap.timeBetween(i, road.wrap(i + 1));
       times.merge(lap.limitingAt(i), time, Double::sum);
       all += time;
     }

@@ -18,6 +18,7 @@ final class Acceleration {
   private final ProfileOptions options;
   private final GearPlan plan;
   private final ClosedThrottle closed;
+  private final Launch launch;
   private final double perMass;
 
   private Acceleration(
@@ -26,30 +27,37 @@ final class Acceleration {
       Driveline driveline,
       ProfileOptions options,
       GearPlan plan,
-      ClosedThrottle closed) {
+      ClosedThrottle closed,
+      Launch launch) {
     this.kind = kind;
     this.forces = forces;
     this.driveline = driveline;
     this.options = options;
     this.plan = plan;
     this.closed = closed;
+    this.launch = launch;
     this.perMass = 1 / forces.massKg();
   }
 
   /** Full braking, positive as it gains speed backward along the path. */
   static Acceleration braking(ForceModel forces, ClosedThrottle closed) {
-    return new Acceleration(Kind.BRAKING, forces, null, null, null, closed);
+    return new Acceleration(Kind.BRAKING, forces, null, null, null, closed, Launch.NONE);
   }
 
   /** Full drive in the gear with the largest wheel force. */
-  static Acceleration bestGear(ForceModel forces, Driveline driveline, ProfileOptions options) {
-    return new Acceleration(Kind.BEST_GEAR, forces, driveline, options, null, null);
+  static Acceleration bestGear(
+      ForceModel forces, Driveline driveline, ProfileOptions options, Launch launch) {
+    return new Acceleration(Kind.BEST_GEAR, forces, driveline, options, null, null, launch);
   }
 
   /** Full drive in the gears of a plan, its changes without drive. */
   static Acceleration inGears(
-      ForceModel forces, Driveline driveline, ProfileOptions options, GearPlan plan) {
-    return new Acceleration(Kind.GEARS_OF_PLAN, forces, driveline, options, plan, null);
+      ForceModel forces,
+      Driveline driveline,
+      ProfileOptions options,
+      GearPlan plan,
+      Launch launch) {
+    return new Acceleration(Kind.GEARS_OF_PLAN, forces, driveline, options, plan, null, launch);
   }
 
   /** Acceleration at a sample for the square of the speed [m/s²]. */
@@ -61,8 +69,10 @@ final class Acceleration {
   }
 
   private double engineN(int i, double speedMps) {
-    return kind == Kind.BEST_GEAR
-        ? driveline.bestForceN(speedMps)
-        : driveline.forceN(plan.gearAt(i), speedMps) * plan.driveShareAt(i);
+    double shut =
+        kind == Kind.BEST_GEAR
+            ? driveline.bestForceN(speedMps)
+            : driveline.forceN(plan.gearAt(i), speedMps) * plan.driveShareAt(i);
+    return launch.engineN(i, shut);
   }
 }

@@ -117,7 +117,8 @@ final class GearSearch {
     this.fromGear = new byte[nodes];
     this.fromK = new int[nodes];
     for (int i = 0; i < n; i++) {
-      v[i] = Math.sqrt(w[i]);
+      // Of a start from rest too the first place has some speed.
+      v[i] = Math.sqrt(Math.max(Sweep.LEAST_W, w[i]));
       capped[i] = w[i] >= cap[i] * (1 - 1e-9);
       if (!capped[i]) {
         double engine = driveline.bestForceN(v[i]);
@@ -195,8 +196,9 @@ final class GearSearch {
    */
   private double passed(int i, int to, double ds) {
     int gear = driveline.bestGear(v[i]);
-    double less = LESS_SPEED * w[i];
-    double slope = (drive(i, w[i], gear) - drive(i, w[i] - less, gear)) / less;
+    double here = square(v[i]);
+    double less = LESS_SPEED * here;
+    double slope = (drive(i, here, gear) - drive(i, here - less, gear)) / less;
     double smooth = Math.max(0, 1 + 2 * ds * slope / forces.massKg());
     int next = driveline.bestGear(v[to]);
     double ends = square(Math.min(v[to], driveline.limiterSpeedMps(gear)));

@@ -38,6 +38,7 @@ public final class Lap {
   private final boolean[] heldByCrest;
   private final int[] gear;
   private final GearPlan plan;
+  private final Launch launch;
   private final ForceModel forces;
   private final Vehicle vehicle;
   private final Conditions conditions;
@@ -50,6 +51,7 @@ public final class Lap {
       Vehicle vehicle,
       Conditions conditions,
       GearPlan plan,
+      Launch launch,
       double[] w,
       double[] limitW,
       boolean converged) {
@@ -60,6 +62,7 @@ public final class Lap {
     this.maxBrake = vehicle.brakes().maxForceN();
     this.converged = converged;
     this.plan = plan;
+    this.launch = launch;
     this.forces = forces;
     this.vehicle = vehicle;
     this.conditions = conditions;
@@ -79,7 +82,7 @@ public final class Lap {
       v[i] = Math.sqrt(w[i]);
       limit[i] = Math.sqrt(limitW[i]);
       gear[i] = plan.gearAt(i);
-      engineForce[i] = driveline.forceN(gear[i], v[i]) * plan.driveShareAt(i);
+      engineForce[i] = launch.engineN(i, driveline.forceN(gear[i], v[i]) * plan.driveShareAt(i));
       shifting[i] = plan.driveShareAt(i) < 1;
       closedForce[i] = closed.at(i, w[i]);
       heldByCrest[i] = w[i] >= AT_LIMIT * limitW[i] && forces.crestLimited(i);
@@ -193,7 +196,7 @@ public final class Lap {
     double open =
         held
             ? Math.max(0, forces.resistanceN(i, speedMps * speedMps))
-            : driveline.forceN(own, speedMps);
+            : launch.engineN(i, driveline.forceN(own, speedMps));
     double shut = driveline.closedThrottleN(own);
     return (throttle * open - (1 - throttle) * shut) * plan.driveShareAt(i);
   }
@@ -345,7 +348,8 @@ public final class Lap {
       w[i] = speedsMps[i] * speedsMps[i];
       limitW[i] = limit[i] * limit[i];
     }
-    return new Lap(path, forces, driveline, vehicle, conditions, plan, w, limitW, converged);
+    return new Lap(
+        path, forces, driveline, vehicle, conditions, plan, launch, w, limitW, converged);
   }
 
   GearPlan plan() {

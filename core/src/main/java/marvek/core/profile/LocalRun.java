@@ -116,7 +116,8 @@ public final class LocalRun {
       cap[i] = lap.plan().brakingAt(i) ? braking[i] : Math.min(braking[i], v * v);
     }
     w[start] = Math.min(square(start), cap[start]);
-    Acceleration drive = Acceleration.inGears(forces, lap.driveline(), options, lap.plan());
+    Launch launch = Launch.of(path, forces, lap.vehicle(), lap.conditions());
+    Acceleration drive = Acceleration.inGears(forces, lap.driveline(), options, lap.plan(), launch);
     sweep(drive, true).runPart(start, count, cap, w);
   }
 

@@ -50,7 +50,8 @@ public final class SpeedProfile {
   }
 
   /**
-   * Solves a lap, or a run along an open road that starts and ends at the speed its ends allow.
+   * Solves a lap, or a run along an open road that starts from rest or at the speed its begin
+   * allows, and ends at the speed its end does.
    *
    * @throws InvalidValueException if the options were made for another path
    */
@@ -67,15 +68,17 @@ public final class SpeedProfile {
     lateralLimit(closed);
     start = slowestSample();
     brakeBackward(closed);
-    driveForward(Acceleration.bestGear(forces, driveline, options), braking);
+    Launch launch = Launch.of(path, forces, vehicle, conditions);
+    driveForward(Acceleration.bestGear(forces, driveline, options, launch), braking);
     GearPlan plan = GearSearch.choose(path, forces, driveline, vehicle, options, w, braking, start);
     if (driveline.brakes()) {
       ClosedThrottle inGears = ClosedThrottle.inGears(driveline, plan);
       lateralLimit(inGears);
       brakeBackward(inGears);
     }
-    driveForward(Acceleration.inGears(forces, driveline, options, plan), limitedByGears(plan));
-    return new Lap(path, forces, driveline, vehicle, conditions, plan, w, limit, converged);
+    driveForward(
+        Acceleration.inGears(forces, driveline, options, plan, launch), limitedByGears(plan));
+    return new Lap(path, forces, driveline, vehicle, conditions, plan, launch, w, limit, converged);
   }
 
   private void lateralLimit(ClosedThrottle closed) {
@@ -103,15 +106,16 @@ public final class SpeedProfile {
   private void brakeBackward(ClosedThrottle closed) {
     Sweep sweep = new Sweep(path, gripLimit, Acceleration.braking(forces, closed), false);
     int from = path.road().closed() ? start : path.size() - 1;
-    runRound(sweep, from, limit, braking);
+    runRound(sweep, from, limit[from], limit, braking);
   }
 
   private void driveForward(Acceleration drive, double[] cap) {
-    runRound(new Sweep(path, gripLimit, drive, true), start, cap, w);
+    boolean fromRest = !path.road().closed() && conditions.start() == Conditions.Start.STANDING;
+    runRound(new Sweep(path, gripLimit, drive, true), start, fromRest ? 0 : cap[start], cap, w);
   }
 
-  private void runRound(Sweep sweep, int from, double[] cap, double[] result) {
-    double startW = cap[from];
+  private void runRound(Sweep sweep, int from, double fromW, double[] cap, double[] result) {
+    double startW = fromW;
     for (int lap = 0; lap < MAX_LAPS; lap++) {
       double end = sweep.run(from, startW, cap, result);
       if (!path.road().closed() || Math.abs(end - startW) <= CLOSURE * startW) {

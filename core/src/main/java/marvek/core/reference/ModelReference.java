@@ -26,6 +26,9 @@ public record ModelReference(
     MarkChooser marks,
     List<CornerPage> pages) {
   /** Slower than this a car is as good as standing [m/s]. */
+  /** A car that does not get away within so many samples does not. */
+  private static final int FROM_REST = 20;
+
   private static final double STANDING_MPS = 1;
 
   public ModelReference {
@@ -67,9 +70,18 @@ public record ModelReference(
     return MarkChooser.seenOn(basis.circuit(), lap, light, basis.corners());
   }
 
+  /** Behind the start, where a run begins from rest and its car gets away. */
+  private static int firstMoving(Lap lap) {
+    int first = 0;
+    while (lap.speedAt(0) == 0 && first < FROM_REST && lap.speedAt(first) < STANDING_MPS) {
+      first++;
+    }
+    return first;
+  }
+
   /** The lap, refused in words where the car would come to a stand. */
   private static Lap moving(Lap lap) {
-    for (int i = 0; i < lap.size(); i++) {
+    for (int i = firstMoving(lap); i < lap.size(); i++) {
       if (lap.speedAt(i) < STANDING_MPS) {
         boolean tight = lap.limitSpeedAt(i) < 2 * STANDING_MPS;
         String place =

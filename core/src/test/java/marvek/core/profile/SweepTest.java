@@ -86,7 +86,8 @@ class SweepTest {
       cap[i] = limit[i];
     }
     w[300] = 144;
-    Acceleration drive = Acceleration.bestGear(lap.forces(), lap.driveline(), ProfileOptions.NONE);
+    Acceleration drive =
+        Acceleration.bestGear(lap.forces(), lap.driveline(), ProfileOptions.NONE, Launch.NONE);
     new Sweep(CIRCLE, limit, drive, true).runPart(300, 40, cap, w);
     for (int i = 301; i <= 340; i++) {
       assertThat(Math.sqrt(w[i])).isCloseTo(lap.speedAt(i), within(1e-6));

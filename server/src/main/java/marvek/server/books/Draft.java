@@ -51,11 +51,12 @@ public record Draft(Conditions conditions, LineChoice line, List<OwnValues> own,
   }
 
   /**
-   * The same for another day; the ways through corners stay and the model does, other own values do
-   * not.
+   * The same for another day; the ways through corners stay, and the model and the start do; other
+   * own values do not.
    */
   public Draft modelIn(Conditions other, SetupSheet sheet) {
-    return new Draft(other, line, schools(), sheet).with(conditions.model());
+    Conditions ofBook = other.but().model(conditions.model()).start(conditions.start()).build();
+    return new Draft(ofBook, line, schools(), sheet);
   }
 
   /** The ways through corners alone: they are part of the line. */

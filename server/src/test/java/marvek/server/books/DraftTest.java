@@ -15,13 +15,14 @@ class DraftTest {
   @ParameterizedTest
   @EnumSource(Conditions.Model.class)
   void anotherDayKeepsTheBooksModel(Conditions.Model model) {
-    Conditions own = Conditions.DEFAULT.but().model(model).build();
+    Conditions own = Conditions.DEFAULT.but().model(model).start(Conditions.Start.STANDING).build();
     for (Conditions.Model ofDay : Conditions.Model.values()) {
       Conditions wet =
           Conditions.DEFAULT.withSurface(Conditions.Surface.WET).but().model(ofDay).build();
       Conditions then =
           new Draft(own, LineChoice.SMOOTH, List.of()).modelIn(wet, null).conditions();
       assertThat(then.model()).isEqualTo(model);
+      assertThat(then.start()).isEqualTo(Conditions.Start.STANDING);
       assertThat(then.surface()).isEqualTo(Conditions.Surface.WET);
     }
   }
