@@ -43,6 +43,7 @@ import org.openjdk.jmh.annotations.Warmup;
 public class AnswersBenchmark {
   private static final int HAIRPIN = 3;
   private static final int LINKED = 5;
+  private static final Conditions DAY = Conditions.OF_NEW_BOOKS;
 
   private Circuit circuit;
   private Vehicle car;
@@ -51,6 +52,7 @@ public class AnswersBenchmark {
   private Reference.Basis basis;
   private Lap lap;
   private OwnValues later;
+  private PlainLoop loop;
 
   /** Reads the demo and finds its smooth line once. */
   @Setup
@@ -58,25 +60,38 @@ public class AnswersBenchmark {
     circuit = Demo.circuit();
     car = Demo.car();
     Road road = circuit.road();
-    corridor = Corridor.of(circuit, road, car, Conditions.DEFAULT);
+    corridor = Corridor.of(circuit, road, car, DAY);
     corners = CornerFinder.find(circuit, road);
-    basis = Reference.basis(circuit, car, Conditions.DEFAULT, LineChoice.SMOOTH);
-    lap = SpeedProfile.solve(basis.path(), car, Conditions.DEFAULT);
-    Reference model = Reference.on(basis, Conditions.DEFAULT, List.of());
+    basis = Reference.basis(circuit, car, DAY, LineChoice.SMOOTH);
+    lap = SpeedProfile.solve(basis.path(), car, DAY);
+    Reference model = Reference.on(basis, DAY, List.of());
     double brake = model.modelPages().get(HAIRPIN).brake().atM();
+    loop = new PlainLoop(basis.path(), car, DAY);
     later = OwnValues.in(corners.get(HAIRPIN).number()).brakeAtM(brake + 5).build();
   }
 
   /** The measure of all others. */
   @Benchmark
   public Lap lapSolve() {
+    return SpeedProfile.solve(basis.path(), car, DAY);
+  }
+
+  /** The same in the plain model. */
+  @Benchmark
+  public Lap lapSolvePlain() {
     return SpeedProfile.solve(basis.path(), car, Conditions.DEFAULT);
+  }
+
+  /** What a lap solve could be at its quickest. */
+  @Benchmark
+  public double plainLoop() {
+    return loop.timeS();
   }
 
   /** A brake point moved 5 m later: lap, pages and every page driven. */
   @Benchmark
   public Reference whatIf() {
-    return Reference.on(basis, Conditions.DEFAULT, List.of(later));
+    return Reference.on(basis, DAY, List.of(later));
   }
 
   /** Time-optimal refinement of the whole line. */
@@ -106,8 +121,7 @@ public class AnswersBenchmark {
   /** The gears of one corner explained. */
   @Benchmark
   public CornerGears gearsOfACorner() {
-    return CornerQuestions.gears(
-        ModelReference.on(basis, Conditions.DEFAULT), corners.get(HAIRPIN).number());
+    return CornerQuestions.gears(ModelReference.on(basis, DAY), corners.get(HAIRPIN).number());
   }
 
   /** Brake balance of all zones of a lap. */

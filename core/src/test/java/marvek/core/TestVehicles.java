@@ -5,6 +5,7 @@ import marvek.core.vehicle.Aero;
 import marvek.core.vehicle.Brakes;
 import marvek.core.vehicle.Engine;
 import marvek.core.vehicle.Gearbox;
+import marvek.core.vehicle.Turning;
 import marvek.core.vehicle.Tyre;
 import marvek.core.vehicle.Vehicle;
 
@@ -38,7 +39,8 @@ public final class TestVehicles {
         new Tyre(1.35, 1.40, 0.33, 3000, 0),
         new Brakes(22000, brakeShare),
         new Aero(cdA, clA, 0.42),
-        0.014);
+        0.014,
+        Turning.USUAL);
   }
 
   /** No air, no rolling, no height, all wheels: what remains is friction, as in the textbooks. */
@@ -74,7 +76,8 @@ public final class TestVehicles {
         new Tyre(mu, mu, 0.33, 3000, 0),
         brakes,
         new Aero(cdA, 0, 0.5),
-        0);
+        0,
+        Turning.USUAL);
   }
 
   public static Vehicle motorcycle() {
@@ -96,7 +99,8 @@ public final class TestVehicles {
         new Tyre(1.3, 1.3, 0.31, 1200, 0),
         new Brakes(4000, 0.9),
         new Aero(0.33, 0, 0.5),
-        0.015);
+        0.015,
+        Turning.USUAL);
   }
 
   public static Engine engine() {

@@ -9,6 +9,7 @@ import marvek.core.vehicle.Aero;
 import marvek.core.vehicle.Brakes;
 import marvek.core.vehicle.Engine;
 import marvek.core.vehicle.Gearbox;
+import marvek.core.vehicle.Turning;
 import marvek.core.vehicle.Tyre;
 import marvek.core.vehicle.Vehicle;
 
@@ -160,7 +161,8 @@ public final class CarSketch {
                     0.9, frontShare + tyre.muLongitudinal() * cgHeightM() / wheelbaseM() + 0.03)
                 : 0.85),
         new Aero(dragAreaM2(), liftAreaM2(), 0.42),
-        rolling());
+        rolling(),
+        Turning.USUAL);
   }
 
   private double wheelbaseM() {

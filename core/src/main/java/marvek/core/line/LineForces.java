@@ -64,7 +64,7 @@ final class LineForces {
     ForceModel forces = lap.forces();
     engine = SmoothForce.drive(lap.driveline());
     closed = SmoothForce.closed(lap.driveline());
-    tyres = LineTyres.of(lap);
+    tyres = new LineTyres(lap);
     motorcycle = vehicle.kind() == Vehicle.Kind.MOTORCYCLE;
     weight = forces.massKg() * G0;
     drag = forces.dragPerSquaredSpeed() / weight;

@@ -61,48 +61,6 @@ public record Vehicle(
     }
   }
 
-  /** A vehicle that turns as others do. */
-  public Vehicle(
-      String name,
-      Kind kind,
-      double massKg,
-      double driverKg,
-      double wheelbaseM,
-      double cgHeightM,
-      double frontWeightShare,
-      double trackWidthM,
-      double bodyWidthM,
-      double lengthM,
-      Drive drive,
-      double driveFrontShare,
-      Engine engine,
-      Gearbox gearbox,
-      Tyre tyre,
-      Brakes brakes,
-      Aero aero,
-      double rollingResistance) {
-    this(
-        name,
-        kind,
-        massKg,
-        driverKg,
-        wheelbaseM,
-        cgHeightM,
-        frontWeightShare,
-        trackWidthM,
-        bodyWidthM,
-        lengthM,
-        drive,
-        driveFrontShare,
-        engine,
-        gearbox,
-        tyre,
-        brakes,
-        aero,
-        rollingResistance,
-        Turning.USUAL);
-  }
-
   /** Distance from the centre of gravity to the front axle [m]. */
   public double cgToFrontAxleM() {
     return (1 - frontWeightShare) * wheelbaseM;

@@ -7,6 +7,7 @@ import marvek.core.vehicle.Aero;
 import marvek.core.vehicle.Brakes;
 import marvek.core.vehicle.Engine;
 import marvek.core.vehicle.Gearbox;
+import marvek.core.vehicle.Turning;
 import marvek.core.vehicle.Tyre;
 import marvek.core.vehicle.Vehicle;
 import org.junit.jupiter.api.Test;
@@ -36,7 +37,8 @@ class StraightRunTest {
         new Tyre(5, 5, 0.3, 3000, 0),
         new Brakes(20_000, 0.6),
         new Aero(dragAreaM2, 0, 0.5),
-        0);
+        0,
+        Turning.USUAL);
   }
 
   private static Engine flat(double torqueNm) {

@@ -35,8 +35,12 @@ class LineForcesTest {
   private static final double ROUNDED = 0.006;
 
   private static Lap circle(Vehicle vehicle) {
+    return circle(vehicle, Conditions.DEFAULT);
+  }
+
+  private static Lap circle(Vehicle vehicle, Conditions day) {
     Road road = Circuit.bare("circle", TestRoads.circle(60, 4)).road();
-    return SpeedProfile.solve(Path.centreline(road, List.of()), vehicle, Conditions.DEFAULT);
+    return SpeedProfile.solve(Path.centreline(road, List.of()), vehicle, day);
   }
 
   /** The least that the tyres have to spare when they push with a force [weights]. */
@@ -75,6 +79,32 @@ class LineForcesTest {
         double brake = Math.min(forces.brakeN(0, w), vehicle.brakes().maxForceN());
         String what = vehicle.drive() + " " + vehicle.kind() + " at " + share;
         assertThat(spare(lap, w, drive)).as(what).isCloseTo(0, within(ROUNDED));
+        assertThat(spare(lap, w, 0.9 * drive)).as(what).isPositive();
+        assertThat(spare(lap, w, -0.9 * brake)).as(what).isPositive();
+        if (brake < 0.999 * vehicle.brakes().maxForceN()) {
+          assertThat(spare(lap, w, -brake)).as(what).isCloseTo(0, within(ROUNDED));
+          assertThat(spare(lap, w, -1.1 * brake)).as(what).isNegative();
+        }
+      }
+    }
+  }
+
+  /**
+   * With the axles told apart likewise; four driven wheels as a whole have a shade more to drive
+   * with than their axles together.
+   */
+  @Test
+  void axlesToldApartEndWhereTheForceModelSays() {
+    for (Vehicle vehicle : VEHICLES) {
+      Lap lap = circle(vehicle, Conditions.OF_NEW_BOOKS);
+      ForceModel forces = lap.forces();
+      for (double share : new double[] {0.1, 0.5, 0.8}) {
+        double w = share * forces.limitW(0);
+        double drive = forces.tractionN(0, w);
+        double brake = forces.brakeN(0, w);
+        String what = vehicle.drive() + " " + vehicle.kind() + " at " + share;
+        boolean all = vehicle.drive() == Vehicle.Drive.ALL;
+        assertThat(spare(lap, w, drive)).as(what).isBetween(-ROUNDED, all ? 0.03 : ROUNDED);
         assertThat(spare(lap, w, 0.9 * drive)).as(what).isPositive();
         assertThat(spare(lap, w, -0.9 * brake)).as(what).isPositive();
         if (brake < 0.999 * vehicle.brakes().maxForceN()) {

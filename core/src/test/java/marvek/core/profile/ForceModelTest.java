@@ -13,6 +13,7 @@ import marvek.core.circuit.Road;
 import marvek.core.circuit.Survey;
 import marvek.core.conditions.Conditions;
 import marvek.core.vehicle.Brakes;
+import marvek.core.vehicle.Turning;
 import marvek.core.vehicle.Tyre;
 import marvek.core.vehicle.Vehicle;
 import org.junit.jupiter.api.Test;
@@ -311,6 +312,7 @@ class ForceModelTest {
         new Tyre(1.35, 1.40, 0.33, 3000, k),
         c.brakes(),
         c.aero(),
-        c.rollingResistance());
+        c.rollingResistance(),
+        Turning.USUAL);
   }
 }

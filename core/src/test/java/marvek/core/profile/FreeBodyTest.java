@@ -17,6 +17,7 @@ import marvek.core.circuit.Zone;
 import marvek.core.conditions.Conditions;
 import marvek.core.vehicle.Aero;
 import marvek.core.vehicle.Brakes;
+import marvek.core.vehicle.Turning;
 import marvek.core.vehicle.Tyre;
 import marvek.core.vehicle.Vehicle;
 import marvek.core.vehicle.Vehicle.Drive;
@@ -118,7 +119,8 @@ class FreeBodyTest {
         new Tyre(MU_ACROSS, MU_ALONG, 0.33, 3000, SENSITIVITY),
         new Brakes(MOST_BRAKE_N, BRAKE_SHARE),
         new Aero(CDA_M2, CLA_M2, AERO_FRONT),
-        ROLLING);
+        ROLLING,
+        Turning.USUAL);
   }
 
   /** What acts on the car in a case. */
