@@ -25,7 +25,11 @@ class AxleProfileTest {
   private static final Conditions AXLES = Conditions.OF_NEW_BOOKS;
 
   private static Path smooth(long seed) {
-    Circuit circuit = MadeRoads.of(seed, 1);
+    return smooth(seed, 1);
+  }
+
+  private static Path smooth(long seed, double scale) {
+    Circuit circuit = MadeRoads.of(seed, scale);
     Road road = circuit.road();
     Corridor corridor =
         Corridor.of(circuit, road, TestVehicles.clubCar(), Conditions.DEFAULT, 0.15);
@@ -68,7 +72,7 @@ class AxleProfileTest {
   @EnumSource(Vehicle.Drive.class)
   void aLapIsThatOfALoopThatTriesEveryForce(Vehicle.Drive drive) {
     Vehicle car = withQuickGearbox(TestVehicles.car(drive, 0.46, 0.85, 1.1, 0.66));
-    Path path = smooth(1);
+    Path path = smooth(1, 0.5);
     Lap lap = SpeedProfile.solve(path, car, AXLES);
     assertThat(lap.converged()).isTrue();
     double byTrial = new TriedProfile(path, car, AXLES).timeS();

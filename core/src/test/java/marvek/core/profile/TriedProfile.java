@@ -11,7 +11,7 @@ import marvek.core.vehicle.Vehicle;
  * checks only; the formulas are written from the free body and share nothing with the model's.
  */
 final class TriedProfile {
-  private static final double FORCE_STEP_N = 10;
+  private static final double FORCE_STEP_N = 20;
   private static final double MOST_N = 16_000;
   private static final double LEAST_N = -24_000;
   private static final double G = 9.80665;

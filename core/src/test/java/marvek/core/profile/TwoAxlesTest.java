@@ -34,9 +34,9 @@ class TwoAxlesTest {
   private static final double TO_PER_M = 1 / 60.0;
 
   /** Forces along are tried in such steps, and splits of a drive between the axles. */
-  private static final double STEP_N = 20;
+  private static final double STEP_N = 25;
 
-  private static final double SPLIT = 0.001;
+  private static final double SPLIT = 0.004;
 
   static List<Case> cases() {
     List<Case> cases = new ArrayList<>();
