@@ -68,7 +68,13 @@ public record PhaseLimits(
     return all > 0 ? named(times, all) : null;
   }
 
-  private static @Nullable Limiting named(Map<Limiting, Double> times, double all) {
+  /**
+   * What is named of a phase.
+   *
+   * @param times that each limits for [s]
+   * @param all time of the phase [s]
+   */
+  static @Nullable Limiting named(Map<Limiting, Double> times, double all) {
     double front = times.getOrDefault(Limiting.FRONT, 0.0);
     double rear = times.getOrDefault(Limiting.REAR, 0.0);
     double axles = front + rear + times.getOrDefault(Limiting.BOTH, 0.0);

@@ -31,12 +31,12 @@ class OpenRunTest {
         Reference.basis(HILL, TestVehicles.clubCar(), day, LineChoice.SMOOTH), day, List.of());
   }
 
-  /** The lap at a rate, after some seconds of waiting, and on past the end for two more. */
-  private static Recording recorded(Lap lap, double hz, double waitS, double noiseM) {
+  /** The lap at a rate, after some seconds of waiting, and on past the end for some more. */
+  private static Recording recorded(Lap lap, double hz, double waitS, double outS, double noiseM) {
     Random random = new Random(5);
     List<double[]> rows = new ArrayList<>();
     int last = lap.size() - 1;
-    for (double t = -waitS; t < lap.timeS() + 2; t += 1 / hz) {
+    for (double t = -waitS; t < lap.timeS() + outS; t += 1 / hz) {
       int i = 0;
       while (i < last && lap.timeAt(i + 1) < t) {
         i++;
@@ -89,7 +89,7 @@ class OpenRunTest {
     Lap lap = driven(STANDING).lap();
     assertThat(lap.speedAt(0)).isZero();
     List<RecordedLap> runs =
-        cut(recorded(lap, 50, waitS, 0.3)).stream()
+        cut(recorded(lap, 50, waitS, 2, 0.3)).stream()
             .filter(run -> run.kind() == RecordedLap.Kind.FLYING)
             .toList();
     assertThat(runs).hasSize(1);
@@ -100,18 +100,22 @@ class OpenRunTest {
   void aFlyingRunIsTimedFromTheLine() {
     Lap lap = driven(Conditions.OF_NEW_BOOKS).lap();
     List<RecordedLap> runs =
-        cut(recorded(lap, 50, 0, 0)).stream()
+        cut(recorded(lap, 50, 0, 2, 0)).stream()
             .filter(run -> run.kind() == RecordedLap.Kind.FLYING)
             .toList();
     assertThat(runs).hasSize(1);
     assertThat(runs.get(0).timeS()).isCloseTo(lap.timeS(), within(0.05));
   }
 
-  /** Corner by corner it is read as it was driven, the last one to the end of the road. */
-  @Test
-  void theLastCornerLastsToTheEnd() {
+  /**
+   * Corner by corner it is read as it was driven, the last one to the end of the road; also where
+   * the logger stops there.
+   */
+  @ParameterizedTest
+  @ValueSource(doubles = {0, 2})
+  void theLastCornerLastsToTheEnd(double outS) {
     Reference reference = driven(STANDING);
-    Recording recording = recorded(reference.lap(), 50, 3, 0);
+    Recording recording = recorded(reference.lap(), 50, 3, outS, 0);
     Stations stations = Stations.of(recording, HILL.road());
     RecordedLap run =
         LapCutter.cut(recording, stations, HILL.road()).stream()

@@ -9,6 +9,7 @@ import marvek.core.TestVehicles;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
+import marvek.core.circuit.Survey;
 import marvek.core.conditions.Conditions;
 import marvek.core.numeric.Jet;
 import marvek.core.profile.Constants;
@@ -123,6 +124,36 @@ class LineForcesTest {
       assertThat(spare(lap, 0.99 * limit, 0)).isPositive();
       assertThat(spare(lap, 1.01 * limit, 0)).isNegative();
     }
+  }
+
+  /** Up a helix the bend of the plan counts by cos² of the grade, as in the profile. */
+  @Test
+  void onAGradeABendIsMeasuredInSpace() {
+    Survey flat = TestRoads.every(5).bend(300, 1 / 60.0, 1 / 60.0).survey(false, 6, 0, 0);
+    Survey helix = TestRoads.changed(flat, (p, i) -> new double[] {p[0], p[1], 0.25 * 5 * i});
+    Path path = Path.centreline(Road.through(helix), List.of());
+    Vehicle mass = TestVehicles.pointMass(0.9);
+    Lap lap = SpeedProfile.solve(path, mass, Conditions.DEFAULT);
+    int k = path.road().indexOf(150);
+    double limit = lap.forces().limitW(k);
+    double alongN = lap.forces().resistanceN(k, limit);
+    LineForces model = new LineForces(lap, path, new boolean[lap.size()], null);
+    double held = 0;
+    for (double share = 0.5; share < 1.1; share += 0.001) {
+      LineForces.Spare spare =
+          model.of(
+              k,
+              new double[model.constraints()],
+              Jet.variable(LineForces.CURVATURE, 1 / 60.0),
+              Jet.variable(LineForces.NEXT_CURVATURE, 1 / 60.0),
+              Jet.variable(LineForces.SPEED_SQUARED, share * limit),
+              Jet.variable(LineForces.NEXT_SPEED_SQUARED, share * limit),
+              Jet.variable(LineForces.LENGTH, path.elementAt(k)));
+      held = spare.spare()[0] > 0 ? share : held;
+    }
+    // At a level speed the grade's pull takes its part of the grip.
+    double along = alongN / (0.9 * 0.97 * lap.forces().normalN(k, 0));
+    assertThat(held).isCloseTo(Math.sqrt(1 - along * along), within(0.01));
   }
 
   /** ε = 100°/s² of a car that straightens from a bend: κ'·v². */

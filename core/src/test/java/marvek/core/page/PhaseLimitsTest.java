@@ -3,6 +3,7 @@ package marvek.core.page;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Map;
 import marvek.core.MadeRoads;
 import marvek.core.TestVehicles;
 import marvek.core.circuit.Circuit;
@@ -43,6 +44,19 @@ class PhaseLimitsTest {
     assertThat(named(braked(0.9), Limiting.FRONT)).isPositive();
     // In the bends the engine has the rear at its limit still.
     assertThat(named(braked(0.9), Limiting.REAR)).isLessThan(named(braked(0.55), Limiting.REAR));
+  }
+
+  @Test
+  void anAxleIsNamedForSevenTenthsOfWhatIsLimited() {
+    assertThat(PhaseLimits.named(Map.of(Limiting.FRONT, 0.72, Limiting.REAR, 0.28), 1))
+        .isEqualTo(Limiting.FRONT);
+    assertThat(PhaseLimits.named(Map.of(Limiting.FRONT, 0.32, Limiting.REAR, 0.68), 1))
+        .isEqualTo(Limiting.BOTH);
+    assertThat(PhaseLimits.named(Map.of(Limiting.REAR, 0.45, Limiting.BOTH, 0.1), 1))
+        .isEqualTo(Limiting.REAR);
+    assertThat(PhaseLimits.named(Map.of(Limiting.REAR, 0.4, Limiting.ENGINE, 0.6), 1))
+        .isEqualTo(Limiting.ENGINE);
+    assertThat(PhaseLimits.named(Map.of(Limiting.REAR, 0.4, Limiting.NONE, 0.6), 1)).isNull();
   }
 
   @Test
