@@ -45,7 +45,7 @@ public final class GripPicture {
     ForceModel forces = lap.forces();
     double w = speed * speed;
     double weight = forces.massKg() * Constants.G0;
-    double most = forces.lateralLimitN(place, w);
+    double most = forces.heldSideN(place, w);
     double engine = lap.driveline().bestForceN(speed);
     List<Edge> edges = new ArrayList<>();
     for (int k = 0; k < POINTS; k++) {

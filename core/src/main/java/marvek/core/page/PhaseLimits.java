@@ -21,7 +21,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record PhaseLimits(
     @Nullable Limiting braking, @Nullable Limiting entry, @Nullable Limiting exit) {
-  /** Share of the time at a limit that names one axle (common practice of reading data). */
+  /** Share of the time at a limit that names one axle (own choice). */
   private static final double NAMED = 0.7;
 
   /** Share of a phase for which something has to hold to be named at all. */

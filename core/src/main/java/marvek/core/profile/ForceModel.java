@@ -48,6 +48,9 @@ public final class ForceModel {
   /** Behind others drag falls half as much as downforce does (own assumption). */
   private static final double DRAG_LOST_PER_DOWNFORCE = 0.5;
 
+  /** Halvings that find a side force to less than a newton. */
+  private static final int SIDE_HALVINGS = 16;
+
   /** Two wheelbases: nothing shorter turns a car. */
   private static final double YAW_OVER_M = 5;
 
@@ -287,14 +290,20 @@ public final class ForceModel {
   /** Shares of the grip that the axles are asked for; 1 at the limit. */
   public record AxleUse(double front, double rear) {}
 
-  /** Largest driving force of the tyres beside a side force of one's own choice [N]. */
+  /**
+   * Largest driving force of the tyres beside a side force of one's own choice [N]; negative where
+   * an axle holds that only while the car is braked.
+   */
   public double tractionBesideN(int i, double w, double lateralN) {
-    return normalN(i, w) > 0 ? Math.max(0, limits.mostN(beside(i, w, lateralN))) : 0;
+    return normalN(i, w) > 0 ? mostN(beside(i, w, lateralN)) : 0;
   }
 
-  /** Largest braking force beside a side force of one's own choice [N]. */
+  /**
+   * Largest braking force beside a side force of one's own choice [N]; negative where an axle holds
+   * that only while the car is driven.
+   */
   public double brakeBesideN(int i, double w, double lateralN) {
-    return normalN(i, w) > 0 ? Math.max(0, -limits.leastN(beside(i, w, lateralN))) : 0;
+    return normalN(i, w) > 0 ? -leastN(beside(i, w, lateralN)) : 0;
   }
 
   /** Largest driving force that the tyres and the lifting front wheel allow [N]. */
@@ -359,6 +368,24 @@ public final class ForceModel {
   public double lateralLimitN(int i, double w) {
     double normal = normalN(i, w);
     return normal > 0 ? muY * grip[i] * loadFactor(normal) * normal : 0;
+  }
+
+  /** Side force beside which some force along is held still, not turning [N]. */
+  public double heldSideN(int i, double w) {
+    double high = lateralLimitN(i, w);
+    if (axles == null) {
+      return high;
+    }
+    double low = 0;
+    for (int k = 0; k < SIDE_HALVINGS; k++) {
+      double middle = (low + high) / 2;
+      if (axles.spareN(beside(i, w, middle)) >= 0) {
+        low = middle;
+      } else {
+        high = middle;
+      }
+    }
+    return low;
   }
 
   /** Drive, as far as engine and tyres go, less all resistance [N]. */

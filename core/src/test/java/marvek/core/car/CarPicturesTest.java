@@ -13,6 +13,7 @@ import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
+import marvek.core.vehicle.Aero;
 import marvek.core.vehicle.Vehicle;
 import org.junit.jupiter.api.Test;
 
@@ -62,6 +63,22 @@ class CarPicturesTest {
     List<GripPicture.AtSpeed> grip =
         GripPicture.of(lap(TestVehicles.clubCar(), Conditions.DEFAULT), 20, 60);
     assertThat(widest(grip.get(1))).isGreaterThan(widest(grip.get(0)) * 1.05);
+  }
+
+  /** With the axles told apart the edge closes where one of them has no more, and not beyond. */
+  @Test
+  void theEdgeOfAxlesToldApartCloses() {
+    Vehicle light = TestVehicles.clubCar().withAero(new Aero(0.85, 3, 0.1));
+    double plain = widest(GripPicture.of(lap(light, Conditions.DEFAULT), 50).get(0));
+    GripPicture.AtSpeed axles = GripPicture.of(lap(light, Conditions.OF_NEW_BOOKS), 50).get(0);
+    assertThat(widest(axles)).isBetween(0.8 * plain, 0.98 * plain);
+    double wide = Double.POSITIVE_INFINITY;
+    for (GripPicture.Edge edge : axles.edges()) {
+      double both = edge.drivingG() + edge.brakingG();
+      assertThat(both).isBetween(0.0, wide + 1e-9);
+      wide = both;
+    }
+    assertThat(wide).isLessThan(0.15);
   }
 
   private static double widest(GripPicture.AtSpeed at) {
