@@ -35,10 +35,23 @@ export const api = {
         body: { ...draft, reason },
       }),
     ),
-  createBook: (circuitId: string, carId: string, name: string, line: LineChoice) =>
-    answer(http.POST('/api/books', { body: { circuitId, carId, name, line } })),
+  createBook: (
+    circuitId: string,
+    carId: string,
+    name: string,
+    line: LineChoice,
+    lineOffsets_m?: number[],
+  ) => answer(http.POST('/api/books', { body: { circuitId, carId, name, line, lineOffsets_m } })),
   searchLine: (id: string, draft: Draft) =>
     answer(http.POST('/api/books/{id}/line', { params: { path: { id } }, body: draft })),
+  traceLine: (id: string, file: File) =>
+    answer(
+      http.POST('/api/books/{id}/traced-line', {
+        params: { path: { id } },
+        body: { file },
+        bodySerializer: form,
+      }),
+    ),
   schools: (id: string, corner: number, draft: Draft, signal?: AbortSignal) =>
     answer(
       http.POST('/api/books/{id}/corners/{corner}/schools', {
@@ -140,7 +153,7 @@ export const api = {
   heard: (after: number) => answer(http.GET('/api/radio', { params: { query: { after } } })),
   spoken: (
     id: string,
-    { conditions, line, ownValues, setup }: Draft,
+    { conditions, line, lineOffsets_m, ownValues, setup }: Draft,
     pace: number,
     length: string,
     signal?: AbortSignal,
@@ -148,7 +161,7 @@ export const api = {
     answer(
       http.POST('/api/books/{id}/calls', {
         params: { path: { id } },
-        body: { conditions, line, ownValues, setup, pace, length },
+        body: { conditions, line, lineOffsets_m, ownValues, setup, pace, length },
         signal,
       }),
     ),
@@ -156,14 +169,14 @@ export const api = {
     answer(http.POST('/api/books/{id}/car', { params: { path: { id } }, body: draft, signal })),
   changedCar: (
     id: string,
-    { conditions, line, ownValues, setup }: Draft,
+    { conditions, line, lineOffsets_m, ownValues, setup }: Draft,
     changes: Record<string, number>,
     signal?: AbortSignal,
   ) =>
     answer(
       http.POST('/api/books/{id}/car/changed', {
         params: { path: { id } },
-        body: { conditions, line, ownValues, setup, changes },
+        body: { conditions, line, lineOffsets_m, ownValues, setup, changes },
         signal,
       }),
     ),
@@ -173,14 +186,14 @@ export const api = {
     ),
   compareSheets: (
     id: string,
-    { conditions, line, ownValues }: Draft,
+    { conditions, line, lineOffsets_m, ownValues }: Draft,
     first: SetupSheet,
     second: SetupSheet,
   ) =>
     answer(
       http.POST('/api/books/{id}/sheets/compare', {
         params: { path: { id } },
-        body: { conditions, line, ownValues, first, second },
+        body: { conditions, line, lineOffsets_m, ownValues, first, second },
       }),
     ),
   beside: (id: string, other: string) =>

@@ -33,6 +33,11 @@ export const lapCalls = {
     ),
   lapLine: (file: string, lap: number) =>
     answer(http.GET('/api/laps/{id}/line', { params: { path: { id: file }, query: { lap } } })),
+  /** The path of a lap as a line for a draft. */
+  traceLap: (file: string, lap: number) =>
+    answer(
+      http.GET('/api/laps/{id}/traced-line', { params: { path: { id: file }, query: { lap } } }),
+    ),
   renameLaps: (file: string, name: string) =>
     answer(http.PUT('/api/laps/{id}/name', { params: { path: { id: file } }, body: { name } })),
   sayKind: (file: string, number: number, kind: LapKind | null) =>

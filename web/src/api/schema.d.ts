@@ -806,6 +806,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/books/{id}/traced-line": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Makes a line of a recorded track, for a draft; nothing is kept.
+         * @description Makes a line of a recorded track, for a draft; nothing is kept.
+         */
+        post: operations["traceLine"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/books/{id}/try": {
         parameters: {
             query?: never;
@@ -1559,6 +1579,26 @@ export interface paths {
          * @description Calls a file of laps otherwise.
          */
         put: operations["renameLaps"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/laps/{id}/traced-line": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Makes a line of a lap, for a draft of its book; nothing is kept.
+         * @description Makes a line of a lap, for a draft of its book; nothing is kept.
+         */
+        get: operations["traceLineOfLap"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -2693,6 +2733,7 @@ export interface components {
             };
             conditions?: components["schemas"]["BookConditions"] | null;
             line?: components["schemas"]["BookLine"] | null;
+            lineOffsets_m?: components["schemas"]["BookLineOffsets"] | null;
             ownValues?: components["schemas"]["BookOwnValues"][] | null;
             setup?: components["schemas"]["BookSetup"] | null;
         };
@@ -2700,6 +2741,7 @@ export interface components {
             conditions?: components["schemas"]["BookConditions"] | null;
             first: components["schemas"]["BookSetup"];
             line?: components["schemas"]["BookLine"] | null;
+            lineOffsets_m?: components["schemas"]["BookLineOffsets"] | null;
             ownValues?: components["schemas"]["BookOwnValues"][] | null;
             second: components["schemas"]["BookSetup"];
         };
@@ -2760,6 +2802,7 @@ export interface components {
         BookDraftBody: {
             conditions?: components["schemas"]["BookConditions"] | null;
             line?: components["schemas"]["BookLine"] | null;
+            lineOffsets_m?: components["schemas"]["BookLineOffsets"] | null;
             ownValues?: components["schemas"]["BookOwnValues"][] | null;
             /** Format: int32 */
             parent?: number | null;
@@ -2838,6 +2881,7 @@ export interface components {
         BookKeepBody: {
             conditions?: components["schemas"]["BookConditions"] | null;
             line?: components["schemas"]["BookLine"] | null;
+            lineOffsets_m?: components["schemas"]["BookLineOffsets"] | null;
             ownValues?: components["schemas"]["BookOwnValues"][] | null;
             /** Format: int32 */
             parent: number;
@@ -2894,7 +2938,9 @@ export interface components {
         /** @enum {unknown} */
         BookLimiting: "front" | "rear" | "both" | "wheel-lifts" | "engine" | "brakes" | "tyres";
         /** @enum {unknown} */
-        BookLine: "smooth" | "fastest" | "centreline";
+        BookLine: "smooth" | "fastest" | "centreline" | "own";
+        /** @description of a line of one's own: offsets from the centreline, left positive, one every 5 m of the road (adjusted so that it divides its length) from the start line on, a cubic spline between [m] */
+        BookLineOffsets: number[];
         BookMark: {
             cautions?: string[];
             /** @description the cautions as sentences with their facts, to be worded in other units */
@@ -2921,6 +2967,7 @@ export interface components {
             circuitId: string;
             conditions?: components["schemas"]["BookConditions"] | null;
             line?: components["schemas"]["BookLine"] | null;
+            lineOffsets_m?: components["schemas"]["BookLineOffsets"] | null;
             name?: string | null;
             setup?: components["schemas"]["BookSetup"] | null;
         };
@@ -3098,6 +3145,7 @@ export interface components {
             };
             layoutVersion: number;
             line: components["schemas"]["BookLine"];
+            lineOffsets_m?: components["schemas"]["BookLineOffsets"];
             number: number;
             ownValues: components["schemas"]["BookOwnValues"][];
             pages: components["schemas"]["BookPage"][];
@@ -3356,6 +3404,7 @@ export interface components {
             /** Format: double */
             lap_s: number;
             line: components["schemas"]["BookLine"];
+            lineOffsets_m?: components["schemas"]["BookLineOffsets"] | null;
             openPoints: components["schemas"]["BriefOpenPointView"][];
             ownValues: components["schemas"]["BookOwnValues"][];
             /** Format: int32 */
@@ -3453,6 +3502,7 @@ export interface components {
             /** @description unit that lengths are said in: m, yd or ft */
             length?: string | null;
             line?: components["schemas"]["BookLine"] | null;
+            lineOffsets_m?: components["schemas"]["BookLineOffsets"] | null;
             ownValues?: components["schemas"]["BookOwnValues"][] | null;
             /** Format: double */
             pace?: number | null;
@@ -4944,6 +4994,37 @@ export interface components {
         /** @description What something is to be called. */
         NameBody: {
             name: string;
+        };
+        /** @description A line for a draft, and what was made of the positions for it. */
+        OwnLinesTraced: {
+            /** Format: double */
+            beyondAt_m: number;
+            /**
+             * Format: double
+             * @description farthest that they lay beyond what the car may use, and were moved onto it
+             */
+            beyond_m: number;
+            lineOffsets_m: components["schemas"]["BookLineOffsets"];
+            /**
+             * Format: double
+             * @description standard deviation of the positions
+             */
+            noise_m: number;
+            /**
+             * Format: int32
+             * @description how many were read
+             */
+            points: number;
+            /**
+             * Format: double
+             * @description how often they cover the road
+             */
+            rounds: number;
+            /**
+             * Format: double
+             * @description farthest that one was moved by the smoothing
+             */
+            smoothed_m: number;
         };
         /** @description A code that pairs one device within ten minutes. */
         PeopleCode: {
@@ -7381,6 +7462,44 @@ export interface operations {
             };
         };
     };
+    traceLine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: Blob;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnLinesTraced"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     tryDraft: {
         parameters: {
             query?: never;
@@ -8760,6 +8879,39 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    traceLineOfLap: {
+        parameters: {
+            query: {
+                lap: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnLinesTraced"];
+                };
             };
             /** @description What is wrong, where, and what to do */
             default: {

@@ -44,9 +44,13 @@ export interface Draft {
   parent: number;
   conditions: Conditions;
   line: LineChoice;
+  /** Of a line of one's own. */
+  lineOffsets_m?: number[];
   ownValues: OwnValues[];
   setup?: Schemas['BookSetup'];
 }
+/** A line made of what was recorded, with what was made of it. */
+export type TracedLine = Schemas['OwnLinesTraced'];
 export type JobView = Schemas['JobView'];
 /** RFC 9457 problem details. */
 export type Problem = Schemas['Problem'];

@@ -10,6 +10,7 @@
   import { BookState, provideBook } from './book-state.svelte';
   import DraftBar from './DraftBar.svelte';
   import OtherDrafts from './OtherDrafts.svelte';
+  import { OwnLineState, provideOwnLine } from './own-line.svelte';
   import NotedBar from '../page/NotedBar.svelte';
   import { NotedMarks, provideNoted } from '../page/noted-marks.svelte';
   import CardMenu from '../session/CardMenu.svelte';
@@ -25,6 +26,7 @@
   // svelte-ignore state_referenced_locally
   const book = new BookState(id);
   provideBook(book);
+  provideOwnLine(new OwnLineState(book));
   const noted = new NotedMarks(book);
   provideNoted(noted);
   void book.open().then(() => noted.look());

@@ -29,11 +29,7 @@
     else later = value;
   }
 
-  const writer = $derived({
-    speed: (v: number) => preferences.speedText(v),
-    length: (m: number) => preferences.lengthText(m),
-    across: (m: number) => preferences.acrossText(m),
-  });
+  const { writer } = preferences;
   const corners = $derived(pair ? compareRevisions(pair[0], pair[1], writer) : []);
   const conditions = $derived(
     pair

@@ -2,16 +2,23 @@
   import { api } from '../api/client';
   import type { LineChoice } from '../api/types';
   import { useBook } from './book-state.svelte';
+  import FileButton from '../ui/FileButton.svelte';
   import LongWork from '../ui/LongWork.svelte';
+  import Problem from '../ui/Problem.svelte';
+  import { preferences } from '../units/preferences.svelte';
+  import { tracedWords } from './own-line';
+  import { useOwnLine } from './own-line.svelte';
 
   const book = useBook();
+  const own = useOwnLine();
   const line = $derived(book.history!.now.line);
   const schooled = $derived(
     book.history!.now.ownValues.filter((own) => own.line !== undefined).map((own) => own.corner),
   );
 
   async function choose(select: HTMLSelectElement) {
-    await book.setLine(select.value as LineChoice);
+    const line = select.value as LineChoice;
+    await book.setLine(line, line === 'own' ? own.offsets_m : undefined);
     // A search that was stopped leaves the line as it was.
     select.value = book.history!.now.line;
   }
@@ -29,6 +36,7 @@
     >
       <option value="fastest">fastest: least time</option>
       <option value="smooth">smooth: bends least</option>
+      <option value="own" disabled={!own.offsets_m}>my own: as recorded</option>
       <option value="centreline">centreline, as a check</option>
     </select>
   </label>
@@ -38,6 +46,17 @@
       share={book.searching.progress}
       oncancel={() => api.cancel(book.searching!.id)}
     />
+  {/if}
+  <FileButton
+    look="btn-sm mt-1 h-11 w-full"
+    accept=".gpx,.csv,.txt,application/gpx+xml,text/csv"
+    data-own-line
+    onfile={(file) => own.ofFile(file)}
+    >{line === 'own' ? 'Another line of my own' : 'My own line'} from a file</FileButton
+  >
+  {#if own.problem}<Problem problem={own.problem} onclose={own.clear} />{/if}
+  {#if own.traced && line === 'own'}
+    <p class="text-neutral pt-1" data-traced>{tracedWords(own.traced, preferences.writer)}</p>
   {/if}
   {#if line === 'smooth'}
     <p class="text-neutral pt-1" data-other-line>

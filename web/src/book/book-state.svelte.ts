@@ -152,12 +152,17 @@ export class BookState extends Working {
     this.apply(change(this.history!, { ...this.history!.now, setup }));
   }
 
-  /** Another line for the whole lap; the search for it shows how far it is and can be stopped. */
-  async setLine(line: LineChoice) {
-    const next = change(this.history!, { ...this.history!.now, line });
+  /**
+   * Another line for the whole lap; the search for it shows how far it is and can be stopped.
+   *
+   * @param lineOffsets_m of a line of one's own
+   */
+  async setLine(line: LineChoice, lineOffsets_m?: number[]) {
+    const now = { ...this.history!.now, line, lineOffsets_m };
+    const next = change(this.history!, now);
     let found = false;
     await this.run(async () => {
-      found = await this.found({ ...this.draft(), line });
+      found = await this.found({ ...this.draft(), ...now });
     });
     if (found) this.apply(next);
   }

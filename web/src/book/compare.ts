@@ -1,6 +1,7 @@
 import { FIELDS, isMark, isWordsOfMark, PATHS, textAt, type FieldWriter } from '../page/fields';
 import type { Conditions, CornerPage, Revision, SurfacePart, View } from '../api/types';
 import { cornerSeconds } from '../strip/lap-axis';
+import { sameLine } from './draft';
 
 /** What differs between two revisions in one value. */
 export interface Difference {
@@ -109,10 +110,17 @@ export function compareConditions(before: Conditions, after: Conditions, w: Writ
   })).filter((d) => d.before !== d.after);
 }
 
+/** Another line of one's own has the same name. */
+function lineWords(before: Revision, after: Revision): string {
+  return before.line === after.line && !sameLine(before, after)
+    ? `another ${after.line}`
+    : after.line;
+}
+
 /** Line and setup sheet, where they differ. */
 export function compareCar(before: Revision, after: Revision): Difference[] {
   const rows: [string, string, string][] = [
-    ['line', before.line, after.line],
+    ['line', before.line, lineWords(before, after)],
     ['setup sheet', before.setup?.name ?? 'none', after.setup?.name ?? 'none'],
   ];
   return rows

@@ -6,6 +6,8 @@ import { begun, type Steps } from '../ui/undo';
 export interface DraftState {
   conditions: Conditions;
   line: LineChoice;
+  /** Offsets of a line of one's own; absent for any other. */
+  lineOffsets_m?: number[];
   ownValues: OwnValues[];
   /** The sheet that the car is set up by; without one the car as it is. */
   setup?: SetupSheet;
@@ -27,8 +29,9 @@ export function begin(revision: Revision): History {
 
 /** What a kept revision was computed from. */
 export function stateOf(revision: Revision): DraftState {
-  const { conditions, line, setup } = revision;
-  return { conditions, line, ownValues: revision.ownValues ?? [], setup };
+  const { conditions, line, lineOffsets_m, setup } = revision;
+  const state = { conditions, line, ownValues: revision.ownValues ?? [], setup };
+  return lineOffsets_m ? { ...state, lineOffsets_m } : state;
 }
 
 /** Sets one own value of a corner, or gives it back to the model with `undefined`. */
@@ -66,7 +69,7 @@ function hasValues(own: OwnValues): boolean {
 export function countChanges(a: DraftState, b: DraftState): number {
   const corners = new Set([...a.ownValues, ...b.ownValues].map((o) => o.corner));
   let count = differing(a.conditions, b.conditions);
-  if (a.line !== b.line) count++;
+  if (!sameLine(a, b)) count++;
   if (JSON.stringify(a.setup) !== JSON.stringify(b.setup)) count++;
   for (const corner of corners) {
     count += differing(
@@ -76,6 +79,12 @@ export function countChanges(a: DraftState, b: DraftState): number {
   }
   return count;
 }
+
+/** Whether two lines are one; of two lines of one's own the offsets tell. */
+export const sameLine = (a: LineOf, b: LineOf) =>
+  a.line === b.line && JSON.stringify(a.lineOffsets_m) === JSON.stringify(b.lineOffsets_m);
+
+type LineOf = Pick<DraftState, 'line' | 'lineOffsets_m'>;
 
 function differing(a: object, b: object): number {
   const left = a as Record<string, unknown>;

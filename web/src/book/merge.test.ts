@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Conditions } from '../api/types';
-import type { DraftState } from './draft';
+import { countChanges, type DraftState } from './draft';
 import { clashes, merged, onlyMine } from './merge';
 
 const conditions = { surface: 'dry', gripUsed: 0.92 } as Conditions;
@@ -50,6 +50,19 @@ describe('two savers from the same revision', () => {
     ]);
     expect(merged(theirs, [])).toEqual(theirs);
     expect(clashes(theirs, mine, merged(theirs, found))).toEqual([]);
+  });
+
+  it('takes a line of one\u2019s own with its offsets, and leaves none behind', () => {
+    const own: DraftState = { ...before, line: 'own', lineOffsets_m: [1, 2] };
+    const other: DraftState = { ...before, line: 'own', lineOffsets_m: [1, 3] };
+    expect(merged(theirs, clashes(before, theirs, own)).lineOffsets_m).toEqual([1, 2]);
+    expect(clashes(before, own, other)).toHaveLength(1);
+    const back = merged(own, clashes(before, own, mine));
+    expect(back.line).toBe('fastest');
+    expect(back.lineOffsets_m).toBeUndefined();
+    expect(countChanges(before, own)).toBe(1);
+    expect(countChanges(own, other)).toBe(1);
+    expect(countChanges(own, { ...own, lineOffsets_m: [1, 2] })).toBe(0);
   });
 
   it('finds nothing where both say the same', () => {

@@ -1,4 +1,5 @@
-import type { OwnField, OwnValues } from '../api/types';
+import type { SetupSheet } from '../api/answers';
+import type { LineChoice, OwnField, OwnValues } from '../api/types';
 import type { DraftState } from './draft';
 
 /** One value that two savers of the same revision left different. */
@@ -23,7 +24,7 @@ export function clashes(before: DraftState, theirs: DraftState, mine: DraftState
   const note = (field: string, a: unknown, b: unknown, c: unknown, corner?: number) => {
     if (!same(b, c)) found.push({ corner, field, before: a, theirs: b, mine: c });
   };
-  note('line', before.line, theirs.line, mine.line);
+  note('line', lineOf(before), lineOf(theirs), lineOf(mine));
   note('setup', before.setup, theirs.setup, mine.setup);
   const conditions = (s: DraftState) => s.conditions as unknown as Record<string, unknown>;
   for (const key of keysOf(conditions(before), conditions(theirs), conditions(mine))) {
@@ -37,6 +38,21 @@ export function clashes(before: DraftState, theirs: DraftState, mine: DraftState
     for (const key of keysOf(a, b, c)) note(key, a[key], b[key], c[key], corner);
   }
   return found;
+}
+
+/** A line of one's own goes with its offsets. */
+interface OwnLine {
+  name: string;
+  offsets_m?: number[];
+}
+
+const lineOf = ({ line, lineOffsets_m }: DraftState): LineChoice | OwnLine =>
+  line === 'own' ? { name: 'own', offsets_m: lineOffsets_m } : line;
+
+function withLine(state: DraftState, line: LineChoice | OwnLine): DraftState {
+  return typeof line === 'string'
+    ? { ...state, line, lineOffsets_m: undefined }
+    : { ...state, line: 'own', lineOffsets_m: line.offsets_m };
 }
 
 function ownOf(state: DraftState, corner: number): Record<string, unknown> {
@@ -63,9 +79,9 @@ export function merged(theirs: DraftState, chosen: Clash[]): DraftState {
   let result = theirs;
   for (const clash of chosen) {
     if (clash.corner !== undefined) result = withOwn(result, clash);
-    else if (clash.field === 'line' || clash.field === 'setup') {
-      result = { ...result, [clash.field]: clash.mine };
-    } else {
+    else if (clash.field === 'line') result = withLine(result, clash.mine as LineChoice | OwnLine);
+    else if (clash.field === 'setup') result = { ...result, setup: clash.mine as SetupSheet };
+    else {
       result = { ...result, conditions: { ...result.conditions, [clash.field]: clash.mine } };
     }
   }

@@ -46,7 +46,8 @@ export class TriedCar extends Working {
     let id: string | undefined;
     await this.run(async () => {
       const kept = await api.keepChangedCar(car, name, this.changes);
-      const made = await api.createBook(circuit, kept.id, name, this.draft().line);
+      const { line, lineOffsets_m } = this.draft();
+      const made = await api.createBook(circuit, kept.id, name, line, lineOffsets_m);
       id = 'id' in made ? made.id : await waitForJob(made.job, () => {});
       this.changes = {};
     });

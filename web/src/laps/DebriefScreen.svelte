@@ -1,6 +1,8 @@
 <script lang="ts">
   import { useBook } from '../book/book-state.svelte';
-  import { route } from '../router';
+  import type { DrivenLap } from '../api/laps';
+  import { useOwnLine } from '../book/own-line.svelte';
+  import { navigate, route } from '../router';
   import SessionLinks from '../session/SessionLinks.svelte';
   import { hourWords, sessionName } from '../session/words';
   import Problem from '../ui/Problem.svelte';
@@ -17,6 +19,13 @@
   const book = useBook();
   const desk = new DebriefDesk(book.id, route.params.session!);
   void desk.begin();
+  const own = useOwnLine();
+
+  async function takeLine(lap: DrivenLap) {
+    if (await own.ofLap(lap.file, lap.number)) {
+      await navigate('/books/:id', { params: { id: book.id } });
+    }
+  }
   const choose = (corner: number) => (desk.chosen = corner);
 </script>
 
@@ -32,6 +41,9 @@
 >
   {#if desk.problem}
     <Problem problem={desk.problem} onclose={desk.clear} />
+  {/if}
+  {#if own.problem}
+    <Problem problem={own.problem} onclose={own.clear} />
   {/if}
   {#if desk.asking}
     <MappingDialog
@@ -64,7 +76,7 @@
         this book with a person's errors.
       </p>
     {:else}
-      <LapChips laps={debrief.laps} best={desk.best} onsay={desk.sayKind} />
+      <LapChips laps={debrief.laps} best={desk.best} onsay={desk.sayKind} online={takeLine} />
       {#if desk.laps.length === 0}
         <p class="py-4 text-lg">
           No flying lap is counted: say of one that it counts, or bring in a longer recording.

@@ -7,8 +7,10 @@
     laps: DrivenLap[];
     best: DrivenLap | undefined;
     onsay: (lap: DrivenLap, kind: LapKind) => void;
+    /** The lap's path is wanted as the line of the book. */
+    online: (lap: DrivenLap) => void;
   }
-  const { laps, best, onsay }: Props = $props();
+  const { laps, best, onsay, online }: Props = $props();
   const KIND: Record<LapKind, string> = {
     out: 'out',
     in: 'in',
@@ -22,12 +24,14 @@
     ['in', 'In-lap'],
   ];
 
-  const kinds = (lap: DrivenLap) =>
-    CHOICES.map(([kind, words]) => ({
+  const choices = (lap: DrivenLap) => [
+    ...CHOICES.map(([kind, words]) => ({
       name: words + (kind === lap.recognised ? ' (as recognised)' : ''),
       chosen: lap.kind === kind,
       onselect: () => onsay(lap, kind),
-    }));
+    })),
+    { name: 'Its path as the line of the book', onselect: () => online(lap) },
+  ];
 </script>
 
 <ul class="figures flex flex-wrap gap-1 py-1" aria-label="Laps" data-lap-chips>
@@ -36,11 +40,11 @@
     <li>
       {#if lap.whole}
         <Menu
-          items={kinds(lap)}
+          items={choices(lap)}
           width="w-80"
           align="start"
           data-lap={lap.number}
-          title="Press to say what kind of lap it is"
+          title="Press to say what kind of lap it is, or to take its line"
           class={[
             'flex min-h-11 cursor-pointer items-center rounded border-2 px-1.5 text-base',
             counted ? 'border-base-content' : 'border-base-300 text-neutral',

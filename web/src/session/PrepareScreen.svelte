@@ -52,11 +52,7 @@
     view?.revision.pages.find((p) => p.corner === changed?.corner);
   const page = $derived(pageOf(then));
   const before = $derived(pageOf(parent));
-  const writer = $derived({
-    speed: (v: number) => preferences.speedText(v),
-    length: (m: number) => preferences.lengthText(m),
-    across: (m: number) => preferences.acrossText(m),
-  });
+  const { writer } = preferences;
   const conditions = $derived(
     prepared ? compareConditions(prepared.parentConditions, prepared.conditions, writer) : [],
   );
@@ -79,6 +75,7 @@
       parent: answer.parent,
       conditions: answer.conditions,
       line: answer.line,
+      lineOffsets_m: answer.lineOffsets_m ?? undefined,
       ownValues: answer.ownValues,
       setup: answer.setup ?? undefined,
     });

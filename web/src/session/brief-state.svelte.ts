@@ -12,11 +12,7 @@ export class BriefDesk extends Working {
   revision = $state.raw<Revision>();
   before = $state.raw<Revision>();
 
-  readonly writer = {
-    speed: (v: number) => preferences.speedText(v),
-    length: (m: number) => preferences.lengthText(m),
-    across: (m: number) => preferences.acrossText(m),
-  };
+  readonly writer = preferences.writer;
   readonly lines: BriefLine[] = $derived(
     this.brief && this.revision
       ? briefLines(this.brief, this.revision.pages, (page) => this.#news(page))

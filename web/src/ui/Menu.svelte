@@ -9,7 +9,7 @@
     href?: string;
     /** Whether what is there is a file to be kept, or is opened beside this. */
     as?: 'download' | 'beside';
-    /** Whether it is what holds now, of several of which one does. */
+    /** Whether it is what holds now, of several of which one does; absent for what is done once. */
     chosen?: boolean;
     onselect?: () => void;
     /** For a test to find it by. */
@@ -35,7 +35,8 @@
     class: classes = 'btn btn-ghost',
     ...rest
   }: Props = $props();
-  const chosen = $derived(items.find((item) => item.chosen)?.name);
+  const choices = $derived(items.filter((item) => item.chosen !== undefined));
+  const actions = $derived(items.filter((item) => item.chosen === undefined));
   const LINE = 'btn btn-ghost w-full justify-start data-highlighted:bg-base-200';
 </script>
 
@@ -48,33 +49,35 @@
       collisionPadding={8}
       class="border-base-content bg-base-100 rounded-box z-30 border-2 p-2 shadow-lg print:hidden {width}"
     >
-      {#if chosen !== undefined}
-        <DropdownMenu.RadioGroup value={chosen}>
-          {#each items as item (item.name)}
+      {#if choices.length}
+        <DropdownMenu.RadioGroup value={choices.find((item) => item.chosen)?.name ?? ''}>
+          {#each choices as item (item.name)}
             <DropdownMenu.RadioItem value={item.name} onSelect={item.onselect} class={LINE}>
               {item.chosen ? '●' : '○'}
               {item.name}
             </DropdownMenu.RadioItem>
           {/each}
         </DropdownMenu.RadioGroup>
-      {:else}
-        {#each items as item (item.name)}
-          <DropdownMenu.Item onSelect={item.onselect} class={LINE}>
-            {#snippet child({ props })}
-              {#if item.href}
-                <a
-                  {...props}
-                  href={item.href}
-                  download={item.as === 'download' ? '' : undefined}
-                  target={item.as === 'beside' ? '_blank' : undefined}
-                  rel={item.as === 'beside' ? 'noopener' : undefined}
-                  data-item={item.mark}>{item.name}</a
-                >
-              {:else}<button {...props} data-item={item.mark}>{item.name}</button>{/if}
-            {/snippet}
-          </DropdownMenu.Item>
-        {/each}
       {/if}
+      {#if choices.length && actions.length}
+        <DropdownMenu.Separator class="bg-base-300 my-1 h-0.5" />
+      {/if}
+      {#each actions as item (item.name)}
+        <DropdownMenu.Item onSelect={item.onselect} class={LINE}>
+          {#snippet child({ props })}
+            {#if item.href}
+              <a
+                {...props}
+                href={item.href}
+                download={item.as === 'download' ? '' : undefined}
+                target={item.as === 'beside' ? '_blank' : undefined}
+                rel={item.as === 'beside' ? 'noopener' : undefined}
+                data-item={item.mark}>{item.name}</a
+              >
+            {:else}<button {...props} data-item={item.mark}>{item.name}</button>{/if}
+          {/snippet}
+        </DropdownMenu.Item>
+      {/each}
     </DropdownMenu.Content>
   </DropdownMenu.Portal>
 </DropdownMenu.Root>

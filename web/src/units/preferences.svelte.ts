@@ -53,6 +53,13 @@ class Preferences {
     this.keep();
   }
 
+  /** What writes figures in these units, for words that are made elsewhere. */
+  readonly writer = {
+    speed: (mps: number) => this.speedText(mps),
+    length: (m: number) => this.lengthText(m),
+    across: (m: number) => this.acrossText(m),
+  };
+
   /** Speed with its unit. */
   speedText(mps: number): string {
     return `${whole(speedIn(mps, this.speed))} ${this.speed}`;

@@ -5,9 +5,9 @@ import java.util.concurrent.TimeUnit;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
+import marvek.core.line.ChosenLine;
 import marvek.core.line.Corridor;
 import marvek.core.line.SmoothLine;
-import marvek.core.page.LineChoice;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
 import marvek.core.reference.Reference;
@@ -48,7 +48,7 @@ public class CoreBenchmark {
     car = Demo.car();
     road = circuit.road();
     corridor = Corridor.of(circuit, road, car, Conditions.DEFAULT);
-    basis = Reference.basis(circuit, car, Conditions.DEFAULT, LineChoice.SMOOTH);
+    basis = Reference.basis(circuit, car, Conditions.DEFAULT, ChosenLine.SMOOTH);
   }
 
   /** Forces, profile, gears and times of one lap at 1 m. */
@@ -72,7 +72,7 @@ public class CoreBenchmark {
   /** From a read circuit and car to all pages. */
   @Benchmark
   public Reference newBook() {
-    Reference.Basis fresh = Reference.basis(circuit, car, Conditions.DEFAULT, LineChoice.SMOOTH);
+    Reference.Basis fresh = Reference.basis(circuit, car, Conditions.DEFAULT, ChosenLine.SMOOTH);
     return Reference.on(fresh, Conditions.DEFAULT, List.of());
   }
 

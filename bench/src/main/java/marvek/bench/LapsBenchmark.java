@@ -22,7 +22,7 @@ import marvek.core.laps.RecordedLap;
 import marvek.core.laps.Recording;
 import marvek.core.laps.Stations;
 import marvek.core.laps.Thresholds;
-import marvek.core.page.LineChoice;
+import marvek.core.line.ChosenLine;
 import marvek.core.profile.Lap;
 import marvek.core.reference.Reference;
 import marvek.formats.LapCsv;
@@ -56,7 +56,7 @@ public class LapsBenchmark {
   @Setup
   public void prepare() {
     Reference.Basis basis =
-        Reference.basis(Demo.circuit(), Demo.car(), Conditions.DEFAULT, LineChoice.SMOOTH);
+        Reference.basis(Demo.circuit(), Demo.car(), Conditions.DEFAULT, ChosenLine.SMOOTH);
     book = Reference.on(basis, Conditions.DEFAULT, List.of());
     road = book.path().road();
     List<Lap> laps = new ArrayList<>();

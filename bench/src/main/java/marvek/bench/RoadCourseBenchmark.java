@@ -5,10 +5,10 @@ import java.util.concurrent.TimeUnit;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
+import marvek.core.line.ChosenLine;
 import marvek.core.line.Corridor;
 import marvek.core.line.SmoothLine;
 import marvek.core.page.CornerPage;
-import marvek.core.page.LineChoice;
 import marvek.core.page.OwnValues;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
@@ -49,7 +49,7 @@ public class RoadCourseBenchmark {
     circuit = CircuitGeoJson.read(JsonFiles.parse(file)).value();
     car = Demo.car();
     road = circuit.road();
-    basis = Reference.basis(circuit, car, Conditions.DEFAULT, LineChoice.SMOOTH);
+    basis = Reference.basis(circuit, car, Conditions.DEFAULT, ChosenLine.SMOOTH);
     CornerPage page =
         Reference.on(basis, Conditions.DEFAULT, List.of()).pages().stream()
             .filter(p -> p.brake().atM() != null)

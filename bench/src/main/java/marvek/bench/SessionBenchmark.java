@@ -14,7 +14,7 @@ import marvek.core.brief.Targets;
 import marvek.core.brief.WarmUp;
 import marvek.core.circuit.Circuit;
 import marvek.core.conditions.Conditions;
-import marvek.core.page.LineChoice;
+import marvek.core.line.ChosenLine;
 import marvek.core.page.PageField;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
@@ -62,9 +62,9 @@ public class SessionBenchmark {
     circuit = Demo.circuit();
     car = Demo.car();
     wet = Conditions.DEFAULT.withSurface(Conditions.Surface.WET);
-    basis = Reference.basis(circuit, car, Conditions.DEFAULT, LineChoice.SMOOTH);
+    basis = Reference.basis(circuit, car, Conditions.DEFAULT, ChosenLine.SMOOTH);
     base = Reference.on(basis, Conditions.DEFAULT, List.of());
-    Reference.Basis wetBasis = Reference.basis(circuit, car, wet, LineChoice.SMOOTH);
+    Reference.Basis wetBasis = Reference.basis(circuit, car, wet, ChosenLine.SMOOTH);
     inTheWet = Reference.on(wetBasis, wet, List.of());
   }
 
@@ -80,7 +80,7 @@ public class SessionBenchmark {
     List<List<DayShift>> all = new ArrayList<>();
     for (Day day : VARIANTS) {
       Conditions then = day.of(Conditions.DEFAULT, circuit, basis.path().road(), car);
-      Reference.Basis own = Reference.basis(circuit, car, then, LineChoice.SMOOTH);
+      Reference.Basis own = Reference.basis(circuit, car, then, ChosenLine.SMOOTH);
       all.add(DayShift.between(base, Reference.on(own, then, List.of())));
     }
     return all;

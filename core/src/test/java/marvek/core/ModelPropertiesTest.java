@@ -11,8 +11,8 @@ import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
 import marvek.core.circuit.Survey;
 import marvek.core.conditions.Conditions;
+import marvek.core.line.ChosenLine;
 import marvek.core.page.CornerPage;
-import marvek.core.page.LineChoice;
 import marvek.core.profile.SpeedProfile;
 import marvek.core.reference.Reference;
 import marvek.core.vehicle.Vehicle;
@@ -115,7 +115,7 @@ class ModelPropertiesTest {
   private static List<CornerPage> pages(Survey survey) {
     Circuit circuit = Circuit.bare("Random", survey);
     Reference.Basis basis =
-        Reference.basis(circuit, TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.SMOOTH);
+        Reference.basis(circuit, TestVehicles.clubCar(), Conditions.DEFAULT, ChosenLine.SMOOTH);
     return Reference.on(basis, Conditions.DEFAULT, List.of()).pages();
   }
 
@@ -124,9 +124,9 @@ class ModelPropertiesTest {
     Circuit circuit = Circuit.bare("Random", randomLap(road));
     Conditions c = Conditions.DEFAULT;
     double[] time = new double[2];
-    for (LineChoice line : List.of(LineChoice.SMOOTH, LineChoice.CENTRELINE)) {
+    for (ChosenLine line : List.of(ChosenLine.SMOOTH, ChosenLine.CENTRELINE)) {
       Reference.Basis basis = Reference.basis(circuit, TestVehicles.clubCar(), c, line);
-      time[line == LineChoice.SMOOTH ? 0 : 1] = Reference.on(basis, c, List.of()).lap().timeS();
+      time[line == ChosenLine.SMOOTH ? 0 : 1] = Reference.on(basis, c, List.of()).lap().timeS();
     }
     assertThat(time[0]).isLessThan(time[1]);
   }

@@ -3,7 +3,7 @@ package marvek.core;
 import java.util.List;
 import marvek.core.circuit.Circuit;
 import marvek.core.conditions.Conditions;
-import marvek.core.page.LineChoice;
+import marvek.core.line.ChosenLine;
 import marvek.core.reference.Reference;
 
 /** Books that several tests read. */
@@ -14,7 +14,7 @@ public final class TestBooks {
           Circuit.bare("varied", TestRoads.varied(5)),
           TestVehicles.clubCar(),
           Conditions.DEFAULT,
-          LineChoice.SMOOTH);
+          ChosenLine.SMOOTH);
 
   public static final Reference VARIED = Reference.on(VARIED_BASIS, Conditions.DEFAULT, List.of());
 

@@ -49,6 +49,25 @@ class DebriefJourneyTest {
     return Files.write(file, scripts.download(path));
   }
 
+  /** A lap's path becomes the line of the book, as a draft that is undone like any other. */
+  @Test
+  void aLapIsTakenAsTheLine() throws IOException {
+    browser.open(book + "/sessions/" + session + "/debrief");
+    browser.chooseFile("[data-laps-in]", simulated(2));
+    browser.click("[data-lap='2']");
+    browser.clickWords("[role=menuitem]", "Its path as the line of the book");
+    browser.seeText("[data-traced]", "positions");
+    browser.seeText("aside", "1 change");
+    browser.seeValue("[data-line-choice]", "own");
+    Path nothing = Files.writeString(folder.resolve("nothing.csv"), "time_s,speed_kmh\n1,2\n");
+    browser.chooseFile("[data-own-line]", nothing);
+    browser.seeText("main", "neither x_m and y_m nor lat_deg and lon_deg");
+    browser.seeValue("[data-line-choice]", "own");
+    browser.clickWords("button", "Undo");
+    browser.seeNoMore("[data-traced]");
+    browser.seeValue("[data-line-choice]", "smooth");
+  }
+
   @Test
   void aFileIsReadCornerByCornerAndHabitsAreFound() throws IOException {
     browser.open(book + "/sessions/" + session + "/debrief");

@@ -203,7 +203,7 @@ public final class CircuitImport {
     }
   }
 
-  private static char firstCharacter(byte[] bytes) {
+  static char firstCharacter(byte[] bytes) {
     int i = bytes.length >= 3 && (bytes[0] & 0xff) == 0xef ? 3 : 0;
     while (i < bytes.length && Character.isWhitespace(bytes[i])) {
       i++;

@@ -6,13 +6,13 @@ import java.util.Map;
 import marvek.core.car.SetupSheet;
 import marvek.core.circuit.Kerb;
 import marvek.core.conditions.Conditions;
+import marvek.core.line.ChosenLine;
 import marvek.core.line.School;
 import marvek.core.mark.MarkReference;
 import marvek.core.page.CornerPage;
 import marvek.core.page.CornerPage.Source;
 import marvek.core.page.Driven;
 import marvek.core.page.Lean;
-import marvek.core.page.LineChoice;
 import marvek.core.page.OwnValues;
 import marvek.core.page.PageField;
 import marvek.core.page.PhaseLimits;
@@ -34,7 +34,7 @@ public final class RevisionJson {
       Instant createdAt,
       String reason,
       Conditions conditions,
-      LineChoice line,
+      ChosenLine line,
       List<OwnValues> own,
       SetupSheet setup,
       int layoutVersion) {}
@@ -61,7 +61,7 @@ public final class RevisionJson {
     node.put("reason", header.reason());
     node.put("layoutVersion", header.layoutVersion());
     node.set("conditions", ConditionsJson.write(header.conditions()));
-    node.put("line", Spelled.of(header.line()));
+    LineJson.write(node, header.line());
     if (header.setup() != null) {
       node.set("setup", SetupSheetJson.write(header.setup()));
     }

@@ -7,7 +7,7 @@ import java.time.Instant;
 import java.util.List;
 import marvek.core.circuit.Circuit;
 import marvek.core.conditions.Conditions;
-import marvek.core.page.LineChoice;
+import marvek.core.line.ChosenLine;
 import marvek.core.page.OwnValues;
 import marvek.core.reference.Reference;
 import marvek.core.vehicle.Vehicle;
@@ -25,7 +25,7 @@ class BookJsonTest {
     Vehicle car = CarJson.read(DemoFiles.car()).value();
     List<OwnValues> own =
         List.of(OwnValues.in(1).brakeAtM(300.0).confidence(3).notes("ridges").build());
-    Reference.Basis basis = Reference.basis(circuit, car, Conditions.DEFAULT, LineChoice.SMOOTH);
+    Reference.Basis basis = Reference.basis(circuit, car, Conditions.DEFAULT, ChosenLine.SMOOTH);
     Reference reference = Reference.on(basis, Conditions.DEFAULT, own);
     revision =
         RevisionJson.write(
@@ -35,7 +35,7 @@ class BookJsonTest {
                 Instant.parse("2026-05-01T09:00:00Z"),
                 "first",
                 Conditions.DEFAULT,
-                LineChoice.SMOOTH,
+                ChosenLine.SMOOTH,
                 own,
                 null,
                 3),

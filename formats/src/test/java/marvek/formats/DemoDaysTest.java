@@ -11,7 +11,7 @@ import marvek.core.brief.Preparation;
 import marvek.core.circuit.Circuit;
 import marvek.core.conditions.Conditions;
 import marvek.core.conditions.Conditions.Surface;
-import marvek.core.page.LineChoice;
+import marvek.core.line.ChosenLine;
 import marvek.core.reference.Reference;
 import marvek.core.vehicle.Vehicle;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -44,7 +44,7 @@ class DemoDaysTest {
   })
   void lessGripOnTheSameLineNeverBrakesLater(String circuitName, String carName) {
     Reference.Basis basis =
-        Reference.basis(circuit(circuitName), car(carName), Conditions.DEFAULT, LineChoice.SMOOTH);
+        Reference.basis(circuit(circuitName), car(carName), Conditions.DEFAULT, ChosenLine.SMOOTH);
     for (Conditions less :
         List.of(
             Conditions.DEFAULT.withGripUsed(0.85),
@@ -71,8 +71,8 @@ class DemoDaysTest {
     Circuit circuit = circuit(circuitName);
     Conditions wet = Conditions.DEFAULT.withSurface(Surface.WET);
     Reference.Basis dryBasis =
-        Reference.basis(circuit, car(carName), Conditions.DEFAULT, LineChoice.SMOOTH);
-    Reference.Basis wetBasis = Reference.basis(circuit, car(carName), wet, LineChoice.SMOOTH);
+        Reference.basis(circuit, car(carName), Conditions.DEFAULT, ChosenLine.SMOOTH);
+    Reference.Basis wetBasis = Reference.basis(circuit, car(carName), wet, ChosenLine.SMOOTH);
     Reference dry = on(dryBasis, Conditions.DEFAULT);
     Preparation preparation = Preparation.of(dry, on(wetBasis, wet), List.of(), Map.of());
     Reference issued = Reference.on(wetBasis, wet, preparation.decided(List.of()));
@@ -98,7 +98,7 @@ class DemoDaysTest {
     Reference reference =
         on(
             Reference.basis(
-                circuit(circuitName), car(carName), Conditions.DEFAULT, LineChoice.SMOOTH),
+                circuit(circuitName), car(carName), Conditions.DEFAULT, ChosenLine.SMOOTH),
             Conditions.DEFAULT);
     for (double pace = 0.3; pace <= 1; pace += 0.05) {
       double lapS = reference.lap().timeS() / pace;

@@ -7,7 +7,8 @@ import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
 import marvek.core.circuit.Circuit;
 import marvek.core.conditions.Conditions;
-import marvek.core.page.LineChoice;
+import marvek.core.line.ChosenLine;
+import marvek.core.line.LineChoice;
 import marvek.core.reference.PageProperties;
 import marvek.core.reference.Reference;
 import marvek.core.vehicle.Vehicle;
@@ -30,7 +31,7 @@ class DemoPagesTest {
                   .value();
           Vehicle car =
               CarJson.read(JsonFiles.parse(DemoFiles.bytes(carName + ".car.json"))).value();
-          return Reference.basis(circuit, car, day, line);
+          return Reference.basis(circuit, car, day, new ChosenLine(line, null));
         });
   }
 
@@ -76,7 +77,8 @@ class DemoPagesTest {
     Circuit circuit =
         CircuitImport.read(GpxTest.file(track), "lap.gpx", ImportSettings.NONE).circuit();
     Vehicle car = CarJson.read(JsonFiles.parse(DemoFiles.bytes("teal-coupe.car.json"))).value();
-    Reference.Basis basis = Reference.basis(circuit, car, Conditions.OF_NEW_BOOKS, line);
+    Reference.Basis basis =
+        Reference.basis(circuit, car, Conditions.OF_NEW_BOOKS, new ChosenLine(line, null));
     new PageProperties(basis, Conditions.OF_NEW_BOOKS).pointsAreInTheirOwnCornerAndInOrder();
   }
 

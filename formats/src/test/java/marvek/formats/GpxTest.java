@@ -24,7 +24,7 @@ import marvek.core.circuit.Road;
 import marvek.core.circuit.RoadPosition;
 import marvek.core.circuit.Side;
 import marvek.core.conditions.Conditions;
-import marvek.core.page.LineChoice;
+import marvek.core.line.ChosenLine;
 import marvek.core.reference.Reference;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -273,7 +273,7 @@ class GpxTest {
             circuit,
             CarJson.read(DemoFiles.car()).value(),
             Conditions.DEFAULT,
-            LineChoice.CENTRELINE);
+            ChosenLine.CENTRELINE);
     Reference reference = Reference.on(basis, Conditions.DEFAULT, List.of());
     byte[] points =
         GpxWriter.actionPoints("demo <1>", circuit, reference.path(), reference.pages());

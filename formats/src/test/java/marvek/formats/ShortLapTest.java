@@ -7,8 +7,8 @@ import java.util.stream.Stream;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Survey;
 import marvek.core.conditions.Conditions;
+import marvek.core.line.ChosenLine;
 import marvek.core.page.CornerPage;
-import marvek.core.page.LineChoice;
 import marvek.core.reference.Reference;
 import marvek.core.vehicle.Vehicle;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -44,7 +44,7 @@ class ShortLapTest {
     Vehicle vehicle = CarJson.read(JsonFiles.parse(DemoFiles.bytes(car + ".car.json"))).value();
     Circuit circuit = Circuit.bare("oval", oval(halfLengthM, halfWidthM));
     Reference.Basis basis =
-        Reference.basis(circuit, vehicle, Conditions.DEFAULT, LineChoice.SMOOTH);
+        Reference.basis(circuit, vehicle, Conditions.DEFAULT, ChosenLine.SMOOTH);
     List<CornerPage> pages = Reference.on(basis, Conditions.DEFAULT, List.of()).pages();
     assertThat(pages).hasSameSizeAs(basis.corners()).isNotEmpty();
     assertThat(pages).allSatisfy(page -> assertThat(page.lowestSpeedMps()).isPositive());

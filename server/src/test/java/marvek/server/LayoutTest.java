@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
@@ -365,16 +366,15 @@ class LayoutTest {
   }
 
   /**
-   * A survey that is half a metre off over a stretch: everything along the road stays at its place.
+   * A survey that is half a metre off over a stretch: everything along the road stays at its place,
+   * and a line of the driver's own stays on its ground.
    */
   @Test
   void aNewSurveyIsTheNextVersionAndKeepsWhatStandsAlongTheRoad() {
     Place place = newPlace();
-    String[] rows =
-        new String(
-                scripts.download("/api/circuits/" + place.circuit() + "/centreline.csv"),
-                StandardCharsets.UTF_8)
-            .split("\n");
+    byte[] centreline = scripts.download("/api/circuits/" + place.circuit() + "/centreline.csv");
+    String[] rows = new String(centreline, StandardCharsets.UTF_8).split("\n");
+    keepOwnLine(place.book(), centreline);
     // The CSV has no place on the earth: a line of GeoJSON with the same points has.
     JsonNode tree =
         JsonFiles.parse(scripts.download("/api/circuits/" + place.circuit() + "/circuit.geojson"));
@@ -408,5 +408,37 @@ class LayoutTest {
                 .get("checks")
                 .toString())
         .contains("layout.line");
+    JsonNode moved = scripts.get("/api/books/" + place.book() + "/revisions/3").body();
+    assertThat(moved.path("line").asString()).isEqualTo("own");
+    double[] offsets = offsets(moved);
+    double least = Arrays.stream(offsets).min().orElseThrow();
+    double most = Arrays.stream(offsets).max().orElseThrow();
+    assertThat(Math.max(most, -least)).isBetween(0.2, 0.85);
+    assertThat(Arrays.stream(offsets).filter(o -> Math.abs(o) > 0.05).count()).isLessThan(60);
+  }
+
+  /** Drives the book on the circuit's centreline as if it were a lap of one's own. */
+  private void keepOwnLine(String book, byte[] centreline) {
+    JsonNode traced =
+        scripts.upload("/api/books/" + book + "/traced-line", "lap.csv", centreline).body();
+    Map<String, Object> draft =
+        Map.of(
+            "parent",
+            1,
+            "reason",
+            "mine",
+            "line",
+            "own",
+            "lineOffsets_m",
+            traced.get("lineOffsets_m"));
+    scripts.post("/api/books/" + book + "/revisions", draft);
+    double[] offsets = offsets(scripts.get("/api/books/" + book + "/revisions/2").body());
+    assertThat(Arrays.stream(offsets).map(Math::abs).max().orElseThrow()).isLessThan(0.05);
+  }
+
+  private static double[] offsets(JsonNode revision) {
+    return IntStream.range(0, revision.path("lineOffsets_m").size())
+        .mapToDouble(k -> revision.at("/lineOffsets_m/" + k).asDouble(0))
+        .toArray();
   }
 }

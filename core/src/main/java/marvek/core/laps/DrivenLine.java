@@ -1,7 +1,10 @@
 package marvek.core.laps;
 
 import java.util.Arrays;
+import java.util.List;
+import java.util.stream.IntStream;
 import marvek.core.circuit.Road;
+import marvek.core.circuit.TrackPoint;
 
 /** The line that a lap was driven on, where its positions tell. */
 public final class DrivenLine {
@@ -35,6 +38,17 @@ public final class DrivenLine {
       line[k] = counts[k] == 0 ? Double.NaN : sums[k] / counts[k];
     }
     return filled(line);
+  }
+
+  /**
+   * Where a lap was, sample by sample, in the plane of its road; samples without a place left out.
+   */
+  public static List<TrackPoint> points(Recording recording, RecordedLap lap) {
+    return IntStream.range(lap.from(), lap.to())
+        .filter(i -> !Double.isNaN(recording.at(Channel.X, i) + recording.at(Channel.Y, i)))
+        .mapToObj(
+            i -> new TrackPoint(recording.at(Channel.X, i), recording.at(Channel.Y, i), Double.NaN))
+        .toList();
   }
 
   private static double[] filled(double[] line) {

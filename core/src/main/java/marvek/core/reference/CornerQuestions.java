@@ -8,7 +8,6 @@ import marvek.core.line.Corridor;
 import marvek.core.line.LinkSweep;
 import marvek.core.line.School;
 import marvek.core.line.Schools;
-import marvek.core.page.LineChoice;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
 
@@ -32,7 +31,7 @@ public final class CornerQuestions {
     Road road = basis.path().road();
     Corridor corridor =
         Reference.corridor(basis.circuit(), road, basis.vehicle(), present.conditions());
-    boolean fastest = basis.line() == LineChoice.FASTEST;
+    boolean fastest = basis.line().isFastest();
     return Schools.one(present, corridor, basis.corners(), index, School.DEFEND, fastest)
         .map(t -> SchoolLine.of(List.of(t), road, basis.corners().get(index)).get(0))
         .orElseThrow();
@@ -58,7 +57,7 @@ public final class CornerQuestions {
     Lap lap = SpeedProfile.solve(basis.path(), basis.vehicle(), conditions);
     Corridor corridor =
         Reference.corridor(basis.circuit(), basis.path().road(), basis.vehicle(), conditions);
-    boolean fastest = basis.line() == LineChoice.FASTEST;
+    boolean fastest = basis.line().isFastest();
     int positions = fastest ? FASTEST_POSITIONS : SMOOTH_POSITIONS;
     return LinkSweep.of(lap, corridor, basis.corners(), index, positions, fastest);
   }

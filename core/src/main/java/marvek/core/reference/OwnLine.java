@@ -11,7 +11,6 @@ import marvek.core.drive.OwnKerbs;
 import marvek.core.line.Corridor;
 import marvek.core.line.LineWish;
 import marvek.core.page.CornerPage;
-import marvek.core.page.LineChoice;
 import marvek.core.page.OwnValues;
 import marvek.core.page.Remark;
 import marvek.core.profile.Lap;
@@ -40,7 +39,7 @@ final class OwnLine {
     this.lap = lap;
     this.road = lap.path().road();
     this.corridor = corridor;
-    this.leastTime = basis.line() == LineChoice.FASTEST || !basis.schools().isEmpty();
+    this.leastTime = basis.line().isFastest() || !basis.schools().isEmpty();
   }
 
   /**

@@ -14,15 +14,16 @@ import marvek.core.corner.Corner;
 import marvek.core.corner.CornerFinder;
 import marvek.core.drive.OwnValuesOnLap;
 import marvek.core.drive.PageDrive;
+import marvek.core.line.ChosenLine;
 import marvek.core.line.Corridor;
 import marvek.core.line.FastestLine;
+import marvek.core.line.LineChoice;
 import marvek.core.line.School;
 import marvek.core.line.Schools;
 import marvek.core.line.SmoothLine;
 import marvek.core.page.CornerPage;
 import marvek.core.page.CornerTime;
 import marvek.core.page.Driven;
-import marvek.core.page.LineChoice;
 import marvek.core.page.OwnValues;
 import marvek.core.page.Remark;
 import marvek.core.profile.Lap;
@@ -62,7 +63,7 @@ public record Reference(
       Vehicle vehicle,
       Path path,
       List<Corner> corners,
-      LineChoice line,
+      ChosenLine line,
       Map<Integer, School> schools,
       boolean lineStill) {
     public Basis {
@@ -78,7 +79,7 @@ public record Reference(
 
   /** Finds line and corners: the slow part. */
   public static Basis basis(
-      Circuit circuit, Vehicle vehicle, Conditions conditions, LineChoice line) {
+      Circuit circuit, Vehicle vehicle, Conditions conditions, ChosenLine line) {
     return basis(circuit, vehicle, conditions, line, share -> {});
   }
 
@@ -91,7 +92,7 @@ public record Reference(
       Circuit circuit,
       Vehicle vehicle,
       Conditions conditions,
-      LineChoice line,
+      ChosenLine line,
       DoubleConsumer progress) {
     Road road = circuit.road();
     checkWidth(road, vehicle);
@@ -131,13 +132,16 @@ public record Reference(
       Road road,
       Vehicle vehicle,
       Conditions conditions,
-      LineChoice line,
+      ChosenLine line,
       DoubleConsumer progress) {
-    if (line == LineChoice.CENTRELINE) {
+    if (line.choice() == LineChoice.CENTRELINE) {
       return new FoundLine(Path.centreline(road, circuit.zones()), true);
     }
+    if (line.offsets() != null) {
+      return new FoundLine(Path.at(road, line.offsets().along(road), circuit.zones()), true);
+    }
     Corridor corridor = corridor(circuit, road, vehicle, conditions);
-    if (line == LineChoice.SMOOTH) {
+    if (line.choice() == LineChoice.SMOOTH) {
       SmoothLine.Result found = SmoothLine.find(road, corridor, circuit.zones(), progress);
       return new FoundLine(found.path(), found.stoodStill());
     }

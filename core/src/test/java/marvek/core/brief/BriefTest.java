@@ -14,9 +14,9 @@ import marvek.core.circuit.Circuit;
 import marvek.core.circuit.MarkType;
 import marvek.core.circuit.Side;
 import marvek.core.conditions.Conditions;
+import marvek.core.line.ChosenLine;
 import marvek.core.mark.MarkReference;
 import marvek.core.page.CornerPage;
-import marvek.core.page.LineChoice;
 import marvek.core.page.OwnValues;
 import marvek.core.page.PageField;
 import marvek.core.page.Stakes;
@@ -31,12 +31,12 @@ class BriefTest {
   private static final Vehicle CAR = TestVehicles.clubCar();
   private static final Conditions CLUB = Conditions.DEFAULT.withGripUsed(0.92);
   private static final Reference.Basis BASIS =
-      Reference.basis(VARIED, CAR, CLUB, LineChoice.SMOOTH);
+      Reference.basis(VARIED, CAR, CLUB, ChosenLine.SMOOTH);
   private static final Reference BOOK = Reference.on(BASIS, CLUB, List.of());
 
   private static Reference with(Purpose purpose, Vehicle vehicle) {
     Conditions conditions = purpose.of(CLUB);
-    Reference.Basis basis = Reference.basis(VARIED, vehicle, conditions, LineChoice.SMOOTH);
+    Reference.Basis basis = Reference.basis(VARIED, vehicle, conditions, ChosenLine.SMOOTH);
     return Reference.on(basis, conditions, List.of());
   }
 
@@ -66,7 +66,7 @@ class BriefTest {
   @Test
   void theInsideEntryCostsTimeAndBrakesEarlierUnlessWithTheWholeGrip() {
     // On the fastest line: another one may be quicker than the smooth one, also from the inside.
-    Reference.Basis fastest = Reference.basis(VARIED, CAR, CLUB, LineChoice.FASTEST);
+    Reference.Basis fastest = Reference.basis(VARIED, CAR, CLUB, ChosenLine.FASTEST);
     Reference book = Reference.on(fastest, CLUB, List.of());
     List<InsideEntry> defend = InsideEntry.of(fastest, CLUB, book, false);
     List<InsideEntry> attack = InsideEntry.of(fastest, CLUB, book, true);

@@ -10,7 +10,7 @@ import marvek.core.TestRoads;
 import marvek.core.TestVehicles;
 import marvek.core.circuit.Circuit;
 import marvek.core.conditions.Conditions;
-import marvek.core.page.LineChoice;
+import marvek.core.line.ChosenLine;
 import marvek.core.page.PageField;
 import marvek.core.reference.Reference;
 import marvek.core.vehicle.Vehicle;
@@ -22,7 +22,7 @@ class CallOutsTest {
   private static final Circuit VARIED = Circuit.bare("varied", TestRoads.varied(5));
 
   private static Reference reference(Vehicle vehicle) {
-    Reference.Basis basis = Reference.basis(VARIED, vehicle, Conditions.DEFAULT, LineChoice.SMOOTH);
+    Reference.Basis basis = Reference.basis(VARIED, vehicle, Conditions.DEFAULT, ChosenLine.SMOOTH);
     return Reference.on(basis, Conditions.DEFAULT, List.of());
   }
 

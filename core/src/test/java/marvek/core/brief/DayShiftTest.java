@@ -8,7 +8,7 @@ import marvek.core.TestRoads;
 import marvek.core.TestVehicles;
 import marvek.core.circuit.Circuit;
 import marvek.core.conditions.Conditions;
-import marvek.core.page.LineChoice;
+import marvek.core.line.ChosenLine;
 import marvek.core.reference.Reference;
 import marvek.core.vehicle.Aero;
 import marvek.core.vehicle.Vehicle;
@@ -29,7 +29,7 @@ class DayShiftTest {
   }
 
   private static Reference on(Vehicle vehicle, Conditions conditions) {
-    Reference.Basis basis = Reference.basis(VARIED, vehicle, conditions, LineChoice.SMOOTH);
+    Reference.Basis basis = Reference.basis(VARIED, vehicle, conditions, ChosenLine.SMOOTH);
     return Reference.on(basis, conditions, List.of());
   }
 

@@ -15,8 +15,8 @@ import marvek.core.brief.Preparation.Decision;
 import marvek.core.brief.Preparation.Why;
 import marvek.core.circuit.Circuit;
 import marvek.core.conditions.Conditions;
+import marvek.core.line.ChosenLine;
 import marvek.core.page.CornerPage;
-import marvek.core.page.LineChoice;
 import marvek.core.page.OwnValues;
 import marvek.core.page.PageField;
 import marvek.core.reference.Reference;
@@ -26,7 +26,7 @@ class PreparationTest {
   private static final Circuit VARIED = Circuit.bare("varied", TestRoads.varied(5));
   private static final Conditions DAMP = Conditions.DEFAULT.withSurface(Conditions.Surface.DAMP);
   private static final Reference.Basis BASIS =
-      Reference.basis(VARIED, TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.SMOOTH);
+      Reference.basis(VARIED, TestVehicles.clubCar(), Conditions.DEFAULT, ChosenLine.SMOOTH);
   private static final Reference MODEL = Reference.on(BASIS, Conditions.DEFAULT, List.of());
   private static final Reference IN_THE_DAMP = Reference.on(BASIS, DAMP, List.of());
   private static final CornerPage PAGE =

@@ -12,8 +12,8 @@ import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
 import marvek.core.conditions.Conditions;
+import marvek.core.line.ChosenLine;
 import marvek.core.page.CornerPage;
-import marvek.core.page.LineChoice;
 import marvek.core.page.OwnValues;
 import marvek.core.page.Remark;
 import marvek.core.page.Stakes;
@@ -44,7 +44,7 @@ class OwnLimitsTest {
           0.8);
   private static final Circuit VARIED = Circuit.bare("varied", TestRoads.varied(5));
   private final Reference.Basis basis =
-      Reference.basis(VARIED, ONE_GEAR, Conditions.DEFAULT, LineChoice.SMOOTH);
+      Reference.basis(VARIED, ONE_GEAR, Conditions.DEFAULT, ChosenLine.SMOOTH);
   private final Reference model = Reference.on(basis, Conditions.DEFAULT, List.of());
   private final Lap lap = model.modelLap();
   private final List<CornerPage> pages = model.modelPages();
@@ -138,7 +138,7 @@ class OwnLimitsTest {
   @Test
   void aGearOfOnesOwnIsHeldThroughTheCorner() {
     Vehicle car = TestVehicles.clubCar();
-    Reference.Basis basis = Reference.basis(VARIED, car, Conditions.DEFAULT, LineChoice.SMOOTH);
+    Reference.Basis basis = Reference.basis(VARIED, car, Conditions.DEFAULT, ChosenLine.SMOOTH);
     Reference model = Reference.on(basis, Conditions.DEFAULT, List.of());
     CornerPage page = model.modelPages().get(1);
     int wanted = page.gears().corner() + 1;
@@ -183,7 +183,7 @@ class OwnLimitsTest {
     Vehicle weak = ONE_GEAR;
     Reference model =
         Reference.on(
-            Reference.basis(gentle, weak, Conditions.DEFAULT, LineChoice.SMOOTH),
+            Reference.basis(gentle, weak, Conditions.DEFAULT, ChosenLine.SMOOTH),
             Conditions.DEFAULT,
             List.of());
     CornerPage flat = model.modelPages().get(0);

@@ -11,10 +11,10 @@ import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.TrackLimits;
 import marvek.core.conditions.Conditions;
+import marvek.core.line.ChosenLine;
 import marvek.core.line.Corridor;
 import marvek.core.page.CornerPage;
 import marvek.core.page.Driven;
-import marvek.core.page.LineChoice;
 import marvek.core.page.OwnValues;
 import marvek.core.profile.Lap;
 import marvek.core.reference.Reference;
@@ -25,7 +25,7 @@ class PageDriveTest {
   private static final Circuit VARIED = Circuit.bare("varied", TestRoads.varied(5));
 
   private static Reference.Basis basis(Vehicle car) {
-    return Reference.basis(VARIED, car, Conditions.DEFAULT, LineChoice.SMOOTH);
+    return Reference.basis(VARIED, car, Conditions.DEFAULT, ChosenLine.SMOOTH);
   }
 
   private static final Reference.Basis BASIS = basis(TestVehicles.clubCar());
@@ -233,7 +233,7 @@ class PageDriveTest {
   void theExitKerbIsWorthAboutATenth() {
     Reference.Basis basis =
         Reference.basis(
-            withExitKerb(), TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.SMOOTH);
+            withExitKerb(), TestVehicles.clubCar(), Conditions.DEFAULT, ChosenLine.SMOOTH);
     Reference without = Reference.on(basis, Conditions.DEFAULT, List.of());
     Reference with =
         Reference.on(
@@ -252,7 +252,7 @@ class PageDriveTest {
             withExitKerb(Kerb.Use.FULL),
             TestVehicles.clubCar(),
             Conditions.DEFAULT,
-            LineChoice.SMOOTH);
+            ChosenLine.SMOOTH);
     Reference used = Reference.on(basis, Conditions.DEFAULT, List.of());
     assertThat(used.pages().get(2).kerbs().exit()).isEqualTo(Kerb.Use.FULL);
     Reference.Basis half =
@@ -260,7 +260,7 @@ class PageDriveTest {
             withExitKerb(Kerb.Use.HALF_CAR),
             TestVehicles.clubCar(),
             Conditions.DEFAULT,
-            LineChoice.SMOOTH);
+            ChosenLine.SMOOTH);
     Reference halfUsed = Reference.on(half, Conditions.DEFAULT, List.of());
     assertThat(halfUsed.pages().get(2).kerbs().exit()).isEqualTo(Kerb.Use.HALF_CAR);
   }
@@ -283,7 +283,7 @@ class PageDriveTest {
             "");
     Reference.Basis basis =
         Reference.basis(
-            withKerb(inside), TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.SMOOTH);
+            withKerb(inside), TestVehicles.clubCar(), Conditions.DEFAULT, ChosenLine.SMOOTH);
     double offset = p.apexes().get(0).offsetM();
     List<OwnValues> own =
         List.of(OwnValues.in(3).apexOffsetM(offset - 0.5 * Math.signum(offset)).build());

@@ -10,8 +10,8 @@ import marvek.core.TestVehicles;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
+import marvek.core.line.ChosenLine;
 import marvek.core.page.CornerPage;
-import marvek.core.page.LineChoice;
 import marvek.core.page.OwnValues;
 import marvek.core.page.Stakes;
 import marvek.core.profile.Lap;
@@ -30,7 +30,7 @@ class StakesTest {
   private static final Circuit VARIED = Circuit.bare("varied", TestRoads.varied(5));
 
   private static Reference.Basis basis(Circuit circuit, Vehicle car) {
-    return Reference.basis(circuit, car, Conditions.DEFAULT, LineChoice.SMOOTH);
+    return Reference.basis(circuit, car, Conditions.DEFAULT, ChosenLine.SMOOTH);
   }
 
   private static final Reference.Basis BASIS = basis(VARIED, TestVehicles.clubCar());
@@ -94,7 +94,7 @@ class StakesTest {
   @Test
   void fiveMetresEarlyCostsTheirTimeAtLowSpeedLessThatAtHighSpeed() {
     Reference.Basis basis =
-        Reference.basis(OVAL, constantForces(), Conditions.DEFAULT, LineChoice.CENTRELINE);
+        Reference.basis(OVAL, constantForces(), Conditions.DEFAULT, ChosenLine.CENTRELINE);
     Reference model = Reference.on(basis, Conditions.DEFAULT, List.of());
     CornerPage page = model.modelPages().get(0);
     Stakes stakes = ModelReference.on(basis, Conditions.DEFAULT).stakes().get(0);
@@ -112,7 +112,7 @@ class StakesTest {
   @Test
   void aSlowerExitCostsItsTimeDownTheStraight() {
     Reference.Basis basis =
-        Reference.basis(OVAL, constantForces(), Conditions.DEFAULT, LineChoice.CENTRELINE);
+        Reference.basis(OVAL, constantForces(), Conditions.DEFAULT, ChosenLine.CENTRELINE);
     Reference model = Reference.on(basis, Conditions.DEFAULT, List.of());
     CornerPage page = model.modelPages().get(0);
     Lap lap = model.modelLap();

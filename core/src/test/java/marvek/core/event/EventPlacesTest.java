@@ -17,7 +17,7 @@ import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
 import marvek.core.corner.Corner;
 import marvek.core.corner.CornerFinder;
-import marvek.core.page.LineChoice;
+import marvek.core.line.ChosenLine;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
 import marvek.core.reference.Reference;
@@ -86,7 +86,7 @@ class EventPlacesTest {
     return new Driven(name, lap, LapEvents.of(lap, corners));
   }
 
-  private static Path lineOf(Circuit circuit, Vehicle vehicle, LineChoice line) {
+  private static Path lineOf(Circuit circuit, Vehicle vehicle, ChosenLine line) {
     return Reference.basis(circuit, vehicle, Conditions.DEFAULT, line).path();
   }
 
@@ -100,8 +100,8 @@ class EventPlacesTest {
     int n = 0;
     for (Circuit circuit : circuits) {
       n++;
-      all.add(drive(n + " car", circuit, lineOf(circuit, car, LineChoice.SMOOTH), car));
-      all.add(drive(n + " bike", circuit, lineOf(circuit, bike, LineChoice.SMOOTH), bike));
+      all.add(drive(n + " car", circuit, lineOf(circuit, car, ChosenLine.SMOOTH), car));
+      all.add(drive(n + " bike", circuit, lineOf(circuit, bike, ChosenLine.SMOOTH), bike));
       all.add(drive(n + " middle", circuit, Path.centreline(circuit.road(), List.of()), car));
     }
     Road road = varied.road();

@@ -14,7 +14,7 @@ import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
 import marvek.core.corner.CornerFinder;
-import marvek.core.page.LineChoice;
+import marvek.core.line.ChosenLine;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
 import marvek.core.reference.Reference;
@@ -36,7 +36,7 @@ class LapEventsTest {
 
   private static Lap lapOn(Circuit circuit) {
     return SpeedProfile.solve(
-        Reference.basis(circuit, TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.SMOOTH)
+        Reference.basis(circuit, TestVehicles.clubCar(), Conditions.DEFAULT, ChosenLine.SMOOTH)
             .path(),
         TestVehicles.clubCar(),
         Conditions.DEFAULT);

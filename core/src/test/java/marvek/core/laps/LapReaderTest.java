@@ -11,8 +11,8 @@ import marvek.core.TestVehicles;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
+import marvek.core.line.ChosenLine;
 import marvek.core.page.CornerPage;
-import marvek.core.page.LineChoice;
 import marvek.core.reference.Reference;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -38,7 +38,7 @@ class LapReaderTest {
 
   private static Reference book(Circuit circuit) {
     Reference.Basis basis =
-        Reference.basis(circuit, TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.SMOOTH);
+        Reference.basis(circuit, TestVehicles.clubCar(), Conditions.DEFAULT, ChosenLine.SMOOTH);
     return Reference.on(basis, Conditions.DEFAULT, List.of());
   }
 

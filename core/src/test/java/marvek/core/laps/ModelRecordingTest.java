@@ -9,7 +9,7 @@ import marvek.core.TestVehicles;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
-import marvek.core.page.LineChoice;
+import marvek.core.line.ChosenLine;
 import marvek.core.page.OwnValues;
 import marvek.core.profile.Lap;
 import marvek.core.reference.Reference;
@@ -19,7 +19,7 @@ import org.junit.jupiter.api.Test;
 class ModelRecordingTest {
   private static final Circuit VARIED = Circuit.bare("varied", TestRoads.varied(5));
   private static final Reference.Basis BASIS =
-      Reference.basis(VARIED, TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.SMOOTH);
+      Reference.basis(VARIED, TestVehicles.clubCar(), Conditions.DEFAULT, ChosenLine.SMOOTH);
   private static final Reference BOOK = Reference.on(BASIS, Conditions.DEFAULT, List.of());
   private static final Road ROAD = BOOK.path().road();
 

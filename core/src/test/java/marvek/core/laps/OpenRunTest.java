@@ -12,8 +12,8 @@ import marvek.core.TestVehicles;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
+import marvek.core.line.ChosenLine;
 import marvek.core.page.CornerTime;
-import marvek.core.page.LineChoice;
 import marvek.core.profile.Lap;
 import marvek.core.reference.Reference;
 import org.junit.jupiter.api.Test;
@@ -28,7 +28,7 @@ class OpenRunTest {
 
   private static Reference driven(Conditions day) {
     return Reference.on(
-        Reference.basis(HILL, TestVehicles.clubCar(), day, LineChoice.SMOOTH), day, List.of());
+        Reference.basis(HILL, TestVehicles.clubCar(), day, ChosenLine.SMOOTH), day, List.of());
   }
 
   /** The lap at a rate, after some seconds of waiting, and on past the end for some more. */

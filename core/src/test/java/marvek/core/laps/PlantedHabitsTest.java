@@ -13,7 +13,7 @@ import marvek.core.conditions.Conditions;
 import marvek.core.laps.Finding.Rule;
 import marvek.core.laps.SimulatedDriver.Habit;
 import marvek.core.laps.SimulatedDriver.Kind;
-import marvek.core.page.LineChoice;
+import marvek.core.line.ChosenLine;
 import marvek.core.page.Stakes;
 import marvek.core.profile.Lap;
 import marvek.core.reference.ModelReference;
@@ -26,7 +26,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 class PlantedHabitsTest {
   private static final Circuit VARIED = Circuit.bare("varied", TestRoads.varied(5));
   private static final Reference.Basis BASIS =
-      Reference.basis(VARIED, TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.SMOOTH);
+      Reference.basis(VARIED, TestVehicles.clubCar(), Conditions.DEFAULT, ChosenLine.SMOOTH);
   private static final Reference BOOK = Reference.on(BASIS, Conditions.DEFAULT, List.of());
   private static final Road ROAD = BOOK.path().road();
   private static final List<Stakes> STAKES = ModelReference.on(BASIS, Conditions.DEFAULT).stakes();

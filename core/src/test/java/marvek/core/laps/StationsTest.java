@@ -12,7 +12,7 @@ import marvek.core.TestVehicles;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
-import marvek.core.page.LineChoice;
+import marvek.core.line.ChosenLine;
 import marvek.core.reference.Reference;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -29,7 +29,7 @@ class StationsTest {
   private static final Circuit VARIED = Circuit.bare("varied", TestRoads.varied(5));
   private static final Reference BOOK =
       Reference.on(
-          Reference.basis(VARIED, TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.SMOOTH),
+          Reference.basis(VARIED, TestVehicles.clubCar(), Conditions.DEFAULT, ChosenLine.SMOOTH),
           Conditions.DEFAULT,
           List.of());
   private static final Road ROAD = BOOK.path().road();

@@ -25,6 +25,7 @@ import marvek.core.corner.Corner;
 import marvek.core.corner.CornerFinder;
 import marvek.core.event.CornerEvents;
 import marvek.core.event.LapEvents;
+import marvek.core.line.ChosenLine;
 import marvek.core.mark.MarkChooser;
 import marvek.core.page.CornerPage.ApexKind;
 import marvek.core.page.CornerPage.BrakeStyle;
@@ -58,7 +59,7 @@ class PageWriterTest {
 
   private static Written written(String name, Circuit circuit, Vehicle vehicle) {
     Reference.Basis basis =
-        Reference.basis(circuit, vehicle, Conditions.DEFAULT, LineChoice.SMOOTH);
+        Reference.basis(circuit, vehicle, Conditions.DEFAULT, ChosenLine.SMOOTH);
     Lap lap = SpeedProfile.solve(basis.path(), vehicle, Conditions.DEFAULT);
     List<Corner> corners = CornerFinder.find(circuit, lap.path().road());
     MarkChooser marks = new MarkChooser(List.of(), lap.path().road());

@@ -8,6 +8,7 @@ import marvek.core.MadeRoads;
 import marvek.core.TestVehicles;
 import marvek.core.circuit.Circuit;
 import marvek.core.conditions.Conditions;
+import marvek.core.line.ChosenLine;
 import marvek.core.profile.Lap;
 import marvek.core.profile.Limiting;
 import marvek.core.reference.Reference;
@@ -20,7 +21,7 @@ class PhaseLimitsTest {
   private static final Circuit CIRCUIT = MadeRoads.of(1, 1);
 
   private static Reference driven(Vehicle vehicle, Conditions day) {
-    return Reference.on(Reference.basis(CIRCUIT, vehicle, day, LineChoice.SMOOTH), day, List.of());
+    return Reference.on(Reference.basis(CIRCUIT, vehicle, day, ChosenLine.SMOOTH), day, List.of());
   }
 
   private static Vehicle braked(double frontShare) {

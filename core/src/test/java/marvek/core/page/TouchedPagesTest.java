@@ -13,6 +13,7 @@ import marvek.core.circuit.MarkType;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
 import marvek.core.conditions.Conditions;
+import marvek.core.line.ChosenLine;
 import marvek.core.reference.Reference;
 import marvek.core.say.Sentence;
 import org.junit.jupiter.api.Test;
@@ -25,7 +26,7 @@ class TouchedPagesTest {
 
   private static List<CornerPage> pages(Circuit circuit) {
     Reference.Basis basis =
-        Reference.basis(circuit, TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.CENTRELINE);
+        Reference.basis(circuit, TestVehicles.clubCar(), Conditions.DEFAULT, ChosenLine.CENTRELINE);
     return Reference.on(basis, Conditions.DEFAULT, List.of()).pages();
   }
 

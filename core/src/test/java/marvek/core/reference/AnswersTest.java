@@ -11,10 +11,10 @@ import marvek.core.TestVehicles;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Survey;
 import marvek.core.conditions.Conditions;
+import marvek.core.line.ChosenLine;
 import marvek.core.line.School;
 import marvek.core.page.CornerPage;
 import marvek.core.page.Lean;
-import marvek.core.page.LineChoice;
 import marvek.core.page.OwnValues;
 import marvek.core.vehicle.Engine;
 import marvek.core.vehicle.Vehicle;
@@ -29,7 +29,7 @@ class AnswersTest {
   private static final Reference MODEL = Reference.on(BASIS, Conditions.DEFAULT, List.of());
 
   private static Reference.Basis basis(Vehicle car) {
-    return Reference.basis(VARIED, car, Conditions.DEFAULT, LineChoice.SMOOTH);
+    return Reference.basis(VARIED, car, Conditions.DEFAULT, ChosenLine.SMOOTH);
   }
 
   @Test
@@ -59,7 +59,7 @@ class AnswersTest {
   @Test
   void theFastestLineOfTheLapIsAChoiceAndNeverSlower() {
     Reference.Basis fastest =
-        Reference.basis(VARIED, TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.FASTEST);
+        Reference.basis(VARIED, TestVehicles.clubCar(), Conditions.DEFAULT, ChosenLine.FASTEST);
     Reference reference = Reference.on(fastest, Conditions.DEFAULT, List.of());
     assertThat(reference.lap().timeS()).isLessThan(MODEL.lap().timeS());
     assertThat(reference.driven()).allSatisfy(d -> assertThat(d.made()).isTrue());
@@ -96,7 +96,7 @@ class AnswersTest {
     Vehicle car =
         TestVehicles.car(drive, 0.46, 0.85, 1.1, frontShare)
             .withEngine(TestVehicles.engine().withEngineBrakingNm(90));
-    Reference.Basis basis = Reference.basis(VARIED, car, day, LineChoice.SMOOTH);
+    Reference.Basis basis = Reference.basis(VARIED, car, day, ChosenLine.SMOOTH);
     ModelReference model = ModelReference.on(basis, day);
     double most = 0;
     for (CornerPage page : Reference.on(basis, day, List.of()).pages()) {
@@ -182,7 +182,7 @@ class AnswersTest {
     Circuit circle = Circuit.bare("circle", TestRoads.circle(60, 4));
     Vehicle bike = TestVehicles.motorcycle();
     Reference.Basis basis =
-        Reference.basis(circle, bike, Conditions.DEFAULT, LineChoice.CENTRELINE);
+        Reference.basis(circle, bike, Conditions.DEFAULT, ChosenLine.CENTRELINE);
     Reference reference = Reference.on(basis, Conditions.DEFAULT, List.of());
     double lean = Lean.deg(reference.lap(), reference.pages().get(0)).orElseThrow();
     double byHand = Math.toDegrees(Math.atan(1.3 * Conditions.DEFAULT.gripFactor()));
@@ -206,7 +206,7 @@ class AnswersTest {
                     Circuit.bare("narrow", narrow),
                     TestVehicles.clubCar(),
                     Conditions.DEFAULT,
-                    LineChoice.SMOOTH))
+                    ChosenLine.SMOOTH))
         .isInstanceOf(InvalidValueException.class)
         .hasMessageContaining("200 m from the start line");
   }
@@ -221,7 +221,7 @@ class AnswersTest {
         TestVehicles.clubCar()
             .withEngine(new Engine(new double[] {1000}, new double[] {6}, 500, 7000, 0));
     Reference.Basis basis =
-        Reference.basis(circuit, weak, Conditions.DEFAULT, LineChoice.CENTRELINE);
+        Reference.basis(circuit, weak, Conditions.DEFAULT, ChosenLine.CENTRELINE);
     assertThatThrownBy(() -> Reference.on(basis, Conditions.DEFAULT, List.of()))
         .isInstanceOf(InvalidValueException.class)
         .hasMessageContaining("too weak")

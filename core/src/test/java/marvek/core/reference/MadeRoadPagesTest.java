@@ -5,7 +5,7 @@ import marvek.core.MadeRoads;
 import marvek.core.TestVehicles;
 import marvek.core.circuit.Circuit;
 import marvek.core.conditions.Conditions;
-import marvek.core.page.LineChoice;
+import marvek.core.line.ChosenLine;
 import marvek.core.vehicle.Vehicle;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -14,7 +14,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** What must not happen, on roads that nobody laid out. */
 class MadeRoadPagesTest {
-  private static PageProperties on(Circuit circuit, Vehicle vehicle, LineChoice line) {
+  private static PageProperties on(Circuit circuit, Vehicle vehicle, ChosenLine line) {
     return new PageProperties(
         Reference.basis(circuit, vehicle, Conditions.OF_NEW_BOOKS, line), Conditions.OF_NEW_BOOKS);
   }
@@ -25,10 +25,10 @@ class MadeRoadPagesTest {
     for (long seed = 1; seed <= 6; seed++) {
       Circuit road = MadeRoads.of(seed, scale);
       for (Vehicle vehicle : List.of(TestVehicles.clubCar(), TestVehicles.motorcycle())) {
-        for (LineChoice line : List.of(LineChoice.SMOOTH, LineChoice.CENTRELINE)) {
+        for (ChosenLine line : List.of(ChosenLine.SMOOTH, ChosenLine.CENTRELINE)) {
           PageProperties pages = on(road, vehicle, line);
           pages.pointsAreInTheirOwnCornerAndInOrder();
-          if (line == LineChoice.CENTRELINE) {
+          if (line == ChosenLine.CENTRELINE) {
             pages.withoutAnApexItIsTheSlowestPlace();
           }
         }
@@ -40,7 +40,7 @@ class MadeRoadPagesTest {
   @Test
   void aKartLapHasItsPointsInOrder() {
     for (Vehicle vehicle : List.of(TestVehicles.clubCar(), TestVehicles.motorcycle())) {
-      on(MadeRoads.kart(), vehicle, LineChoice.SMOOTH).pointsAreInTheirOwnCornerAndInOrder();
+      on(MadeRoads.kart(), vehicle, ChosenLine.SMOOTH).pointsAreInTheirOwnCornerAndInOrder();
     }
   }
 
@@ -49,7 +49,7 @@ class MadeRoadPagesTest {
   void overdrivingGainsNothingAndLessCosts(long seed, double scale) {
     Circuit road = MadeRoads.of(seed, scale);
     for (Vehicle vehicle : List.of(TestVehicles.clubCar(), TestVehicles.motorcycle())) {
-      PageProperties pages = on(road, vehicle, LineChoice.SMOOTH);
+      PageProperties pages = on(road, vehicle, ChosenLine.SMOOTH);
       pages.drivingTheModelsPagesIsTheModel(0.05, 1.02);
       pages.overdrivingGainsNothing();
       pages.driftingOffCosts();
@@ -60,7 +60,7 @@ class MadeRoadPagesTest {
   @Test
   void anOpenRoadIsDrivenFromItsBeginningToItsEnd() {
     for (Vehicle vehicle : List.of(TestVehicles.clubCar(), TestVehicles.motorcycle())) {
-      PageProperties pages = on(MadeRoads.open(), vehicle, LineChoice.SMOOTH);
+      PageProperties pages = on(MadeRoads.open(), vehicle, ChosenLine.SMOOTH);
       pages.pointsAreInTheirOwnCornerAndInOrder();
       pages.drivingTheModelsPagesIsTheModel(0.05, 1.02);
       pages.overdrivingGainsNothing();

@@ -7,8 +7,9 @@ import marvek.core.TestRoads;
 import marvek.core.TestVehicles;
 import marvek.core.circuit.Circuit;
 import marvek.core.conditions.Conditions;
+import marvek.core.line.ChosenLine;
+import marvek.core.line.LineChoice;
 import marvek.core.page.CornerPage;
-import marvek.core.page.LineChoice;
 import marvek.core.profile.Lap;
 import marvek.core.vehicle.Vehicle;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -24,12 +25,17 @@ class OpenRoadTest {
   }
 
   private static Reference driven(Circuit circuit, Vehicle vehicle, LineChoice line) {
-    return Reference.on(Reference.basis(circuit, vehicle, STANDING, line), STANDING, List.of());
+    return Reference.on(
+        Reference.basis(circuit, vehicle, STANDING, new ChosenLine(line, null)),
+        STANDING,
+        List.of());
   }
 
   /** The road ends in the middle of a bend, and begins in one. */
   @ParameterizedTest
-  @EnumSource(LineChoice.class)
+  @EnumSource(
+      value = LineChoice.class,
+      names = {"SMOOTH", "FASTEST", "CENTRELINE"})
   void aBendAtAnEndIsKept(LineChoice line) {
     Circuit circuit =
         circuit(
@@ -48,7 +54,8 @@ class OpenRoadTest {
       int slowest = circuit.road().indexOf(last.lowestSpeedAtM());
       assertThat(lap.speedAt(slowest)).isGreaterThan(0.85 * lap.limitSpeedAt(slowest));
       assertThat(last.exit().trackOutM()).isLessThanOrEqualTo(circuit.road().lengthM() + 1e-6);
-      new PageProperties(Reference.basis(circuit, vehicle, STANDING, line), STANDING)
+      new PageProperties(
+              Reference.basis(circuit, vehicle, STANDING, new ChosenLine(line, null)), STANDING)
           .pointsAreInTheirOwnCornerAndInOrder();
     }
   }
@@ -61,7 +68,7 @@ class OpenRoadTest {
     Conditions day = STANDING.but().model(model).build();
     Lap lap =
         Reference.on(
-                Reference.basis(circuit, TestVehicles.clubCar(), day, LineChoice.FASTEST),
+                Reference.basis(circuit, TestVehicles.clubCar(), day, ChosenLine.FASTEST),
                 day,
                 List.of())
             .lap();

@@ -18,11 +18,11 @@ import marvek.core.circuit.Side;
 import marvek.core.circuit.Survey;
 import marvek.core.circuit.TrackLimits;
 import marvek.core.conditions.Conditions;
+import marvek.core.line.ChosenLine;
 import marvek.core.mark.MarkReference;
 import marvek.core.page.CornerPage;
 import marvek.core.page.CornerPage.BrakeStyle;
 import marvek.core.page.CornerPage.Source;
-import marvek.core.page.LineChoice;
 import marvek.core.page.OwnValues;
 import marvek.core.page.Remark;
 import marvek.core.profile.Lap;
@@ -38,7 +38,7 @@ class ReferenceTest {
   @BeforeAll
   static void compute() {
     basis =
-        Reference.basis(circuit(), TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.SMOOTH);
+        Reference.basis(circuit(), TestVehicles.clubCar(), Conditions.DEFAULT, ChosenLine.SMOOTH);
     model = Reference.on(basis, Conditions.DEFAULT, List.of());
   }
 
@@ -274,7 +274,7 @@ class ReferenceTest {
             });
     Circuit hill = Circuit.bare("Hill", hilly);
     Reference.Basis over =
-        Reference.basis(hill, TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.CENTRELINE);
+        Reference.basis(hill, TestVehicles.clubCar(), Conditions.DEFAULT, ChosenLine.CENTRELINE);
     List<Remark> remarks = Reference.on(over, Conditions.DEFAULT, List.of()).remarks();
     assertThat(remarks).extracting(Remark::field).containsOnly("crest");
     assertThat(remarks.get(0).said().words()).contains("would lift the car");
@@ -300,7 +300,7 @@ class ReferenceTest {
             .survey(false, 5, 0, 0);
     Circuit open = Circuit.bare("Stage", stage);
     Reference.Basis run =
-        Reference.basis(open, TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.SMOOTH);
+        Reference.basis(open, TestVehicles.clubCar(), Conditions.DEFAULT, ChosenLine.SMOOTH);
     Reference reference = Reference.on(run, Conditions.DEFAULT, List.of());
     assertThat(reference.pages()).hasSize(3);
     double before = 0;
@@ -323,7 +323,7 @@ class ReferenceTest {
             "far post", MarkType.LAMP, Side.LEFT, BRAKE_M - 31, BRAKE_M - 31, 9, null, 8.0, "");
     Circuit circuit = withMarks(near, other);
     Reference.Basis basis =
-        Reference.basis(circuit, TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.CENTRELINE);
+        Reference.basis(circuit, TestVehicles.clubCar(), Conditions.DEFAULT, ChosenLine.CENTRELINE);
     CornerPage model = Reference.on(basis, Conditions.DEFAULT, List.of()).pages().get(0);
     assertThat(model.brake().target().mark()).isEqualTo("near post");
     assertThat(model.brake().choices()).extracting(MarkReference::mark).contains("far post");
@@ -345,7 +345,7 @@ class ReferenceTest {
   void withoutAMarkTheTimeAtSpeedIsCounted() {
     Reference.Basis basis =
         Reference.basis(
-            withMarks(), TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.CENTRELINE);
+            withMarks(), TestVehicles.clubCar(), Conditions.DEFAULT, ChosenLine.CENTRELINE);
     Reference reference = Reference.on(basis, Conditions.DEFAULT, List.of());
     List<MarkReference> counted =
         reference.pages().stream()
@@ -378,7 +378,7 @@ class ReferenceTest {
   void theRuleSaysHowFarTheBodyMayGo() {
     Vehicle car = TestVehicles.clubCar();
     Reference.Basis basis =
-        Reference.basis(withMarks(), car, Conditions.DEFAULT, LineChoice.CENTRELINE);
+        Reference.basis(withMarks(), car, Conditions.DEFAULT, ChosenLine.CENTRELINE);
     CornerPage.Limits limits =
         Reference.on(basis, Conditions.DEFAULT, List.of()).pages().get(0).limits();
     assertThat(limits.rule()).isEqualTo(TrackLimits.ONE_WHEEL_INSIDE_LINE);
@@ -389,7 +389,7 @@ class ReferenceTest {
   private static final double BRAKE_M =
       Reference.on(
               Reference.basis(
-                  withMarks(), TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.CENTRELINE),
+                  withMarks(), TestVehicles.clubCar(), Conditions.DEFAULT, ChosenLine.CENTRELINE),
               Conditions.DEFAULT,
               List.of())
           .pages()

@@ -11,7 +11,7 @@ import marvek.core.TestVehicles;
 import marvek.core.brief.DayShift;
 import marvek.core.circuit.Circuit;
 import marvek.core.conditions.Conditions;
-import marvek.core.page.LineChoice;
+import marvek.core.line.ChosenLine;
 import marvek.core.page.OwnValues;
 import marvek.core.reference.Reference;
 import marvek.core.rehearse.Round.Learned;
@@ -74,7 +74,7 @@ class RoundTest {
   void aBookAsksWhatItsPagesSayAndAMovedValueIsAnotherAnswer() {
     Circuit circuit = Circuit.bare("varied", TestRoads.varied(5));
     Reference.Basis basis =
-        Reference.basis(circuit, TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.SMOOTH);
+        Reference.basis(circuit, TestVehicles.clubCar(), Conditions.DEFAULT, ChosenLine.SMOOTH);
     Reference book = Reference.on(basis, Conditions.DEFAULT, List.of());
     List<Question> questions = Question.of(book.pages(), List.of());
     assertThat(questions).extracting(Question::key).doesNotHaveDuplicates();

@@ -21,8 +21,8 @@ import marvek.core.laps.CornerReading.Slowest;
 import marvek.core.laps.CornerReading.Throttle;
 import marvek.core.laps.CornerReading.Way;
 import marvek.core.laps.Finding;
+import marvek.core.line.ChosenLine;
 import marvek.core.page.CornerPage;
-import marvek.core.page.LineChoice;
 import marvek.core.page.OwnValues;
 import marvek.core.page.PageField;
 import marvek.core.page.Stakes;
@@ -35,7 +35,7 @@ import org.junit.jupiter.api.Test;
 class ProposalsTest {
   private static final Circuit VARIED = Circuit.bare("varied", TestRoads.varied(5));
   private static final Reference.Basis BASIS =
-      Reference.basis(VARIED, TestVehicles.clubCar(), Conditions.DEFAULT, LineChoice.SMOOTH);
+      Reference.basis(VARIED, TestVehicles.clubCar(), Conditions.DEFAULT, ChosenLine.SMOOTH);
   private static final Reference BOOK = Reference.on(BASIS, Conditions.DEFAULT, List.of());
   private static final Road ROAD = BOOK.path().road();
   private static final List<Stakes> STAKES = ModelReference.on(BASIS, Conditions.DEFAULT).stakes();

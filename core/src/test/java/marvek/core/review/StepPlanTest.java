@@ -13,8 +13,8 @@ import marvek.core.circuit.Side;
 import marvek.core.conditions.Conditions;
 import marvek.core.conditions.Conditions.Surface;
 import marvek.core.corner.Corner;
+import marvek.core.line.ChosenLine;
 import marvek.core.page.CornerPage;
-import marvek.core.page.LineChoice;
 import marvek.core.reference.Reference;
 import org.junit.jupiter.api.Test;
 
@@ -23,7 +23,7 @@ class StepPlanTest {
   private static final Circuit VARIED = Circuit.bare("varied", TestRoads.varied(5));
   private static final Conditions CLUB = Conditions.DEFAULT.withGripUsed(0.85);
   private static final Reference.Basis BASIS =
-      Reference.basis(VARIED, TestVehicles.clubCar(), CLUB, LineChoice.SMOOTH);
+      Reference.basis(VARIED, TestVehicles.clubCar(), CLUB, ChosenLine.SMOOTH);
   private static final Road ROAD = BASIS.path().road();
   private static final List<CornerPage> PAGES = Reference.on(BASIS, CLUB, List.of()).pages();
   private static final List<CornerPage> LIMIT =

@@ -7,8 +7,8 @@ import java.util.function.DoubleConsumer;
 import marvek.core.car.SetupSheet;
 import marvek.core.conditions.Conditions;
 import marvek.core.conditions.SurfacePart;
+import marvek.core.line.ChosenLine;
 import marvek.core.line.School;
-import marvek.core.page.LineChoice;
 import marvek.core.page.Stakes;
 import marvek.core.reference.ModelReference;
 import marvek.core.reference.Reference;
@@ -54,10 +54,10 @@ class BasisCache {
    * fastest one follows grip, air and setup, though not the hour or the driver's feet.
    */
   private record Key(
-      UUID circuit, UUID car, Room room, LineChoice line, Conditions day, SetupSheet setup) {
+      UUID circuit, UUID car, Room room, ChosenLine line, Conditions day, SetupSheet setup) {
     static Key of(UUID circuit, UUID car, Draft draft) {
       Conditions c = draft.conditions();
-      boolean fastest = draft.line() == LineChoice.FASTEST;
+      boolean fastest = draft.line().isFastest();
       return new Key(
           circuit,
           car,

@@ -28,6 +28,7 @@ class BookCarController {
   record SheetsBody(
       @InFormat("conditions") @Nullable JsonNode conditions,
       @InFormat("line") @Nullable String line,
+      @InFormat("lineOffsets") @Nullable JsonNode lineOffsets_m,
       @InFormat(value = "ownValues", list = true) @Nullable JsonNode ownValues,
       @InFormat("setup") JsonNode first,
       @InFormat("setup") JsonNode second) {}
@@ -43,6 +44,7 @@ class BookCarController {
   record ChangedBody(
       @InFormat("conditions") @Nullable JsonNode conditions,
       @InFormat("line") @Nullable String line,
+      @InFormat("lineOffsets") @Nullable JsonNode lineOffsets_m,
       @InFormat(value = "ownValues", list = true) @Nullable JsonNode ownValues,
       @InFormat("setup") @Nullable JsonNode setup,
       @NotNull Map<String, Double> changes) {}
@@ -50,7 +52,9 @@ class BookCarController {
   /** Every value of the book's car with some of them changed, and what that does to the lap. */
   @PostMapping("/api/books/{id}/car/changed")
   CarAnswers.ChangedCar tryChangedCar(@PathVariable UUID id, @Valid @RequestBody ChangedBody body) {
-    Draft draft = Draft.read(body.conditions(), body.line(), body.ownValues(), body.setup());
+    Draft draft =
+        Draft.read(
+            body.conditions(), body.line(), body.lineOffsets_m(), body.ownValues(), body.setup());
     return answers.changed(id, draft, body.changes());
   }
 
@@ -59,7 +63,8 @@ class BookCarController {
   SheetComparison.Result compareSheets(@PathVariable UUID id, @RequestBody SheetsBody body) {
     SetupSheet first = Require.present("first", SetupSheetJson.read(body.first(), "/first"));
     SetupSheet second = Require.present("second", SetupSheetJson.read(body.second(), "/second"));
-    Draft draft = Draft.read(body.conditions(), body.line(), body.ownValues(), null);
+    Draft draft =
+        Draft.read(body.conditions(), body.line(), body.lineOffsets_m(), body.ownValues(), null);
     return answers.compare(id, draft, first, second);
   }
 

@@ -86,9 +86,10 @@ class BookController {
       @Nullable String name,
       @InFormat("conditions") @Nullable JsonNode conditions,
       @InFormat("line") @Nullable String line,
+      @InFormat("lineOffsets") @Nullable JsonNode lineOffsets_m,
       @InFormat("setup") @Nullable JsonNode setup) {
     Draft draft() {
-      return Draft.ofNewBook(conditions, line, setup);
+      return Draft.ofNewBook(conditions, line, lineOffsets_m, setup);
     }
   }
 
@@ -98,10 +99,11 @@ class BookController {
       @Nullable String reason,
       @InFormat("conditions") @Nullable JsonNode conditions,
       @InFormat("line") @Nullable String line,
+      @InFormat("lineOffsets") @Nullable JsonNode lineOffsets_m,
       @InFormat(value = "ownValues", list = true) @Nullable JsonNode ownValues,
       @InFormat("setup") @Nullable JsonNode setup) {
     Draft draft() {
-      return Draft.read(conditions, line, ownValues, setup);
+      return Draft.read(conditions, line, lineOffsets_m, ownValues, setup);
     }
   }
 
@@ -110,10 +112,11 @@ class BookController {
       @Nullable String reason,
       @InFormat("conditions") @Nullable JsonNode conditions,
       @InFormat("line") @Nullable String line,
+      @InFormat("lineOffsets") @Nullable JsonNode lineOffsets_m,
       @InFormat(value = "ownValues", list = true) @Nullable JsonNode ownValues,
       @InFormat("setup") @Nullable JsonNode setup) {
     Draft draft() {
-      return Draft.read(conditions, line, ownValues, setup);
+      return Draft.read(conditions, line, lineOffsets_m, ownValues, setup);
     }
   }
 

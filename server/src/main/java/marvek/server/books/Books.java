@@ -273,6 +273,7 @@ public class Books {
     return Draft.read(
         document.get("conditions"),
         document.path("line").asString("smooth"),
+        document.get("lineOffsets_m"),
         document.get("ownValues"),
         document.get("setup"));
   }

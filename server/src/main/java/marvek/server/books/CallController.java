@@ -40,6 +40,7 @@ class CallController {
       @Nullable String length,
       @InFormat("conditions") @Nullable JsonNode conditions,
       @InFormat("line") @Nullable String line,
+      @InFormat("lineOffsets") @Nullable JsonNode lineOffsets_m,
       @InFormat(value = "ownValues", list = true) @Nullable JsonNode ownValues,
       @InFormat("setup") @Nullable JsonNode setup) {}
 
@@ -53,7 +54,9 @@ class CallController {
   @PostMapping("/api/books/{id}/calls")
   CallsView computeCalls(@PathVariable UUID id, @RequestBody CallsBody body) {
     double pace = body.pace() == null ? 1 : body.pace();
-    Draft draft = Draft.read(body.conditions(), body.line(), body.ownValues(), body.setup());
+    Draft draft =
+        Draft.read(
+            body.conditions(), body.line(), body.lineOffsets_m(), body.ownValues(), body.setup());
     Reference reference = Reference.on(books.basis(id, draft), draft.conditions(), draft.own());
     List<CallView> calls =
         called(reference, pace, body.length() == null ? "m" : body.length()).stream()

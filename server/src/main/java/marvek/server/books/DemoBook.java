@@ -14,7 +14,7 @@ import marvek.core.circuit.Mark;
 import marvek.core.circuit.MarkType;
 import marvek.core.circuit.Side;
 import marvek.core.conditions.Conditions;
-import marvek.core.page.LineChoice;
+import marvek.core.line.ChosenLine;
 import marvek.core.page.OwnValues;
 import marvek.formats.CircuitEditsJson;
 import marvek.formats.ImportSettings;
@@ -94,10 +94,10 @@ class DemoBook implements ApplicationRunner {
           UUID bike = noted("car", cars.importFile(motorcycle).id());
           UUID single = noted("car", cars.importFile(singleSeater).id());
           done(0.55);
-          UUID riders = another(park, bike, "Harrowfen Park, Kestrel Litre", LineChoice.FASTEST);
-          another(park, single, "Harrowfen Park, Sandpiper Single-Seater", LineChoice.FASTEST);
+          UUID riders = another(park, bike, "Harrowfen Park, Kestrel Litre", ChosenLine.FASTEST);
+          another(park, single, "Harrowfen Park, Sandpiper Single-Seater", ChosenLine.FASTEST);
           // The fastest line of 37 km would keep who starts Marvek for the first time waiting.
-          another(round, bike, "Skarrow Round, Kestrel Litre", LineChoice.SMOOTH);
+          another(round, bike, "Skarrow Round, Kestrel Litre", ChosenLine.SMOOTH);
           done(0.75);
           events.publishEvent(new DemoShelved(riders));
         });
@@ -113,7 +113,7 @@ class DemoBook implements ApplicationRunner {
     report.at("filling the demo", share);
   }
 
-  private UUID another(UUID circuit, UUID car, String name, LineChoice line) {
+  private UUID another(UUID circuit, UUID car, String name, ChosenLine line) {
     Draft model = new Draft(Conditions.OF_NEW_BOOKS.withGripUsed(0.92), line, List.of());
     return noted(
         "book",
@@ -129,7 +129,7 @@ class DemoBook implements ApplicationRunner {
         noted("circuit", circuits.importFile(circuitFile, null, ImportSettings.NONE).id());
     UUID car = noted("car", cars.importFile(carFile).id());
     Conditions clubDriver = Conditions.DEFAULT.withGripUsed(0.92);
-    Draft model = new Draft(clubDriver, LineChoice.SMOOTH, List.of());
+    Draft model = new Draft(clubDriver, ChosenLine.SMOOTH, List.of());
     JobWork.Made book =
         books.create(
             UUID.randomUUID(),
@@ -141,7 +141,7 @@ class DemoBook implements ApplicationRunner {
             FIRST,
             share -> {});
     noted("book", book.id());
-    Draft afterPractice = new Draft(clubDriver, LineChoice.SMOOTH, ownValues());
+    Draft afterPractice = new Draft(clubDriver, ChosenLine.SMOOTH, ownValues());
     books.keep(
         book.id(),
         1,

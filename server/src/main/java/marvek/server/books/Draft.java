@@ -1,12 +1,12 @@
 package marvek.server.books;
 
 import java.util.List;
-import marvek.core.InvalidValueException;
 import marvek.core.car.SetupSheet;
 import marvek.core.conditions.Conditions;
-import marvek.core.page.LineChoice;
+import marvek.core.line.ChosenLine;
 import marvek.core.page.OwnValues;
 import marvek.formats.ConditionsJson;
+import marvek.formats.LineJson;
 import marvek.formats.OwnValuesJson;
 import marvek.formats.SetupSheetJson;
 import tools.jackson.databind.JsonNode;
@@ -16,7 +16,7 @@ import tools.jackson.databind.JsonNode;
  *
  * @param setup the sheet that the car is set up by, or null for the car as it is
  */
-public record Draft(Conditions conditions, LineChoice line, List<OwnValues> own, SetupSheet setup) {
+public record Draft(Conditions conditions, ChosenLine line, List<OwnValues> own, SetupSheet setup) {
 
   public Draft {
     own = List.copyOf(own);
@@ -26,22 +26,23 @@ public record Draft(Conditions conditions, LineChoice line, List<OwnValues> own,
   }
 
   /** A draft for the car as it is. */
-  public Draft(Conditions conditions, LineChoice line, List<OwnValues> own) {
+  public Draft(Conditions conditions, ChosenLine line, List<OwnValues> own) {
     this(conditions, line, own, null);
   }
 
-  /** Reads the members {@code conditions}, {@code line}, {@code ownValues} and {@code setup}. */
-  static Draft read(JsonNode conditions, String line, JsonNode ownValues, JsonNode setup) {
+  /** Reads the members of those names, the offsets from {@code lineOffsets_m}. */
+  static Draft read(
+      JsonNode conditions, String line, JsonNode lineOffsets, JsonNode ownValues, JsonNode setup) {
     return new Draft(
         ConditionsJson.readDraft(conditions, "/conditions"),
-        line(line),
+        LineJson.read(line, lineOffsets),
         OwnValuesJson.read(ownValues, "/ownValues"),
         SetupSheetJson.read(setup, "/setup"));
   }
 
   /** Of a book that is made: where nothing is said of it, a car's axles are told apart. */
-  static Draft ofNewBook(JsonNode conditions, String line, JsonNode setup) {
-    Draft draft = read(conditions, line, null, setup);
+  static Draft ofNewBook(JsonNode conditions, String line, JsonNode lineOffsets, JsonNode setup) {
+    Draft draft = read(conditions, line, lineOffsets, null, setup);
     boolean chosen = conditions != null && conditions.has("model");
     return chosen ? draft : draft.with(Conditions.Model.AXLES);
   }
@@ -65,19 +66,5 @@ public record Draft(Conditions conditions, LineChoice line, List<OwnValues> own,
         .filter(o -> o.line() != null)
         .map(o -> OwnValues.in(o.corner()).line(o.line()).build())
         .toList();
-  }
-
-  private static LineChoice line(String line) {
-    if (line == null) {
-      return LineChoice.SMOOTH;
-    }
-    return switch (line) {
-      case "smooth" -> LineChoice.SMOOTH;
-      case "fastest" -> LineChoice.FASTEST;
-      case "centreline" -> LineChoice.CENTRELINE;
-      default ->
-          throw new InvalidValueException(
-              "line", "(" + line + ") is not known: choose smooth, fastest or centreline");
-    };
   }
 }

@@ -9,12 +9,17 @@ import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.DoubleUnaryOperator;
+import java.util.stream.IntStream;
 import marvek.core.InvalidValueException;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.LayoutChange;
 import marvek.core.circuit.LayoutChanges;
+import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
+import marvek.core.circuit.TrackPoint;
 import marvek.core.corner.CornerFinder;
+import marvek.core.line.ChosenLine;
+import marvek.core.line.TracedLine;
 import marvek.core.page.CarriedOver;
 import marvek.core.page.CornerPage;
 import marvek.core.page.OwnValues;
@@ -23,6 +28,7 @@ import marvek.core.page.StationMap;
 import marvek.core.page.TouchedPages;
 import marvek.core.reference.Reference;
 import marvek.core.say.Sentence;
+import marvek.core.vehicle.Vehicle;
 import marvek.formats.JsonFiles;
 import marvek.formats.LocalPlane;
 import marvek.formats.RevisionJson;
@@ -68,7 +74,11 @@ public class LayoutMoves {
 
   /** Both ends of a move. */
   private record Move(
-      Circuit before, Circuit after, DoubleUnaryOperator station, List<LayoutChange> changes) {}
+      Circuit before,
+      Circuit after,
+      double[] shiftM,
+      DoubleUnaryOperator station,
+      List<LayoutChange> changes) {}
 
   /**
    * Moves a book.
@@ -90,7 +100,7 @@ public class LayoutMoves {
             newest + 1,
             newest,
             at.truncatedTo(ChronoUnit.SECONDS),
-            "Moved to layout version " + version,
+            reason(version, Books.draftOf(old.document()).line(), draft.line()),
             draft.conditions(),
             draft.line(),
             draft.own(),
@@ -101,6 +111,13 @@ public class LayoutMoves {
         RevisionJson.write(header, reference, bases.stakes(basis, draft.conditions()));
     transaction.executeWithoutResult(status -> store(book, circuitId, header, document, touched));
     return new Moved(header.number(), move.changes(), open(bookId));
+  }
+
+  private static String reason(int version, ChosenLine before, ChosenLine now) {
+    String moved = "Moved to layout version " + version;
+    return before.choice() == now.choice()
+        ? moved
+        : moved + "; my own line does not fit its road: on the fastest line";
   }
 
   private void checkPlace(Book book, UUID circuitId) {
@@ -124,7 +141,7 @@ public class LayoutMoves {
     }
     DoubleUnaryOperator station =
         StationMap.between(before.road(), after.road(), shift[0], shift[1]);
-    return new Move(before, after, station, LayoutChanges.between(before, after));
+    return new Move(before, after, shift, station, LayoutChanges.between(before, after));
   }
 
   private static Draft carried(Books.Computed old, Move move) {
@@ -137,7 +154,29 @@ public class LayoutMoves {
             CornerFinder.find(move.before(), move.before().road()),
             CornerFinder.find(move.after(), road),
             move.station());
-    return new Draft(draft.conditions(), draft.line(), own, draft.setup());
+    ChosenLine line = carried(draft.line(), old.basis().vehicle(), move);
+    return new Draft(draft.conditions(), line, own, draft.setup());
+  }
+
+  /** A line of the driver's own goes along with the ground; where there is no road now, it ends. */
+  private static ChosenLine carried(ChosenLine line, Vehicle vehicle, Move move) {
+    if (line.offsets() == null) {
+      return line;
+    }
+    Road road = move.before().road();
+    Path path = Path.at(road, line.offsets().along(road), move.before().zones());
+    List<TrackPoint> points =
+        IntStream.range(0, path.size())
+            .mapToObj(
+                i ->
+                    new TrackPoint(
+                        path.xAt(i) + move.shiftM()[0], path.yAt(i) + move.shiftM()[1], Double.NaN))
+            .toList();
+    try {
+      return ChosenLine.own(TracedLine.of(move.after(), vehicle, points).offsets());
+    } catch (InvalidValueException e) {
+      return ChosenLine.FASTEST;
+    }
   }
 
   /** Marks that old pages spoke of, and whatever else changed where the new ones are driven. */

@@ -5,11 +5,13 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import marvek.core.InvalidValueException;
 import marvek.core.laps.AlongLap;
 import marvek.core.laps.DrivenLine;
 import marvek.core.laps.Finding;
 import marvek.core.laps.RecordedLap;
 import marvek.server.books.Books;
+import marvek.server.books.OwnLines;
 import marvek.server.problems.NotFoundException;
 import marvek.server.sessions.Sessions;
 import org.springframework.stereotype.Service;
@@ -26,6 +28,7 @@ class Debriefs {
   private final LapNotes notes;
   private final Sessions sessions;
   private final Books books;
+  private final OwnLines lines;
 
   private record Known(String state, SessionLaps laps) {}
 
@@ -39,11 +42,12 @@ class Debriefs {
         }
       };
 
-  Debriefs(Laps laps, LapNotes notes, Sessions sessions, Books books) {
+  Debriefs(Laps laps, LapNotes notes, Sessions sessions, Books books, OwnLines lines) {
     this.laps = laps;
     this.notes = notes;
     this.sessions = sessions;
     this.books = books;
+    this.lines = lines;
   }
 
   /** A finding with the laps that show it, and why it was dismissed if it was. */
@@ -152,18 +156,45 @@ class Debriefs {
    * @return one offset every {@code stepM} from the start line on; empty without a position
    */
   double[] line(UUID fileId, int number, double stepM) {
+    Kept kept = kept(fileId);
+    RecordedLap lap = lap(kept.file, number);
+    return DrivenLine.of(kept.file.laps().stations(), lap, SessionLaps.road(kept.computed), stepM);
+  }
+
+  /**
+   * The path of one lap of a file as a line of its book.
+   *
+   * @throws InvalidValueException if the file has no position, or the lap does not cover the road
+   */
+  OwnLines.Traced traced(UUID fileId, int number) {
+    Kept kept = kept(fileId);
+    if (!kept.file.laps().recording().hasPosition()) {
+      throw new InvalidValueException(
+          "lap", "(" + number + ") has no position: a line needs where the car was");
+    }
+    RecordedLap lap = lap(kept.file, number);
+    return lines.ofPoints(kept.book, DrivenLine.points(kept.file.laps().recording(), lap));
+  }
+
+  /** A file of laps with what it is read against. */
+  private record Kept(UUID book, Laps.KeptFile file, Books.Computed computed) {}
+
+  private Kept kept(UUID fileId) {
     StoredLapFile stored = laps.file(fileId);
-    Books.Computed computed = computed(sessions.get(stored.sessionId()));
+    Sessions.Kept session = sessions.get(stored.sessionId());
+    Books.Computed computed = computed(session);
     Laps.KeptFile file =
         laps.of(stored.sessionId(), computed).stream()
             .filter(f -> f.stored().id().equals(fileId))
             .findFirst()
             .orElseThrow();
-    RecordedLap lap =
-        file.laps().laps().stream()
-            .filter(l -> l.number() == number)
-            .findFirst()
-            .orElseThrow(() -> new NotFoundException("The file has no lap " + number + "."));
-    return DrivenLine.of(file.laps().stations(), lap, SessionLaps.road(computed), stepM);
+    return new Kept(session.bookId(), file, computed);
+  }
+
+  private static RecordedLap lap(Laps.KeptFile file, int number) {
+    return file.laps().laps().stream()
+        .filter(l -> l.number() == number)
+        .findFirst()
+        .orElseThrow(() -> new NotFoundException("The file has no lap " + number + "."));
   }
 }

@@ -11,6 +11,7 @@ import marvek.core.laps.RecordedLap;
 import marvek.formats.LapPreview;
 import marvek.formats.Spelled;
 import marvek.server.books.Books;
+import marvek.server.books.OwnLines;
 import marvek.server.contract.Holds;
 import marvek.server.contract.NameBody;
 import marvek.server.contract.OneOf;
@@ -171,6 +172,12 @@ class LapController {
       line[k] = Math.round(line[k] * 100) / 100.0;
     }
     return new LineView(LINE_STEP_M, line);
+  }
+
+  /** Makes a line of a lap, for a draft of its book; nothing is kept. */
+  @GetMapping("/api/laps/{id}/traced-line")
+  OwnLines.Traced traceLineOfLap(@PathVariable UUID id, @RequestParam int lap) {
+    return debriefs.traced(id, lap);
   }
 
   /** A file of laps as it came. */

@@ -6,6 +6,7 @@ import marvek.core.brief.Preparation;
 import marvek.core.brief.Preparation.Change;
 import marvek.core.brief.Preparation.Decision;
 import marvek.formats.ConditionsJson;
+import marvek.formats.LineJson;
 import marvek.formats.OwnValuesJson;
 import marvek.formats.SessionJson;
 import marvek.formats.SetupSheetJson;
@@ -81,6 +82,7 @@ class BriefController {
       List<DecisionView> decisions,
       List<OpenPointView> openPoints,
       @InFormat("line") String line,
+      @InFormat("lineOffsets") @Nullable JsonNode lineOffsets_m,
       @InFormat(value = "ownValues", list = true) JsonNode ownValues,
       @InFormat("setup") @Nullable JsonNode setup)
       implements Edited {
@@ -95,7 +97,8 @@ class BriefController {
           p.changes().stream().map(ChangeView::of).toList(),
           p.decisions().stream().map(DecisionView::of).toList(),
           p.openPoints().stream().map(o -> new OpenPointView(o.corner(), o.words())).toList(),
-          Spelled.of(p.draft().line()),
+          Spelled.of(p.draft().line().choice()),
+          LineJson.offsets(p.draft().line()),
           OwnValuesJson.write(p.draft().own()),
           p.draft().setup() == null ? null : SetupSheetJson.write(p.draft().setup()));
     }

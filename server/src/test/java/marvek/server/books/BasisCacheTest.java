@@ -11,8 +11,8 @@ import java.util.List;
 import java.util.UUID;
 import marvek.core.car.SetupSheet;
 import marvek.core.conditions.Conditions;
+import marvek.core.line.ChosenLine;
 import marvek.core.line.School;
-import marvek.core.page.LineChoice;
 import marvek.core.page.OwnValues;
 import marvek.core.reference.Reference;
 import marvek.formats.CarJson;
@@ -42,7 +42,7 @@ class BasisCacheTest {
   }
 
   private static Draft draft(Conditions conditions) {
-    return new Draft(conditions, LineChoice.SMOOTH, List.of());
+    return new Draft(conditions, ChosenLine.SMOOTH, List.of());
   }
 
   @Test
@@ -68,7 +68,7 @@ class BasisCacheTest {
   void aSetupChangesTheCarButNotTheSmoothLine() {
     Conditions c = Conditions.DEFAULT;
     SetupSheet sheet = sheet(0.6);
-    Draft set = new Draft(c, LineChoice.SMOOTH, List.of(), sheet);
+    Draft set = new Draft(c, ChosenLine.SMOOTH, List.of(), sheet);
     Reference.Basis plain = bases.get(circuit, car, draft(c));
     Reference.Basis setUp = bases.get(circuit, car, set);
     assertThat(setUp.path()).isSameAs(plain.path());
@@ -82,7 +82,7 @@ class BasisCacheTest {
     Draft late =
         new Draft(
             Conditions.DEFAULT,
-            LineChoice.SMOOTH,
+            ChosenLine.SMOOTH,
             List.of(OwnValues.in(4).line(School.LATE_APEX).build()));
     Reference.Basis plain = bases.get(circuit, car, draft(Conditions.DEFAULT));
     Reference.Basis schooled = bases.get(circuit, car, late);

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import marvek.core.conditions.Conditions;
-import marvek.core.page.LineChoice;
+import marvek.core.line.ChosenLine;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -20,7 +20,7 @@ class DraftTest {
       Conditions wet =
           Conditions.DEFAULT.withSurface(Conditions.Surface.WET).but().model(ofDay).build();
       Conditions then =
-          new Draft(own, LineChoice.SMOOTH, List.of()).modelIn(wet, null).conditions();
+          new Draft(own, ChosenLine.SMOOTH, List.of()).modelIn(wet, null).conditions();
       assertThat(then.model()).isEqualTo(model);
       assertThat(then.start()).isEqualTo(Conditions.Start.STANDING);
       assertThat(then.surface()).isEqualTo(Conditions.Surface.WET);
@@ -29,6 +29,7 @@ class DraftTest {
 
   @Test
   void aNewBookWithoutConditionsTellsAxlesApart() {
-    assertThat(Draft.ofNewBook(null, null, null).conditions()).isEqualTo(Conditions.OF_NEW_BOOKS);
+    assertThat(Draft.ofNewBook(null, null, null, null).conditions())
+        .isEqualTo(Conditions.OF_NEW_BOOKS);
   }
 }
