@@ -151,6 +151,22 @@ public final class TestRoads {
     return new Survey(column[0], column[1], column[2], column[3], column[4], column[5], s.closed());
   }
 
+  /** The survey from its other end: left becomes right. */
+  public static Survey reversed(Survey s) {
+    int n = s.size();
+    double[][] column = new double[6][n];
+    for (int i = 0; i < n; i++) {
+      int j = n - 1 - i;
+      column[0][i] = s.xAt(j);
+      column[1][i] = s.yAt(j);
+      column[2][i] = s.zAt(j);
+      column[3][i] = s.widthRightAt(j);
+      column[4][i] = s.widthLeftAt(j);
+      column[5][i] = -s.bankingAt(j);
+    }
+    return new Survey(column[0], column[1], column[2], column[3], column[4], column[5], s.closed());
+  }
+
   /** Curvature that the road was drawn with at each of its points [1/m]. */
   public double[] drawnCurvature() {
     return points.stream().mapToDouble(p -> p[3]).toArray();

@@ -13,7 +13,8 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * The line of least time: offsets and speeds along the road found together, as one programme, and
- * driven by the ordinary profile then; never slower than the line that the search begins from.
+ * driven by the ordinary profile then. Never slower than the line that the search begins from,
+ * unless that one asks for turning, or for leaning, faster than the driver does.
  *
  * <p>Method: offsets and speeds found together, by an interior point method (Perantoni &amp;
  * Limebeer, <i>Vehicle System Dynamics</i> 52(5), 2014; Lovato &amp; Massaro, <i>VSD</i> 60(7),
@@ -25,6 +26,9 @@ public final class FastestLine {
 
   /** Twice what roads and vehicles of the tests take; then the best of what was found is given. */
   private static final int MOST_STEPS = 120;
+
+  /** As much more than a driver asks for is rounding: the profile's speeds are a little others. */
+  private static final double MORE_THAN_ASKED = 1.2;
 
   /** Speed that a start from rest is searched from. */
   private static final double FROM_REST_MPS = 2;
@@ -46,7 +50,8 @@ public final class FastestLine {
    * How a search ended.
    *
    * @param lap the lap on the line found
-   * @param gainedS time that it gains on the line that the search began from; never negative
+   * @param gainedS time that it gains on the line that the search began from; negative only where
+   *     that one cannot be driven
    * @param converged whether it is the least time as far as the model can tell
    */
   public record Result(Lap lap, double gainedS, int steps, boolean converged) {
@@ -88,7 +93,8 @@ public final class FastestLine {
     }
     Lap lap = search.driven(found.x());
     // What the programme rounds off or leaves out (changes of gear) may weigh more than it gains.
-    Lap best = lap.timeS() < start.timeS() || search.opens() ? lap : start;
+    boolean taken = lap.timeS() < start.timeS() || search.opens() || search.calms(lap);
+    Lap best = taken ? lap : start;
     return new Result(best, start.timeS() - best.timeS(), found.steps(), found.converged());
   }
 
@@ -96,6 +102,8 @@ public final class FastestLine {
   private static final class Search {
     private final Lap start;
     private final Road road;
+    private final boolean whole;
+    private final LineForces forces;
     private final LineProgramme programme;
     private final double[] x;
     private final double[] low;
@@ -116,7 +124,8 @@ public final class FastestLine {
       }
       double[] begun = begun(start, stretch, bounds, beginning);
       Path near = Path.at(road, stretch.put(start.path().offsets(), begun), start.path().surface());
-      LineForces forces = new LineForces(start, near, held, bend);
+      whole = stretch.whole();
+      forces = new LineForces(start, near, held, bend);
       programme = new LineProgramme(road, forces, start.timeS() / start.path().elements());
       double top = forces.topSpeedMps();
       for (int i = 0; i < n; i++) {
@@ -162,6 +171,14 @@ public final class FastestLine {
 
     InteriorPoint.Result run(DoubleConsumer progress) {
       return InteriorPoint.minimise(programme, x, low, high, TOLERANCE, MOST_STEPS, progress);
+    }
+
+    /**
+     * Whether the present line of a whole road turns in faster than a driver does, and this less.
+     */
+    boolean calms(Lap found) {
+      double present = forces.mostTurned(start);
+      return whole && present > MORE_THAN_ASKED && forces.mostTurned(found) < present;
     }
 
     /** Whether the present line is not one of those that may be driven. */

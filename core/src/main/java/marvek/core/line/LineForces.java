@@ -221,6 +221,28 @@ final class LineForces {
     return change.times(perLength);
   }
 
+  /**
+   * The largest share of what a driver asks for at most that a lap turns, or leans, in.
+   *
+   * @param lap on any line of the same road
+   */
+  double mostTurned(Lap lap) {
+    Path path = lap.path();
+    double largest = 0;
+    for (int k = 0; k < path.elements(); k++) {
+      int next = path.road().wrap(k + 1);
+      Jet turned =
+          turning(
+              Jet.constant(path.curvatureAt(k)),
+              Jet.constant(path.curvatureAt(next)),
+              Jet.constant(lap.speedAt(k) * lap.speedAt(k)),
+              Jet.constant(lap.speedAt(next) * lap.speedAt(next)),
+              Jet.constant(1 / path.elementAt(k)));
+      largest = Math.max(largest, Math.abs(turned.value()) / most[k]);
+    }
+    return largest;
+  }
+
   private Jet rolling(int k, Jet kappa, Jet nextKappa, Jet speed2) {
     LineTyres.Place place = places[k];
     Jet lift = kappa.plus(nextKappa).times(0.5 * place.sinPhi() / G0).plus(place.crest());
