@@ -65,7 +65,7 @@ class DebriefJourneyTest {
     browser.seeValue("[data-line-choice]", "own");
     browser.clickWords("button", "Undo");
     browser.seeNoMore("[data-traced]");
-    browser.seeValue("[data-line-choice]", "smooth");
+    browser.seeValue("[data-line-choice]", "fastest");
   }
 
   @Test
@@ -141,12 +141,12 @@ class DebriefJourneyTest {
             "1 braked-early",
             "2 over-slowed",
             "4 late-throttle",
-            "6 missed-apex",
-            "9 throttle-twice",
-            "11 other-gear")) {
+            "8 throttle-twice",
+            "9 missed-apex",
+            "13 other-gear")) {
       browser.seePresent("[data-finding='" + finding + "']");
     }
-    assertThat(browser.text("[data-finding='9 throttle-twice']")).contains("fall into corner 10");
+    assertThat(browser.text("[data-finding='2 over-slowed']")).contains("fall into corner 3");
 
     // Two laps along the corner, the best one beside the page.
     browser.click("#debrief-along");

@@ -79,7 +79,7 @@ class JourneyTest {
     browser.click("nav[aria-label='Corners'] a[aria-label^='9 ']");
     browser.seeText("h1", "Quarry");
     int before = Integer.parseInt(browser.value(BRAKE));
-    browser.type(BRAKE, String.valueOf(before + 10));
+    browser.type(BRAKE, String.valueOf(before - 10));
     browser.seeText("[data-answer]", "slower");
     browser.seeText("ol", "yours");
 

@@ -66,7 +66,7 @@ class OwnLineTest {
             .path("id")
             .asString();
     JsonNode traced = scripts.get("/api/laps/" + file + "/traced-line?lap=2").body();
-    double model = lapS(tried("smooth", null).body().get("revision"));
+    double model = lapS(tried("fastest", null).body().get("revision"));
     double own = lapS(tried("own", traced.get("lineOffsets_m")).body().get("revision"));
     assertThat(own).isCloseTo(model, within(0.01 * model));
 

@@ -1,6 +1,5 @@
 package marvek.core.brief;
 
-import java.util.ArrayList;
 import java.util.List;
 import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
@@ -45,24 +44,38 @@ public record InsideEntry(
   /**
    * The corners in which somebody could come past, in driving order.
    *
-   * @param reference made on the basis in the conditions
-   * @param attack whether the brakes come as late as the tyres allow, with the whole grip; else
-   *     with what the conditions use of it
+   * @param defend with what the conditions use of the grip
+   * @param attack with the brakes as late as the tyres allow, with the whole grip
    */
-  public static List<InsideEntry> of(
-      Reference.Basis basis, Conditions conditions, Reference reference, boolean attack) {
-    Conditions then = attack ? Purpose.ATTACK.of(conditions) : conditions;
-    Lap present = SpeedProfile.solve(basis.path(), basis.vehicle(), then);
-    List<InsideEntry> entries = new ArrayList<>();
-    for (CornerPage page : reference.modelPages()) {
-      if (isPlaceToPass(page)) {
-        SchoolLine inside = CornerQuestions.inside(basis, present, page.corner());
-        if (inside.brakeAtM() != null) {
-          entries.add(of(present, page, inside));
-        }
-      }
-    }
-    return entries;
+  public record Places(List<InsideEntry> defend, List<InsideEntry> attack) {}
+
+  /**
+   * The places of a lap; both on the line from the inside that is found for the conditions.
+   *
+   * @param reference made on the basis in the conditions
+   */
+  public static Places of(Reference.Basis basis, Conditions conditions, Reference reference) {
+    Lap own = SpeedProfile.solve(basis.path(), basis.vehicle(), conditions);
+    Conditions whole = Purpose.ATTACK.of(conditions);
+    Lap late = SpeedProfile.solve(basis.path(), basis.vehicle(), whole);
+    // Each takes a search for a line of least time: as many at once as there are cores.
+    List<List<InsideEntry>> entries =
+        reference.modelPages().parallelStream()
+            .filter(InsideEntry::isPlaceToPass)
+            .map(page -> of(basis, own, late, page))
+            .filter(both -> !both.isEmpty())
+            .toList();
+    return new Places(
+        entries.stream().map(both -> both.get(0)).toList(),
+        entries.stream().map(both -> both.get(1)).toList());
+  }
+
+  private static List<InsideEntry> of(Reference.Basis basis, Lap own, Lap late, CornerPage page) {
+    List<SchoolLine> inside = CornerQuestions.inside(basis, own, late, page.corner());
+    boolean braked = inside.stream().allMatch(line -> line.brakeAtM() != null);
+    return braked
+        ? List.of(of(own, page, inside.get(0)), of(late, page, inside.get(1)))
+        : List.of();
   }
 
   private static boolean isPlaceToPass(CornerPage page) {

@@ -6,8 +6,8 @@ import marvek.core.profile.Lap;
 /**
  * The throttle in a corner.
  *
- * @param first first sample with drive after the brakes, or where a lift is deepest; −1 if flat, or
- *     not reached before the next corner
+ * @param first first sample where the tyres drive after the brakes, or where a lift is deepest; −1
+ *     if flat, or not reached before the next corner
  * @param full first sample from which the engine, not grip, is the limit for ten metres; −1 if none
  * @param flat whether it stays open from before the turn-in to the track-out
  */
@@ -55,7 +55,7 @@ public record ThrottlePhase(int first, int full, boolean flat) {
       int most = corner.span.left(begin, road.samples(FARTHEST_FIRST_M), road);
       for (int k = 0; k <= most; k++) {
         int i = road.wrap(begin + k);
-        if (lap.throttleShareAt(i) > DRIVE_SHARE) {
+        if (lap.pullShareAt(i) > DRIVE_SHARE) {
           return i;
         }
       }

@@ -13,6 +13,9 @@ import marvek.core.page.CornerPage;
  * pressure.
  */
 public final class LapReader {
+  /** A speed that falls by less is one that scatters [m/s]. */
+  private static final double FALLS_MPS = 0.3;
+
   /** The lowest speed is looked for from a little before the turn-in on. */
   private static final double BEFORE_TURN_IN_M = 10;
 
@@ -143,7 +146,27 @@ public final class LapReader {
     return Double.isNaN(value) ? null : value;
   }
 
+  /**
+   * The slowest place of a corner. Where it begins slowest, the car still comes out of the corner
+   * before: then it is the slowest behind where the speed has begun to fall, if it does.
+   */
   private static int lowest(LapTrace trace, int begin, int end) {
+    int lowest = slowestOf(trace, begin, end);
+    if (lowest > begin) {
+      return lowest;
+    }
+    double high = trace.at(Channel.SPEED, begin);
+    for (int i = begin; i < end; i++) {
+      double speed = trace.at(Channel.SPEED, i);
+      if (speed < high - FALLS_MPS) {
+        return slowestOf(trace, i, end);
+      }
+      high = Math.max(high, speed);
+    }
+    return begin;
+  }
+
+  private static int slowestOf(LapTrace trace, int begin, int end) {
     int lowest = begin;
     for (int i = begin; i < end; i++) {
       if (trace.at(Channel.SPEED, i) < trace.at(Channel.SPEED, lowest)) {

@@ -135,7 +135,7 @@ public final class SimulatedDriver {
       own.brakeAtM(road.wrapStation(page.brake().atM() - early));
     }
     if (onTheLine) {
-      own.apexSpeedMps(Math.max(3, apex.speedMps() - slow));
+      own.apexSpeedMps(Math.max(3, page.lowestSpeedMps() - slow));
     }
     if (page.throttle().firstM() != null) {
       own.throttleFirstM(road.wrapStation(page.throttle().firstM() + late));
@@ -144,9 +144,7 @@ public final class SimulatedDriver {
       int outwards = page.direction() == Side.LEFT ? -1 : 1;
       own.apexOffsetM(apex.offsetM() + outwards * habit.amount());
     }
-    if (habit.of(Kind.GEAR_HIGHER) > 0) {
-      own.cornerGear(page.gears().corner() + (int) Math.round(habit.amount()));
-    }
+    own.cornerGear(page.gears().corner() + (int) Math.round(habit.of(Kind.GEAR_HIGHER)));
     return own.build();
   }
 

@@ -25,7 +25,7 @@ final class ThrottleReader {
     if (!trace.has(Channel.THROTTLE)) {
       return new CornerReading.Throttle(null, null, null, null, null, upshifts);
     }
-    int begin = first(Math.min(afterBraking, lowest), end);
+    int begin = first(lowest, end);
     if (begin < 0) {
       return new CornerReading.Throttle(null, null, null, null, null, upshifts);
     }
@@ -42,17 +42,14 @@ final class ThrottleReader {
         upshifts);
   }
 
-  /** The pick-up after the braking and not the lift before it; −1 without one. */
-  private int first(int afterBraking, int end) {
+  /**
+   * The pick-up at or after the slowest place: a little throttle on the way to it holds the car
+   * against its engine's braking and drives nothing yet; −1 without one.
+   */
+  private int first(int lowest, int end) {
     double limit = thresholds.throttleOnPct();
-    boolean closed = false;
-    int begin = afterBraking;
-    while (begin > trace.from + 1 && trace.timeAt(afterBraking) - trace.timeAt(begin) < OVERLAP_S) {
-      begin--;
-    }
-    for (int i = Math.max(trace.from + 1, begin); i < end; i++) {
-      closed |= trace.at(Channel.THROTTLE, i - 1) < limit;
-      if (closed && trace.at(Channel.THROTTLE, i) >= limit) {
+    for (int i = Math.max(trace.from + 1, lowest); i < end; i++) {
+      if (trace.at(Channel.THROTTLE, i) >= limit) {
         return i;
       }
     }

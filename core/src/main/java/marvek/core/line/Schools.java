@@ -130,6 +130,13 @@ public final class Schools {
     return Optional.of(worker.tried(school, lap));
   }
 
+  /** The same line on another day, against that day's lap on the same present line. */
+  public static Tried again(
+      Tried found, Lap present, Corridor corridor, List<Corner> corners, int index) {
+    Schools worker = around(present, corridor, corners, index);
+    return worker.tried(found.school, worker.section.driven(worker.section.part(found.offsetsM)));
+  }
+
   /** Offsets of the whole lap with the line of one school in its place, as {@link #of} finds it. */
   public static double[] line(
       Lap present, Corridor corridor, List<Corner> corners, int index, School school) {

@@ -105,6 +105,15 @@ final class Section {
     return SpeedProfile.solve(path, whole.vehicle(), whole.conditions());
   }
 
+  /** The section's part of the whole lap's offsets. */
+  double[] part(double[] offsets) {
+    double[] part = new double[present.size()];
+    for (int k = 0; k < part.length; k++) {
+      part[k] = offsets[whole.path().road().wrap(first + k)];
+    }
+    return part;
+  }
+
   /** The offsets of the whole line with those of a lap on the section in their places. */
   double[] put(Lap onSection) {
     double[] offsets = whole.path().offsets();

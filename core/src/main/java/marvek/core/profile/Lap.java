@@ -228,7 +228,15 @@ public final class Lap {
     return brakeForceAt(i) / maxBrake;
   }
 
-  /** Driving force as a share of what the engine gives in the gear used, 0 to 1. */
+  /**
+   * Force that drives the tyres as a share of what the engine gives, 0 to 1; none where the
+   * throttle is open and the engine still brakes.
+   */
+  public double pullShareAt(int i) {
+    return throttle(tyreForce[i], 0, engineForce[i]);
+  }
+
+  /** Opening of the throttle in the gear used, from shut, where the engine brakes, 0 to 1. */
   public double throttleShareAt(int i) {
     return throttle(tyreForce[i], closedForce[i], engineForce[i]);
   }

@@ -1,9 +1,11 @@
 package marvek.core.reference;
 
 import java.util.List;
+import java.util.stream.Stream;
 import marvek.core.InvalidValueException;
 import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
+import marvek.core.corner.Corner;
 import marvek.core.line.Corridor;
 import marvek.core.line.LinkSweep;
 import marvek.core.line.School;
@@ -25,16 +27,26 @@ public final class CornerQuestions {
     return SchoolLine.of(tried, road, basis.corners().get(index));
   }
 
-  /** One corner driven from the inside, on a lap of the model on the line of a basis. */
-  public static SchoolLine inside(Reference.Basis basis, Lap present, int corner) {
-    int index = Reference.indexOf(basis.corners(), corner);
+  /**
+   * One corner driven from the inside, on laps of the model on the line of a basis.
+   *
+   * @param present the line is found for; it takes a search where the basis is of least time
+   * @param then driven on the same line with another grip
+   * @return one for each of the two
+   */
+  public static List<SchoolLine> inside(Reference.Basis basis, Lap present, Lap then, int corner) {
+    List<Corner> corners = basis.corners();
+    int index = Reference.indexOf(corners, corner);
     Road road = basis.path().road();
     Corridor corridor =
         Reference.corridor(basis.circuit(), road, basis.vehicle(), present.conditions());
     boolean fastest = basis.line().isFastest();
-    return Schools.one(present, corridor, basis.corners(), index, School.DEFEND, fastest)
-        .map(t -> SchoolLine.of(List.of(t), road, basis.corners().get(index)).get(0))
-        .orElseThrow();
+    Schools.Tried found =
+        Schools.one(present, corridor, corners, index, School.DEFEND, fastest).orElseThrow();
+    Schools.Tried again = Schools.again(found, then, corridor, corners, index);
+    return Stream.of(found, again)
+        .map(tried -> SchoolLine.of(List.of(tried), road, corners.get(index)).get(0))
+        .toList();
   }
 
   /** Positions across the road that a sweep of a link tries with smooth lines. */

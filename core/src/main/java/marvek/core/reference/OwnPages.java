@@ -23,6 +23,12 @@ import marvek.core.profile.Lap;
  * The model's pages with a driver's own values in their place, and speeds and times as then driven.
  */
 final class OwnPages {
+  /** Flat is full throttle but for rounding of the solver. */
+  private static final double FLAT_SHARE = 0.985;
+
+  /** A late throttle is flat long before. */
+  private static final double FARTHEST_FLAT_M = 300;
+
   private OwnPages() {}
 
   /**
@@ -41,9 +47,32 @@ final class OwnPages {
     List<OwnValues> all = Stream.concat(own.stream(), found(driven)).toList();
     List<CornerPage> pages = new ArrayList<>();
     for (CornerPage page : withTimesOf(lap, model, modelPages)) {
-      pages.add(withSpeedsOf(lap, overlay(page, all, marks)));
+      pages.add(flatBehindFirst(lap, withSpeedsOf(lap, overlay(page, all, marks))));
     }
     return pages;
+  }
+
+  /** Who is later on the throttle than the model is flat is flat where the lap is then. */
+  private static CornerPage flatBehindFirst(Lap lap, CornerPage page) {
+    CornerPage.Throttle throttle = page.throttle();
+    boolean ownFull = page.sources().containsKey(PageField.THROTTLE_FULL.path());
+    Road road = lap.path().road();
+    if (ownFull
+        || throttle.firstM() == null
+        || throttle.fullM() == null
+        || road.offsetBetween(throttle.firstM(), throttle.fullM()) >= 0) {
+      return page;
+    }
+    Double fullM = null;
+    int first = road.indexOf(throttle.firstM());
+    for (int k = 0; k <= road.samples(FARTHEST_FLAT_M) && fullM == null; k++) {
+      int i = road.wrap(first + k);
+      boolean flat = lap.throttleShareAt(i) >= FLAT_SHARE || lap.shiftingAt(i);
+      fullM = flat ? Double.valueOf(road.stationAt(i)) : null;
+    }
+    return page.but()
+        .throttle(new CornerPage.Throttle(throttle.firstM(), throttle.firstPct(), fullM))
+        .build();
   }
 
   /** Brake points that were found for pressures of the driver's own: the model's, moved. */

@@ -68,8 +68,9 @@ class BriefTest {
     // On the fastest line: another one may be quicker than the smooth one, also from the inside.
     Reference.Basis fastest = Reference.basis(VARIED, CAR, CLUB, ChosenLine.FASTEST);
     Reference book = Reference.on(fastest, CLUB, List.of());
-    List<InsideEntry> defend = InsideEntry.of(fastest, CLUB, book, false);
-    List<InsideEntry> attack = InsideEntry.of(fastest, CLUB, book, true);
+    InsideEntry.Places inside = InsideEntry.of(fastest, CLUB, book);
+    List<InsideEntry> defend = inside.defend();
+    List<InsideEntry> attack = inside.attack();
     assertThat(defend).isNotEmpty().hasSameSizeAs(attack);
     for (int k = 0; k < defend.size(); k++) {
       assertThat(defend.get(k).lostS()).isGreaterThan(-0.01);

@@ -219,8 +219,10 @@ public final class PageProperties {
         for (double later : new double[] {5, 25}) {
           double at = on(page.trailBrake().releaseM() + later);
           Double rate = stake.throttle10mLateS();
-          costs(
-              page, with(page.corner(), o -> o.releaseM(at)), rate == null ? 0 : later / 10 * rate);
+          // The throttle waits only where the brake is let go of behind its first point.
+          double waits = rate == null ? 0 : road.offsetBetween(page.throttle().firstM(), at);
+          double stakeS = rate == null ? 0 : Math.max(0, waits) / 10 * rate;
+          costs(page, with(page.corner(), o -> o.releaseM(at)), stakeS);
         }
       }
     }
@@ -231,7 +233,8 @@ public final class PageProperties {
    * hide a change of gear, which is worth more than the wait: then it gains no more than that.
    */
   private void costs(CornerPage page, Reference changed, double stakeS) {
-    double least = stakeS > 0.01 ? stakeS / 2 - 0.005 : inOtherGears(changed) ? -GAIN_S : -0.005;
+    double hidden = inOtherGears(changed) ? GAIN_S - 0.005 : 0;
+    double least = (stakeS > 0.01 ? stakeS / 2 - 0.005 : -0.005) - hidden;
     assertThat(lost(changed))
         .as("corner %d, stake %.3f s", page.corner(), stakeS)
         .isGreaterThanOrEqualTo(least);

@@ -108,6 +108,21 @@ class ReferenceTest {
     assertThat(p.gears().corner()).isLessThan(p.gears().approach());
   }
 
+  /** Who is later on the throttle than the model is flat cannot be flat before. */
+  @Test
+  void flatIsNeverBeforeTheFirstThrottle() {
+    Road road = basis.path().road();
+    double late = road.wrapStation(page(model, 3).throttle().fullM() + 12);
+    OwnValues own = own(3, null, null, null, late, Source.DRIVER);
+    Reference changed = Reference.on(basis, Conditions.DEFAULT, List.of(own));
+    CornerPage.Throttle throttle = page(changed, 3).throttle();
+    assertThat(throttle.firstM()).isEqualTo(late);
+    assertThat(road.offsetBetween(late, throttle.fullM())).isBetween(0.0, 60.0);
+    int flat = road.indexOf(throttle.fullM());
+    assertThat(changed.lap().throttleShareAt(flat)).isGreaterThan(0.98);
+    assertThat(changed.lap().throttleShareAt(road.wrap(flat - 2))).isLessThan(0.985);
+  }
+
   /** Common practice: first pressure in a hard stop 80–90 % of full, here of a strong system. */
   @Test
   void aHardStopIsHardAtOnceAndBledOff() {

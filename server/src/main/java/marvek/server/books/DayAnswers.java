@@ -72,11 +72,9 @@ class DayAnswers {
       }
     }
     Conditions own = draft.conditions();
+    InsideEntry.Places inside = InsideEntry.of(base.basis(), own, base.reference());
     return new Purposes(
-        laps,
-        InsideEntry.of(base.basis(), own, base.reference(), false),
-        InsideEntry.of(base.basis(), own, base.reference(), true),
-        TyreSaving.of(base.basis(), own, base.reference()));
+        laps, inside.defend(), inside.attack(), TyreSaving.of(base.basis(), own, base.reference()));
   }
 
   private <T> Variant<T> variant(Base base, T what, Conditions conditions) {

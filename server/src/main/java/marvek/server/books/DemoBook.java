@@ -128,8 +128,8 @@ class DemoBook implements ApplicationRunner {
     UUID circuit =
         noted("circuit", circuits.importFile(circuitFile, null, ImportSettings.NONE).id());
     UUID car = noted("car", cars.importFile(carFile).id());
-    Conditions clubDriver = Conditions.DEFAULT.withGripUsed(0.92);
-    Draft model = new Draft(clubDriver, ChosenLine.SMOOTH, List.of());
+    Conditions clubDriver = Conditions.OF_NEW_BOOKS.withGripUsed(0.92);
+    Draft model = new Draft(clubDriver, ChosenLine.FASTEST, List.of());
     JobWork.Made book =
         books.create(
             UUID.randomUUID(),
@@ -141,7 +141,7 @@ class DemoBook implements ApplicationRunner {
             FIRST,
             share -> {});
     noted("book", book.id());
-    Draft afterPractice = new Draft(clubDriver, ChosenLine.SMOOTH, ownValues());
+    Draft afterPractice = new Draft(clubDriver, ChosenLine.FASTEST, ownValues());
     books.keep(
         book.id(),
         1,
@@ -243,10 +243,10 @@ class DemoBook implements ApplicationRunner {
   /** What the invented driver changed after the first practice. */
   private List<OwnValues> ownValues() {
     return List.of(
-        own(1, 312.0, null, null, 3, "Two ridges on the inside: brake before them, not on them."),
+        own(1, 304.0, null, null, 3, "Two ridges on the inside: brake before them, not on them."),
         own(4, null, 2, 1462.0, 4, "Leave the inside kerb alone. Wait for the car to turn."),
-        own(11, 3194.0, null, null, 2, "Falls away under braking. Rear goes light: squeeze."),
-        own(13, null, null, 3816.0, 3, "Road tips outward after the apex: late throttle."));
+        own(11, 3176.0, null, null, 2, "Falls away under braking. Rear goes light: squeeze."),
+        own(13, null, null, 3810.0, 3, "Road tips outward after the apex: late throttle."));
   }
 
   private static OwnValues own(

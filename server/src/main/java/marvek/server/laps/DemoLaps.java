@@ -16,15 +16,15 @@ class DemoLaps {
   private static final int LAPS = 12;
   private static final long SEED = 12;
 
-  /** By corner: each another slip, the missed apex in a corner that the next one hangs on. */
+  /** By corner: each another slip. */
   static final Map<Integer, Habit> HABITS =
       Map.of(
           1, new Habit(Kind.BRAKES_EARLY, 12),
           2, new Habit(Kind.OVER_SLOWS, 1.9),
-          4, new Habit(Kind.THROTTLE_LATE, 18),
-          6, new Habit(Kind.WIDE_AT_APEX, 1.4),
-          9, new Habit(Kind.LIFTS, 22),
-          11, new Habit(Kind.GEAR_HIGHER, 1));
+          4, new Habit(Kind.THROTTLE_LATE, 14),
+          8, new Habit(Kind.LIFTS, 22),
+          9, new Habit(Kind.WIDE_AT_APEX, 1.4),
+          13, new Habit(Kind.GEAR_HIGHER, 1));
 
   private final SimulatedLaps simulated;
   private final Sessions sessions;

@@ -77,7 +77,8 @@ class BodiesTest {
     RawHttp.Answer answer =
         raw.ask("POST /api/books/" + book + "/try", List.of(JSON), "{\"ownvalues\": []}");
     assertThat(answer.status()).isEqualTo(400);
-    assertThat(answer.body()).contains("/ownvalues is not known; known are conditions, line, own");
+    assertThat(answer.body())
+        .contains("/ownvalues is not known; known are conditions, line, lineOffsets_m, own");
   }
 
   @Test
