@@ -3,6 +3,7 @@ package marvek.core.circuit;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import marvek.core.numeric.Median;
 
 /**
  * One line of several laps of the same road: at each point of one of them, the median of where all
@@ -76,8 +77,8 @@ final class MedianLap {
           passings.add(passing);
         }
       }
-      double across = median(passings.stream().mapToDouble(Passing::acrossM).toArray());
-      double z = median(passings.stream().mapToDouble(Passing::zM).toArray());
+      double across = Median.of(passings.stream().mapToDouble(Passing::acrossM).toArray());
+      double z = Median.of(passings.stream().mapToDouble(Passing::zM).toArray());
       TrackPoint p = base.get(i);
       line.add(new TrackPoint(p.xM() - across * heading[1], p.yM() + across * heading[0], z));
     }
@@ -121,11 +122,5 @@ final class MedianLap {
 
   private static double across(TrackPoint p, TrackPoint from, double[] heading) {
     return (p.yM() - from.yM()) * heading[0] - (p.xM() - from.xM()) * heading[1];
-  }
-
-  private static double median(double[] values) {
-    Arrays.sort(values);
-    int half = values.length / 2;
-    return values.length % 2 == 1 ? values[half] : (values[half - 1] + values[half]) / 2;
   }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import marvek.core.InvalidValueException;
+import marvek.core.numeric.Median;
 
 /**
  * Takes out of a recording what no car can have done, and says so: spikes of speed and

@@ -10,6 +10,7 @@ import java.util.function.ToDoubleFunction;
 import marvek.core.circuit.Road;
 import marvek.core.laps.Finding.Rule;
 import marvek.core.laps.Finding.SizedBy;
+import marvek.core.numeric.Median;
 import marvek.core.page.Stakes;
 
 /**

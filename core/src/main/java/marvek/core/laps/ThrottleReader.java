@@ -2,9 +2,6 @@ package marvek.core.laps;
 
 /** How the throttle was opened after a corner's braking. */
 final class ThrottleReader {
-  /** So long before the brake is off the throttle may open already. */
-  private static final double OVERLAP_S = 0.3;
-
   private final LapTrace trace;
   private final Thresholds thresholds;
 

@@ -8,6 +8,7 @@ import marvek.core.circuit.Road;
 import marvek.core.circuit.RoadPosition;
 import marvek.core.circuit.Survey;
 import marvek.core.circuit.TrackPoint;
+import marvek.core.numeric.Median;
 import marvek.core.say.Sentence;
 
 /**
@@ -118,7 +119,7 @@ final class MedianPath {
     for (List<Integer> piece : in) {
       if (!piece.isEmpty()) {
         double station = piece.stream().mapToDouble(i -> stations[i]).average().orElseThrow();
-        double offset = median(piece.stream().mapToDouble(i -> offsets[i]).toArray());
+        double offset = Median.of(piece.stream().mapToDouble(i -> offsets[i]).toArray());
         checkGap(lastM, station);
         firstM = path.isEmpty() ? station : firstM;
         lastM = station;
@@ -151,11 +152,5 @@ final class MedianPath {
         width,
         level,
         road.closed());
-  }
-
-  private static double median(double[] values) {
-    Arrays.sort(values);
-    int half = values.length / 2;
-    return values.length % 2 == 1 ? values[half] : (values[half - 1] + values[half]) / 2;
   }
 }

@@ -57,27 +57,36 @@ public final class UniformSpline {
 
   /** Value at a place; wraps where periodic. */
   public double valueAt(double at) {
-    double inside = inside(at);
-    int i = piece(inside);
-    int j = (i + 1) % values.length;
-    double b = inside - i;
-    double a = 1 - b;
-    double value =
-        a * values[i]
-            + b * values[j]
-            + ((a * a * a - a) * bends[i] + (b * b * b - b) * bends[j]) / 6;
-    return value + beyond(at) * slopeAt(at);
+    Piece p = new Piece(inside(at));
+    double bent = (cube(p.a) - p.a) * bends[p.from] + (cube(p.b) - p.b) * bends[p.to];
+    return p.a * values[p.from] + p.b * values[p.to] + bent / 6 + beyond(at) * slopeAt(at);
   }
 
   /** First derivative at a place; wraps where periodic. */
   public double slopeAt(double at) {
-    double inside = inside(at);
-    int i = piece(inside);
-    int j = (i + 1) % values.length;
-    double b = inside - i;
-    double a = 1 - b;
-    double change = (1 - 3 * a * a) * bends[i] + (3 * b * b - 1) * bends[j];
-    return (values[j] - values[i] + change / 6) / distance;
+    Piece p = new Piece(inside(at));
+    double bent = (1 - 3 * p.a * p.a) * bends[p.from] + (3 * p.b * p.b - 1) * bends[p.to];
+    return (values[p.to] - values[p.from] + bent / 6) / distance;
+  }
+
+  private static double cube(double x) {
+    return x * x * x;
+  }
+
+  /** The piece that a place lies in, and the shares of its two ends there. */
+  private final class Piece {
+    final int from;
+    final int to;
+    final double a;
+    final double b;
+
+    /** Rounding can put a place that is wrapped at the very end. */
+    Piece(double inside) {
+      from = Math.min((int) inside, periodic ? values.length - 1 : values.length - 2);
+      to = (from + 1) % values.length;
+      b = inside - from;
+      a = 1 - b;
+    }
   }
 
   /** The place in distances, wrapped or brought to the nearer end. */
@@ -85,11 +94,6 @@ public final class UniformSpline {
     int n = values.length;
     double place = at / distance;
     return periodic ? place - n * Math.floor(place / n) : Math.max(0, Math.min(n - 1, place));
-  }
-
-  /** The piece that a place lies in; rounding can put one that is wrapped at the very end. */
-  private int piece(double inside) {
-    return Math.min((int) inside, periodic ? values.length - 1 : values.length - 2);
   }
 
   /** How far a place lies beyond an end. */

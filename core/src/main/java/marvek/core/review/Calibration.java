@@ -9,7 +9,7 @@ import marvek.core.Require;
 import marvek.core.circuit.Path;
 import marvek.core.conditions.Conditions;
 import marvek.core.laps.AlongLap;
-import marvek.core.laps.Median;
+import marvek.core.numeric.Median;
 import marvek.core.profile.SpeedProfile;
 import marvek.core.vehicle.Aero;
 import marvek.core.vehicle.Vehicle;

@@ -11,7 +11,7 @@ import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
 import marvek.core.laps.CornerReading;
 import marvek.core.laps.Finding;
-import marvek.core.laps.Median;
+import marvek.core.numeric.Median;
 import marvek.core.page.CornerPage;
 import marvek.core.page.OwnValues;
 import marvek.core.page.PageField;

@@ -36,6 +36,31 @@ class StakesTest {
   private static final Reference.Basis BASIS = basis(VARIED, TestVehicles.clubCar());
   private static final Reference MODEL = Reference.on(BASIS, Conditions.DEFAULT, List.of());
 
+  /**
+   * With the engine's braking too the first throttle is where the tyres begin to drive, and waiting
+   * there costs: common practice is some hundredths for ten metres.
+   */
+  @Test
+  void aLateThrottleCostsWithTheEnginesBrakingToo() {
+    Conditions day = Conditions.OF_NEW_BOOKS;
+    Reference.Basis basis = Reference.basis(VARIED, TestVehicles.clubCar(), day, ChosenLine.SMOOTH);
+    Reference model = Reference.on(basis, day, List.of());
+    List<Stakes> stakes = StakesRun.of(model.modelLap(), model.modelPages());
+    int braked = 0;
+    int costly = 0;
+    for (int p = 0; p < stakes.size(); p++) {
+      CornerPage page = model.modelPages().get(p);
+      if (page.brake().atM() != null && page.throttle().firstM() != null) {
+        int first = basis.path().road().indexOf(page.throttle().firstM());
+        assertThat(model.modelLap().pullShareAt(first)).isPositive();
+        braked++;
+        costly += stakes.get(p).throttle10mLateS() > 0.01 ? 1 : 0;
+      }
+    }
+    assertThat(braked).isGreaterThan(4);
+    assertThat(2 * costly).isGreaterThan(braked);
+  }
+
   @Test
   void noChangeCostsNothing() {
     Lap lap = MODEL.modelLap();

@@ -15,6 +15,7 @@ import marvek.core.laps.CornerReading.Throttle;
 import marvek.core.laps.CornerReading.Way;
 import marvek.core.laps.Finding.Rule;
 import marvek.core.laps.Finding.SizedBy;
+import marvek.core.numeric.Median;
 import marvek.core.page.Stakes;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

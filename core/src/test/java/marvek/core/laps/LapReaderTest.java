@@ -67,6 +67,29 @@ class LapReaderTest {
     return reader.read(recording, stations, lap);
   }
 
+  /**
+   * Out of the corner before and faster into this one: its slowest place is its own, and the
+   * throttle that holds the car on the way there is not its pick-up.
+   */
+  @Test
+  void theSlowestPlaceIsNotTheExitOfTheCornerBefore() {
+    double turnInM = BOOK.pages().get(0).turnIn().atM();
+    HandWrittenLap lap =
+        HandWrittenLap.at(18)
+            .steady(turnInM - 12, 0, 30, 3)
+            .to(25, 5, 0, 60, 3)
+            .to(22, -2, 0, 10, 3);
+    double slowestM = lap.metres();
+    lap.steady(10, 0, 10, 3).to(30, 4, 0, 100, 3);
+    double slowing = (30 * 30 - 18 * 18) / (2 * 2.0);
+    lap.steady(ROAD.lengthM() - lap.metres() - slowing, 0, 50, 3).to(18, -2, 0, 0, 3);
+    CornerReading corner =
+        read(lap.recorded(100, 2, Channel.BRAKE, Channel.THROTTLE, Channel.GEAR), 1).get(0);
+    assertThat(corner.slowest().speedMps()).isCloseTo(22, within(0.05));
+    assertThat(corner.slowest().atM()).isBetween(slowestM - 1, slowestM + 11);
+    assertThat(corner.throttle().firstM()).isBetween(slowestM - 1, slowestM + 11);
+  }
+
   @Test
   void theBookHasTwoCorners() {
     assertThat(BOOK.pages()).extracting(CornerPage::corner).containsExactly(1, 2);

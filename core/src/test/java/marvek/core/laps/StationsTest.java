@@ -13,6 +13,7 @@ import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
 import marvek.core.line.ChosenLine;
+import marvek.core.numeric.Median;
 import marvek.core.reference.Reference;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;

@@ -1,4 +1,4 @@
-package marvek.core.laps;
+package marvek.core.numeric;
 
 import java.util.Arrays;
 
