@@ -96,7 +96,8 @@ export const SENTENCES = {
     '({at_m}) lies {away_m} from its corner: is it meant for another corner?',
   'refused.line-against':
     'runs against the direction of travel: record it the way the lap is driven',
-  'refused.line-elsewhere': 'lies off this road; perhaps it is of another circuit or another layout',
+  'refused.line-elsewhere':
+    'lies off this road; perhaps it is of another circuit or another layout',
   'refused.line-gap':
     'has no position on this road from {from_m} to {to_m}: record a whole lap, outside of the pit lane',
   'refused.line-of-another-road':

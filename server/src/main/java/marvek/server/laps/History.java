@@ -1,6 +1,5 @@
 package marvek.server.laps;
 
-import marvek.core.numeric.Median;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -13,6 +12,7 @@ import marvek.core.brief.Targets;
 import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
 import marvek.core.laps.CornerReading;
+import marvek.core.numeric.Median;
 import marvek.core.page.CornerPage;
 import marvek.formats.Spelled;
 import marvek.server.books.Books;
