@@ -1,10 +1,10 @@
 package marvek.core.line;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import marvek.core.InvalidValueException;
 import marvek.core.corner.Corner;
 import marvek.core.profile.Lap;
@@ -96,17 +96,13 @@ public final class Schools {
    */
   public static List<Tried> of(Lap present, Corridor corridor, List<Corner> corners, int index) {
     Schools worker = around(present, corridor, corners, index);
-    List<Tried> tried =
-        new ArrayList<>(
-            Arrays.stream(School.values())
-                .filter(school -> school != School.FASTEST && worker.applies(school))
-                .parallel()
-                .map(school -> worker.tried(school, worker.shaped(school)))
-                .toList());
-    // A school that gives up nothing is the fastest line itself: it comes after it.
-    tried.add(0, worker.tried(School.FASTEST, worker.fastest(tried)));
-    tried.sort(Comparator.comparingDouble(Tried::lostS));
-    return tried;
+    List<Tried> schools =
+        Arrays.stream(School.values())
+            .filter(worker::applies)
+            .parallel()
+            .map(school -> worker.tried(school, worker.shaped(school)))
+            .toList();
+    return worker.fastestFirst(schools);
   }
 
   /**
@@ -177,6 +173,9 @@ public final class Schools {
 
   /** The line of least time through what the school leaves open, bent as it wants it. */
   private Lap shaped(School school) {
+    if (school == School.FASTEST) {
+      return fastest(section.present());
+    }
     Lap drawn = drawn(school);
     double[] bend = largestBend(school, drawn);
     return FastestLine.along(drawn, turn.stretch(), bounds(school), bend, share -> {}).lap();
@@ -269,12 +268,25 @@ public final class Schools {
     return weight;
   }
 
-  /** From the quickest of all lines so far, so that none of them is quicker. */
-  private Lap fastest(List<Tried> schools) {
-    Lap best = section.present();
-    for (Tried school : schools) {
-      best = school.lap().timeS() < best.timeS() ? school.lap() : best;
-    }
-    return FastestLine.along(best, turn.stretch(), road, null, share -> {}).lap();
+  /**
+   * Quickest first; where a school came out quicker than the fastest line, that is sought again
+   * from there. A school that gives up nothing is the fastest line itself: it comes after it.
+   */
+  private List<Tried> fastestFirst(List<Tried> schools) {
+    Comparator<Tried> quickest = Comparator.comparingDouble(Tried::lostS);
+    Tried best =
+        schools.stream()
+            .min(quickest.thenComparing(Tried::school, Comparator.reverseOrder()))
+            .orElseThrow();
+    Tried fastest =
+        best.school() == School.FASTEST ? best : tried(School.FASTEST, fastest(best.lap()));
+    return Stream.concat(
+            Stream.of(fastest), schools.stream().filter(t -> t.school() != School.FASTEST))
+        .sorted(quickest)
+        .toList();
+  }
+
+  private Lap fastest(Lap from) {
+    return FastestLine.along(from, turn.stretch(), road, null, share -> {}).lap();
   }
 }

@@ -142,7 +142,7 @@ public final class InteriorPoint {
             Math.max(last, Math.min(BARRIER_FACTOR * barrier, Math.pow(barrier, BARRIER_POWER)));
         filter.clear();
       }
-      if (!step()) {
+      if (!step() && !(slacksAreReset() && step())) {
         break;
       }
       steps++;
@@ -220,6 +220,24 @@ public final class InteriorPoint {
       }
     }
     return false;
+  }
+
+  /**
+   * Where no step is taken, slacks that say more than their constraints have are given what these
+   * have, and the filter begins anew; false if there are none.
+   */
+  private boolean slacksAreReset() {
+    boolean changed = false;
+    for (int k = 0; k < at.s().length; k++) {
+      double constraint = derived.constraint[k];
+      if (constraint > 0 && at.s()[k] > constraint) {
+        at.s()[k] = constraint;
+        at.z()[k] = within(at.z()[k], constraint);
+        changed = true;
+      }
+    }
+    filter.clear();
+    return changed;
   }
 
   private double primalShare(Iterate step) {

@@ -1,5 +1,7 @@
 package marvek.core.numeric;
 
+import java.util.stream.IntStream;
+
 /**
  * Newton's step of the conditions of a least value, the barrier weighing so much: reduced to the
  * unknowns, whose matrix is banded, and made more convex until it is convex.
@@ -22,6 +24,9 @@ final class NewtonStep {
   /** Unknowns that the elements see, element after element. */
   private final int[] places;
 
+  /** Of each element, the places whose unknowns are not held. */
+  private final int[][] free;
+
   NewtonStep(ElementProgramme programme, Bounded bounds, int[] places) {
     this.programme = programme;
     this.bounds = bounds;
@@ -30,6 +35,11 @@ final class NewtonStep {
     m = programme.constraints();
     element = new double[width * width];
     this.places = places;
+    free = new int[programme.elements()][];
+    for (int e = 0; e < free.length; e++) {
+      int first = e * width;
+      free[e] = IntStream.range(0, width).filter(a -> !bounds.held(places[first + a])).toArray();
+    }
     matrix = new CyclicBandedSolver(n, programme.halfBandwidth(), programme.cyclic());
   }
 
@@ -66,24 +76,25 @@ final class NewtonStep {
   private void addElement(int e, Iterate at, ElementProgramme.Derivatives d) {
     System.arraycopy(d.hessian(), 0, element, 0, width * width);
     double[] jacobian = d.jacobian();
+    int[] open = free[e];
     for (int j = 0; j < m; j++) {
       double weight = at.z()[e * m + j] / at.s()[e * m + j];
-      for (int a = 0; a < width; a++) {
+      for (int p = 0; p < open.length; p++) {
+        int a = open[p];
         double weighed = weight * jacobian[j * width + a];
-        for (int b = a; b < width; b++) {
+        for (int q = p; q < open.length; q++) {
+          int b = open[q];
           element[a * width + b] += weighed * jacobian[j * width + b];
         }
       }
     }
-    for (int a = 0; a < width; a++) {
-      int row = places[e * width + a];
-      for (int b = a; b < width; b++) {
-        int column = places[e * width + b];
-        if (!bounds.held(row) && !bounds.held(column)) {
-          // Two places of one unknown: the pair counts in both orders.
-          double sum = element[a * width + b];
-          matrix.add(row, column, row == column && a != b ? 2 * sum : sum);
-        }
+    for (int p = 0; p < open.length; p++) {
+      int row = places[e * width + open[p]];
+      for (int q = p; q < open.length; q++) {
+        int column = places[e * width + open[q]];
+        // Two places of one unknown: the pair counts in both orders.
+        double sum = element[open[p] * width + open[q]];
+        matrix.add(row, column, row == column && p != q ? 2 * sum : sum);
       }
     }
   }

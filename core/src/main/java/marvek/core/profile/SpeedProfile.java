@@ -24,6 +24,10 @@ public final class SpeedProfile {
   private final Vehicle vehicle;
   private final Conditions conditions;
   private final ProfileOptions options;
+
+  /** Square of the speed at the limiter in the highest gear. */
+  private final double topW;
+
   private final double[] limit;
   private final double[] gripLimit;
   private final double[] braking;
@@ -38,6 +42,7 @@ public final class SpeedProfile {
     this.options = options;
     this.forces = new ForceModel(path, vehicle, conditions);
     this.driveline = new Driveline(vehicle, conditions.model());
+    this.topW = Math.pow(driveline.limiterSpeedMps(driveline.gears()), 2);
     this.limit = new double[path.size()];
     this.gripLimit = new double[path.size()];
     this.braking = new double[path.size()];
@@ -73,7 +78,7 @@ public final class SpeedProfile {
     GearPlan plan = GearSearch.choose(path, forces, driveline, vehicle, options, w, braking, start);
     if (driveline.brakes()) {
       ClosedThrottle inGears = ClosedThrottle.inGears(driveline, plan);
-      lateralLimit(inGears);
+      lateralLimit(closed, inGears);
       brakeBackward(inGears);
     }
     driveForward(
@@ -82,12 +87,25 @@ public final class SpeedProfile {
   }
 
   private void lateralLimit(ClosedThrottle closed) {
-    double top = driveline.limiterSpeedMps(driveline.gears());
     for (int i = 0; i < limit.length; i++) {
-      double cap = Math.min(top, options.capAt(i));
-      gripLimit[i] = forces.limitW(i, top * top, closed);
-      limit[i] = Math.max(Sweep.LEAST_W, Math.min(gripLimit[i], cap * cap));
+      lateralLimitAt(i, closed);
     }
+  }
+
+  /** In other gears the limit is another one only where the engine brakes differently at it. */
+  private void lateralLimit(ClosedThrottle before, ClosedThrottle now) {
+    for (int i = 0; i < limit.length; i++) {
+      double w = Math.min(gripLimit[i], topW);
+      if (before.at(i, w) != now.at(i, w)) {
+        lateralLimitAt(i, now);
+      }
+    }
+  }
+
+  private void lateralLimitAt(int i, ClosedThrottle closed) {
+    double cap = options.capAt(i);
+    gripLimit[i] = forces.limitW(i, topW, closed);
+    limit[i] = Math.max(Sweep.LEAST_W, Math.min(gripLimit[i], Math.min(topW, cap * cap)));
   }
 
   private int slowestSample() {
