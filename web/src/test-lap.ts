@@ -83,6 +83,8 @@ export function testPage(changes: Partial<CornerPage> = {}): CornerPage {
     trailBrake: { atTurnIn_pct: 35, half_pct: 18, nearApex_pct: 8, release_m: 300 },
     apexes: [{ at_m: 320, offset_m: 3, kind: 'mid', speed_mps: 25 }],
     kerbs: { entry: 'none', apex: 'tyre', exit: 'full' },
+    presses: [],
+    phases: [],
     throttle: { first_m: 322, first_pct: 50, full_m: 350 },
     exit: { trackOut_m: 390, offset_m: -4, speed_mps: 33 },
     time_s: 10,

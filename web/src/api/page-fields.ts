@@ -21,6 +21,18 @@ export const PAGE_FIELDS = {
     row: 'first pressure',
     shown: 'brake.initial_pct',
   },
+  presses: {
+    kind: 'presses',
+    name: 'Presses of the brake',
+    row: 'brake as pressed',
+    shown: 'presses',
+  },
+  'brake.givesWay': {
+    kind: 'gives-way',
+    name: 'What gives way',
+    row: 'what gives way',
+    shown: 'brake.givesWay',
+  },
   'gears.corner': {
     high: 12,
     kind: 'gear',
@@ -151,6 +163,12 @@ export const PAGE_FIELDS = {
     said: 'flat',
     shape: 'flag',
     shown: 'throttle.full_m',
+  },
+  phases: {
+    kind: 'phases',
+    name: 'Phases of the throttle',
+    row: 'throttle as opened',
+    shown: 'phases',
   },
   'brake.mark': {
     high: 120,

@@ -2821,6 +2821,8 @@ export interface components {
             lockedAt_m?: number;
             locked_m: number;
             made: boolean;
+            /** @description factor on the driver's own pressures that was found for the driver's own brake point */
+            pressFactor?: number;
             spunAt_m?: number;
             spun_m: number;
             wideAt_m?: number;
@@ -2847,6 +2849,11 @@ export interface components {
             windFrom_deg: number;
             windSpeed_mps: number;
         };
+        /**
+         * @description what is found anew for presses of one's own: the place to brake, the pressure, or nothing
+         * @enum {unknown}
+         */
+        BookGivesWay: "brake-point" | "pressure" | "nothing";
         BookImportSettings: {
             /** @description what a table's columns are, by header; an empty text leaves one out */
             columns?: {
@@ -2890,6 +2897,11 @@ export interface components {
         };
         /** @enum {unknown} */
         BookKerbUse: "none" | "touch" | "tyre" | "half-car" | "full";
+        /** @description a place of a pedal's trace, straight from one to the next */
+        BookKnot: {
+            at_m: number;
+            pct: number;
+        };
         /** @description a session that a group is led through */
         BookLeadDay: {
             cones: {
@@ -2990,6 +3002,8 @@ export interface components {
             "apexes.speed_mps"?: number;
             /** @description Brake point */
             "brake.at_m"?: number;
+            /** @description What gives way */
+            "brake.givesWay"?: components["schemas"]["BookGivesWay"];
             /** @description First pressure */
             "brake.initial_pct"?: number;
             /** @description Brake mark */
@@ -3019,6 +3033,10 @@ export interface components {
             };
             /** @description Notes */
             notes?: string;
+            /** @description Phases of the throttle */
+            phases?: components["schemas"]["BookPhase"][];
+            /** @description Presses of the brake */
+            presses?: components["schemas"]["BookPress"][];
             source?: components["schemas"]["BookSource"];
             /** @description First throttle */
             "throttle.first_m"?: number;
@@ -3081,6 +3099,14 @@ export interface components {
             };
             /** @description largest lean of a motorcycle */
             lean_deg?: number;
+            /** @description a lift without brakes: where, how much throttle is left, where it is full again, and what it is told by */
+            lift?: {
+                at_m: number;
+                back_m?: number;
+                choices?: components["schemas"]["BookMark"][];
+                target?: components["schemas"]["BookMark"];
+                to_pct: number;
+            };
             /** @description what holds a car back in each phase of the corner, where its axles are told apart */
             limiting?: {
                 braking?: components["schemas"]["BookLimiting"];
@@ -3104,6 +3130,8 @@ export interface components {
             };
             name: string;
             notes: string;
+            phases: components["schemas"]["BookPhase"][];
+            presses: components["schemas"]["BookPress"][];
             sources: {
                 [key: string]: components["schemas"]["BookSource"];
             };
@@ -3128,6 +3156,21 @@ export interface components {
                 target?: components["schemas"]["BookMark"];
             };
             wayOut: string;
+        };
+        /** @description something the foot does on the throttle: from where, to how much, and for a lift and a held throttle until where; straight from one to the next */
+        BookPhase: {
+            at_m: number;
+            /** @enum {unknown} */
+            kind: "lift" | "hold" | "first" | "step" | "flat";
+            to_pct: number;
+            until_m?: number;
+        };
+        /** @description one press of the brake: where the driver acts for it, the pressure that is built up first, pressures after that, and the first metre off the brake */
+        BookPress: {
+            knots: components["schemas"]["BookKnot"][];
+            off_m: number;
+            on_m: number;
+            peak_pct: number;
         };
         BookResult: {
             bestLap_s?: number;
@@ -5364,7 +5407,7 @@ export interface components {
             /** Format: int32 */
             corner: number;
             /** @enum {string} */
-            kind: "brake" | "turn" | "release" | "throttle" | "gear-up" | "gear-down";
+            kind: "brake" | "lift" | "turn" | "release" | "throttle" | "gear-up" | "gear-down";
         };
         /** @description What a corner came to: mean distance of its presses, whichever way. */
         RunCornerView: {
@@ -5386,7 +5429,7 @@ export interface components {
             /** Format: int32 */
             corner: number;
             /** @enum {string} */
-            kind: "brake" | "turn" | "release" | "throttle" | "gear-up" | "gear-down";
+            kind: "brake" | "lift" | "turn" | "release" | "throttle" | "gear-up" | "gear-down";
             /** Format: double */
             off_m?: number | null;
             /** Format: double */
@@ -5397,7 +5440,7 @@ export interface components {
             /** Format: double */
             at_s: number;
             /** @enum {string} */
-            kind: "brake" | "turn" | "release" | "throttle" | "gear-up" | "gear-down";
+            kind: "brake" | "lift" | "turn" | "release" | "throttle" | "gear-up" | "gear-down";
         };
         /** @description A run that is over. */
         RunRunBody: {

@@ -16,7 +16,16 @@ import type {
 } from '../api/types';
 import type { CheckLine } from '../circuit/types';
 import { laidOver } from './change';
-import { begin, countChanges, setOwn, stateOf, type DraftState, type History } from './draft';
+import {
+  begin,
+  countChanges,
+  POINTS_OF_WORK,
+  setOwn,
+  stateOf,
+  type DraftState,
+  type History,
+  type OwnValue,
+} from './draft';
 import { change, redo, replace, undo } from '../ui/undo';
 import { DraftStore, type StoredDraft } from './draft-store';
 import { openWindows, windowId } from '../ui/window-id';
@@ -119,7 +128,7 @@ export class BookState extends Working {
     await this.compute();
   }
 
-  setOwn(corner: number, field: OwnField, value: number | string | undefined) {
+  setOwn(corner: number, field: OwnField, value: OwnValue) {
     this.apply(change(this.history!, setOwn(this.history!.now, corner, field, value)));
   }
 
@@ -135,8 +144,21 @@ export class BookState extends Working {
     void this.compute();
   }
 
+  /**
+   * What the feet do, while a knot is moved: points and pressures of its own are those of the knots
+   * from now on.
+   *
+   * @param first whether a new step begins
+   */
+  moveWork(corner: number, list: 'presses' | 'phases', value: unknown[], first: boolean) {
+    let next = setOwn(this.history!.now, corner, list, value);
+    for (const field of POINTS_OF_WORK[list]) next = setOwn(next, corner, field, undefined);
+    this.store(first ? change(this.history!, next) : replace(this.history!, next));
+    void this.compute();
+  }
+
   /** Several values of a corner in one step of the history. */
-  setOwnAll(corner: number, values: { [field in OwnField]?: number | string | undefined }) {
+  setOwnAll(corner: number, values: { [field in OwnField]?: OwnValue }) {
     let next = this.history!.now;
     for (const [field, value] of Object.entries(values)) {
       next = setOwn(next, corner, field as OwnField, value);

@@ -34,12 +34,21 @@ export function stateOf(revision: Revision): DraftState {
   return lineOffsets_m ? { ...state, lineOffsets_m } : state;
 }
 
+/** What an own value can be; `undefined` gives it back to the model. */
+export type OwnValue = number | string | unknown[] | undefined;
+
+/** Points and pressures that presses and phases tell themselves. */
+export const POINTS_OF_WORK: Record<'presses' | 'phases', OwnField[]> = {
+  presses: ['brake.at_m', 'brake.initial_pct', 'trailBrake.release_m', 'trailBrake.atTurnIn_pct'],
+  phases: ['throttle.first_m', 'throttle.full_m'],
+};
+
 /** Sets one own value of a corner, or gives it back to the model with `undefined`. */
 export function setOwn(
   state: DraftState,
   corner: number,
   field: OwnField,
-  value: number | string | undefined,
+  value: OwnValue,
 ): DraftState {
   const before = state.ownValues.find((o) => o.corner === corner) ?? { corner };
   const after: OwnValues = { ...before, [field]: value };

@@ -78,6 +78,9 @@
       onnote={noted && ((station, side) => (noted.asked = { station, side }))}
       wanted={book.history!.now.ownValues.find((o) => o.corner === page.corner)}
       onmove={(field, station, first) => book.moveOwn(page.corner, field, station, first)}
+      onwork={panels.open === 'words'
+        ? (list, value, first) => book.moveWork(page.corner, list, value, first)
+        : undefined}
       answer={page.driven?.made === false ? 'not made' : gain(lapCost)}
       lines={panels.lines}
       others={panels.others(page, view.trace)}

@@ -11,6 +11,7 @@
   import MarkChoice from './MarkChoice.svelte';
   import { usePage } from './page-context';
   import OwnPoints from './OwnPoints.svelte';
+  import PedalLines from './PedalLines.svelte';
   import Place from './Place.svelte';
   import {
     BRAKE_STYLE,
@@ -110,6 +111,15 @@
         onchange={(v) => set('brake.initial_pct', v)}
       />
       {BRAKE_STYLE[p.brake.style]}.
+    {:else if p.lift}
+      lift to <strong>{Math.round(p.lift.to_pct)} %</strong>{p.lift.target
+        ? `, ${markWords(p.lift.target, length)}`
+        : `, ${length(Math.abs(between(trace, apex.at_m, p.lift.at_m)))} before the apex`}{p.lift
+        .back_m === undefined
+        ? ''
+        : `; flat again ${length(Math.abs(between(trace, apex.at_m, p.lift.back_m)))} ${
+            between(trace, apex.at_m, p.lift.back_m) < 0 ? 'before' : 'past'
+          } the apex`}.
     {:else}
       {BRAKE_STYLE[p.brake.style]}.
     {/if}
@@ -280,6 +290,7 @@
       {:else}.{/if}
     </Line>
   {/if}
+  <PedalLines />
   <Line
     letter="E"
     shape="plain"

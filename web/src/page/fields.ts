@@ -1,6 +1,7 @@
 import { PAGE_FIELDS } from '../api/page-fields';
 import type { CornerPage, MarkReference, OwnField, OwnPoint } from '../api/types';
 import { KERB_USE, SCHOOLS } from './words';
+import { workWords } from './work-words';
 
 export type PlateShape =
   'square' | 'diamond' | 'frame' | 'ring' | 'triangle' | 'flag' | 'tag' | 'plain';
@@ -94,6 +95,10 @@ export function textAt(page: CornerPage, path: OwnField, w: FieldWriter): string
   const value = shownAt(page, path);
   if (isMark(path)) return markText(value);
   const { kind } = FIELDS[path];
+  if (kind === 'presses' || kind === 'phases') {
+    const work = { presses: page.presses ?? [], phases: page.phases ?? [] };
+    return workWords(work, w.length)[kind] || 'none';
+  }
   if (kind === 'school') return page.line ? SCHOOLS[page.line].name : 'as the lap';
   if (kind === 'kerb-use') return KERB_USE[page.kerbs[path === 'kerbs.exit' ? 'exit' : 'apex']];
   if (typeof value === 'string') return value || '–';

@@ -7,6 +7,7 @@ describe('keys of a run', () => {
   it('are the letters of the plates and two arrows', () => {
     expect(actOf({ key: 'B', repeat: false })).toBe('brake');
     expect(actOf({ key: 'ArrowDown', repeat: false })).toBe('gear-down');
+    expect(actOf({ key: 'l', repeat: false })).toBe('lift');
     expect(actOf({ key: 'x', repeat: false })).toBeUndefined();
   });
 
@@ -21,6 +22,12 @@ describe('a gamepad', () => {
     expect(padActs({ ...idle, brake: 0.8 }, { ...idle, brake: 0.3 })).toEqual([]);
     expect(padActs({ ...idle, brake: 0.3 }, { ...idle, steer: 0.5 })).toEqual(['release', 'turn']);
     expect(padActs(idle, { ...idle, throttle: 1, up: true })).toEqual(['throttle', 'gear-up']);
+  });
+
+  it('tells a lift from a foot on its way to the brake', () => {
+    expect(padActs({ ...idle, throttle: 1 }, { ...idle, throttle: 0.5 })).toEqual(['lift']);
+    expect(padActs({ ...idle, throttle: 1 }, { ...idle, throttle: 0 })).toEqual([]);
+    expect(padActs({ ...idle, throttle: 0.5 }, { ...idle, throttle: 0.4 })).toEqual([]);
   });
 
   // Buttons by the W3C Gamepad specification, "standard gamepad" layout.

@@ -10,6 +10,7 @@ export interface ActKey {
 
 export const ACT_KEYS: readonly ActKey[] = [
   { kind: 'brake', key: 'b', shown: 'B', name: 'brake' },
+  { kind: 'lift', key: 'l', shown: 'L', name: 'lift' },
   { kind: 'turn', key: 't', shown: 'T', name: 'turn in' },
   { kind: 'release', key: 'r', shown: 'R', name: 'off the brake' },
   { kind: 'throttle', key: 'd', shown: 'D', name: 'drive' },
@@ -36,6 +37,9 @@ export interface Pad {
 const PEDAL = 0.15;
 const STEER = 0.25;
 
+/** Less throttle than this is lifted. */
+const LIFTED = 0.85;
+
 /** A gamepad of the standard layout: triggers 6 and 7, shoulders 4 and 5, the left stick. */
 export function padOf(gamepad: Pick<Gamepad, 'buttons' | 'axes'>): Pad {
   const value = (k: number) => gamepad.buttons[k]?.value ?? 0;
@@ -48,12 +52,16 @@ export function padOf(gamepad: Pick<Gamepad, 'buttons' | 'axes'>): Pad {
   };
 }
 
-/** What was done between two looks at a gamepad; letting the brake go is the release. */
+/** What was done between two looks at a gamepad; letting the brake go is the release,
+ * and some of the throttle a lift. */
 export function padActs(before: Pad, now: Pad): ActKind[] {
   const rose = (a: number, b: number, least: number) => a <= least && b > least;
   const acts: ActKind[] = [];
   if (rose(before.brake, now.brake, PEDAL)) acts.push('brake');
   if (rose(now.brake, before.brake, PEDAL)) acts.push('release');
+  // A foot on its way to the brake lets the throttle fall altogether.
+  const some = now.throttle > PEDAL && now.throttle < LIFTED;
+  if (before.throttle >= LIFTED && some) acts.push('lift');
   if (rose(before.steer, now.steer, STEER)) acts.push('turn');
   if (rose(before.throttle, now.throttle, PEDAL)) acts.push('throttle');
   if (!before.up && now.up) acts.push('gear-up');

@@ -73,6 +73,7 @@ export const KIND_LETTER: Record<ActKind, string> = {
   turn: 'T',
   release: 'R',
   throttle: 'D',
+  lift: 'L',
   'gear-up': '↑',
   'gear-down': '↓',
 };

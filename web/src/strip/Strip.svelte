@@ -3,6 +3,8 @@
   import { MediaQuery } from 'svelte/reactivity';
   import type { CornerPage, OwnField, Trace } from '../api/types';
   import Car from './Car.svelte';
+  import Knots from './Knots.svelte';
+  import type { PedalWork } from './knots';
   import Columns from './Columns.svelte';
   import { frameOf, provideFrame, type StripFrame } from './frame';
   import Margins from './Margins.svelte';
@@ -27,6 +29,8 @@
     wanted?: Wanted;
     /** Makes the plates movable; see {@link Plates}. */
     onmove?: (field: OwnField, station: number, first: boolean) => void;
+    /** Makes the pedals' knots movable; see {@link Knots}. */
+    onwork?: (list: 'presses' | 'phases', value: unknown[], first: boolean) => void;
     /** What the model says of the move. */
     answer?: string;
     /** Other lines through the corner, laid over the road. */
@@ -48,6 +52,7 @@
     height: wideHeight = 690,
     wanted,
     onmove,
+    onwork,
     answer,
     lines = [],
     others,
@@ -74,6 +79,14 @@
   });
   /** The road stands still while a plate is held, or it would run away under the hand. */
   let held = $state.raw<StripFrame>();
+  /** Knots as the driver has them in the draft, ahead of the model's answer. */
+  const work = $derived<PedalWork>({
+    presses: held ? listOf(wanted?.presses, page.presses) : page.presses,
+    phases: held ? listOf(wanted?.phases, page.phases) : page.phases,
+  });
+  function listOf<T>(wished: unknown, shown: T[] | undefined): T[] {
+    return Array.isArray(wished) ? (wished as T[]) : (shown ?? []);
+  }
   const frame = $derived(held ? { ...held, trace } : own);
   provideFrame(() => frame);
 </script>
@@ -99,6 +112,7 @@
     <OtherLines {lines} />
     <Marks {page} />
     <Plates {page} {wanted} {onmove} {answer} onhold={(on) => (held = on ? own : undefined)} />
+    {#if onwork}<Knots {work} {onwork} onhold={(on) => (held = on ? own : undefined)} />{/if}
     {#if scatters.length}<ScatterTicks {scatters} />{/if}
     {#if others}<OtherPlates
         plates={others.plates}

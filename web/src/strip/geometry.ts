@@ -64,17 +64,22 @@ export function linePath(frame: StripFrame): string {
   );
 }
 
+/** Where so much of a pedal is drawn at a place of the window [px]. */
+export function wedgeX(frame: StripFrame, d: number, what: 'brake' | 'drive', pct: number): number {
+  const sign = what === 'brake' ? -1 : 1;
+  const line = frame.across(column(frame, frame.trace.offset_m, d));
+  return line + sign * (3 + (WEDGE_PX * pct) / 100);
+}
+
 /** Wedge beside the line: to the left for brake pressure, to the right for the throttle. */
 export function wedgePath(frame: StripFrame, what: 'brake' | 'drive'): string {
-  const { trace, along, across } = frame;
+  const { trace, along } = frame;
   const values = what === 'brake' ? trace.brake_pct : trace.throttle_pct;
-  const sign = what === 'brake' ? -1 : 1;
-  const x = (d: number) => across(column(frame, trace.offset_m, d));
   return (
     area<number>()
       .y((d) => along(d))
-      .x0((d) => x(d) + sign * 3)
-      .x1((d) => x(d) + sign * (3 + (WEDGE_PX * column(frame, values, d)) / 100))
+      .x0((d) => wedgeX(frame, d, what, 0))
+      .x1((d) => wedgeX(frame, d, what, column(frame, values, d)))
       .defined((d) => column(frame, values, d) > 0.5)(samples(frame.window, 2)) ?? ''
   );
 }

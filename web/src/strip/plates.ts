@@ -25,9 +25,20 @@ export function platesOf(page: CornerPage): Plate[] {
     station: apex.at_m,
     shape: 'ring',
   }));
+  const lift: Plate[] = page.lift
+    ? [
+        {
+          letter: 'L',
+          name: 'lift',
+          station: page.lift.at_m,
+          shape: 'square',
+          mark: page.lift.target,
+        },
+      ]
+    : [];
   const onPower = own.findIndex((plate) => plate.field?.startsWith('throttle.'));
   const before = onPower < 0 ? own.length : onPower;
-  return [...own.slice(0, before), ...apexes, ...own.slice(before)];
+  return [...lift, ...own.slice(0, before), ...apexes, ...own.slice(before)];
 }
 
 /** The plate of a place along the lap that has a shape; none where the page has no such place. */

@@ -9,8 +9,10 @@ import marvek.core.InvalidValueException;
 import marvek.core.circuit.Kerb;
 import marvek.core.line.School;
 import marvek.core.page.CornerPage;
+import marvek.core.page.GivesWay;
 import marvek.core.page.OwnValues;
 import marvek.core.page.PageField;
+import marvek.core.page.PedalWork;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -65,6 +67,9 @@ public final class OwnValuesJson {
     return switch (field.quantity()) {
       case SCHOOL -> p.oneOf(name, School.class, null);
       case KERB_USE -> p.oneOf(name, Kerb.Use.class, null);
+      case PRESSES -> PedalWorkJson.presses(p, name);
+      case PHASES -> PedalWorkJson.phases(p, name);
+      case GIVES_WAY -> p.oneOf(name, GivesWay.class, null);
       case GEAR, OF_FIVE -> p.has(name) ? p.integer(name) : null;
       case WORDS, NOTE -> p.text(name, null);
       case STATION, PERCENT, PRESS, SPEED, OFFSET -> p.optionalNumber(name);
@@ -110,7 +115,11 @@ public final class OwnValuesJson {
   }
 
   private static void put(ObjectNode node, String name, Object value) {
-    if (value != null) {
+    if (value instanceof PedalWork.Presses presses) {
+      node.set(name, PedalWorkJson.write(presses));
+    } else if (value instanceof PedalWork.Phases phases) {
+      node.set(name, PedalWorkJson.write(phases));
+    } else if (value != null) {
       Object written = value instanceof Enum<?> constant ? Spelled.of(constant) : value;
       node.set(name, JsonFiles.MAPPER.valueToTree(written));
     }

@@ -69,6 +69,10 @@ public final class PointCatalogue {
     return table;
   }
 
+  private static void listOf(ObjectNode described, String definition) {
+    described.put("type", "array").putObject("items").put("$ref", "#/$defs/" + definition);
+  }
+
   private static void bound(ObjectNode row, String name, double value) {
     if (Double.isFinite(value)) {
       row.put(name, value);
@@ -81,6 +85,9 @@ public final class PointCatalogue {
       ObjectNode described = properties.putObject(field.path());
       switch (field.quantity()) {
         case SCHOOL -> described.put("$ref", "#/$defs/school");
+        case PRESSES -> listOf(described, "press");
+        case PHASES -> listOf(described, "phase");
+        case GIVES_WAY -> described.put("$ref", "#/$defs/givesWay");
         case KERB_USE -> described.put("$ref", "#/$defs/kerbUse");
         case WORDS, NOTE ->
             described.put("type", "string").put("maxLength", (int) field.quantity().high());

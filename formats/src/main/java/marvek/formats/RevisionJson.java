@@ -15,6 +15,7 @@ import marvek.core.page.Driven;
 import marvek.core.page.Lean;
 import marvek.core.page.OwnValues;
 import marvek.core.page.PageField;
+import marvek.core.page.PedalWork;
 import marvek.core.page.PhaseLimits;
 import marvek.core.page.Stakes;
 import marvek.core.profile.Limiting;
@@ -120,6 +121,9 @@ public final class RevisionJson {
         .put("exit", Spelled.of(p.kerbs().exit()));
     limits(node.putObject("limits"), p.limits());
     throttle(node.putObject("throttle"), p.throttle());
+    node.set("presses", PedalWorkJson.write(new PedalWork.Presses(p.pedals().presses())));
+    node.set("phases", PedalWorkJson.write(new PedalWork.Phases(p.pedals().phases())));
+    lift(node, p);
     node.putObject("exit")
         .put("trackOut_m", metres(p.exit().trackOutM()))
         .put("offset_m", metres(p.exit().offsetM()))
@@ -138,6 +142,16 @@ public final class RevisionJson {
     }
     node.put("notes", p.notes()).put("wayOut", p.wayOut());
     return node;
+  }
+
+  private static void lift(ObjectNode node, CornerPage p) {
+    if (p.lift() != null) {
+      ObjectNode lift = node.putObject("lift");
+      lift.put("at_m", metres(p.lift().atM())).put("to_pct", rounded(p.lift().toPct(), 1));
+      place(lift, "back_m", p.lift().backM());
+      mark(lift, "target", p.lift().target());
+      choices(lift, p.lift().choices());
+    }
   }
 
   private static void ownPoints(ObjectNode node, CornerPage p) {
@@ -174,6 +188,9 @@ public final class RevisionJson {
     node.put("spun_m", metres(d.spunM()));
     place(node, "spunAt_m", d.spunAtM());
     place(node, "brakeFound_m", d.brakeFoundM());
+    if (d.pressFactor() != null) {
+      node.put("pressFactor", rounded(d.pressFactor(), 3));
+    }
   }
 
   private static void place(ObjectNode node, String name, Double station) {

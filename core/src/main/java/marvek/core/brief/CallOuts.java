@@ -92,7 +92,8 @@ public final class CallOuts {
       pieces.add(new Piece(page.name() + ".", 4));
     }
     boolean brakes = page.brake().atM() != null;
-    double pointM = brakes ? page.brake().atM() : page.turnIn().atM();
+    double pointM =
+        brakes ? page.brake().atM() : page.lift() == null ? page.turnIn().atM() : page.lift().atM();
     if (brakes) {
       String mark = SpokenMark.of(page.brake().target(), metresPerUnit);
       pieces.add(new Piece(mark.isEmpty() ? "Brake." : "Brake", 0));
@@ -101,7 +102,12 @@ public final class CallOuts {
       }
     } else {
       boolean flat = page.brake().style() == CornerPage.BrakeStyle.NONE;
-      pieces.add(new Piece(flat ? "Flat." : "Lift.", 0));
+      if (page.lift() == null) {
+        pieces.add(new Piece(flat ? "Flat." : "Lift.", 0));
+      } else {
+        String words = SpokenMark.lift(page.lift(), metresPerUnit);
+        pieces.add(new Piece(Character.toUpperCase(words.charAt(0)) + words.substring(1) + ".", 0));
+      }
     }
     if (page.gears().corner() != page.gears().approach()) {
       pieces.add(new Piece(gear(page.gears().corner()) + " gear.", 2));

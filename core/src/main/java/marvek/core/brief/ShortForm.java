@@ -47,7 +47,9 @@ public record ShortForm(int corner, String words) {
 
   private static String where(CornerPage page, double metresPerUnit) {
     if (page.brake().atM() == null) {
-      return page.brake().style() == CornerPage.BrakeStyle.NONE ? "flat" : "lift";
+      return page.lift() == null
+          ? page.brake().style() == CornerPage.BrakeStyle.NONE ? "flat" : "lift"
+          : SpokenMark.lift(page.lift(), metresPerUnit);
     }
     String mark = SpokenMark.of(page.brake().target(), metresPerUnit);
     return mark.isEmpty() ? "brake" : mark;

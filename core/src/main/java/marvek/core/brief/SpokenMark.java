@@ -5,12 +5,21 @@ import java.util.Locale;
 import java.util.function.Function;
 import marvek.core.mark.MarkReference;
 import marvek.core.page.CornerPage;
+import marvek.core.page.Lift;
 import marvek.core.page.PageField;
 
 /** A point as it is said aloud: "40 past the 200 board". */
 final class SpokenMark {
   /** Points nearer to a mark than this are at it. */
   private static final double AT_THE_MARK_M = 2.5;
+
+  /** Less throttle than this is none. */
+  private static final double SHUT_PCT = 10;
+
+  /** Called a half lift (common practice: 40 to 60 %). */
+  private static final double HALF_FROM_PCT = 40;
+
+  private static final double HALF_TO_PCT = 60;
 
   private SpokenMark() {}
 
@@ -27,6 +36,17 @@ final class SpokenMark {
             field -> said.apply(field) + " " + of(page.points().get(field).target(), metresPerUnit))
         .map(String::strip)
         .toList();
+  }
+
+  /** How much is lifted, and where: "half a lift at the 50 board". */
+  static String lift(Lift lift, double metresPerUnit) {
+    String much =
+        lift.toPct() < SHUT_PCT
+            ? "lift"
+            : lift.toPct() >= HALF_FROM_PCT && lift.toPct() <= HALF_TO_PCT
+                ? "half a lift"
+                : String.format(Locale.ROOT, "lift to %.0f", lift.toPct());
+    return (much + " " + of(lift.target(), metresPerUnit)).strip();
   }
 
   /**

@@ -4,9 +4,13 @@ import java.util.ArrayList;
 import java.util.List;
 import marvek.core.circuit.Road;
 import marvek.core.page.CornerPage;
+import marvek.core.page.GivesWay;
 import marvek.core.page.OwnValues;
+import marvek.core.page.PageField;
+import marvek.core.page.PedalWork;
 import marvek.core.profile.Drive;
 import marvek.core.profile.Lap;
+import marvek.core.profile.Pedals;
 import marvek.core.profile.UsedGrip;
 
 /**
@@ -24,6 +28,12 @@ final class OwnFeet {
   /** Pressure is scaled between this and full in so many halvings: to a thousandth. */
   private static final double LEAST_FACTOR = 0.3;
 
+  /** Where it is looked for pressures of the driver's own: his may be far too low. */
+  private static final double MOST_FACTOR = 3;
+
+  /** Coarse steps towards it: a wheel that locks slows no more. */
+  private static final double FACTOR_STEP = 1.1;
+
   /** Coarse steps find the side on which a solution lies, halvings the place to a millimetre. */
   private static final double STEP_M = 5;
 
@@ -32,8 +42,17 @@ final class OwnFeet {
   /** A speed that is reached is within this share of what was wanted. */
   private static final double NEAR_SHARE = 0.95;
 
+  /** Half a km/h. */
+  private static final double FELT_MPS = 0.14;
+
   /** Farther beside its line than this a car came in too fast. */
   private static final double WIDE_M = 0.3;
+
+  /** The same of what is written down, beyond what the page's own does. */
+  private static final double SHAPED_WIDE_M = 0.05;
+
+  /** Nobody brakes later for it to be so far beside the line anywhere. */
+  private static final double FAR_WIDE_M = 0.1;
 
   private final Lap lap;
   private final UsedGrip used;
@@ -43,14 +62,25 @@ final class OwnFeet {
   private final CornerPoints of;
   private final CornerPoints wanted;
   private final OwnPedals.Shape shape;
-  private final boolean findsBrakePoint;
+
+  /** What is to be found anew. */
+  private final GivesWay givesWay;
+
+  /** What the feet do as it is written down; null where the lap's is stretched. */
+  private final PedalWork work;
+
+  /** What comes of the page's own work, which his stands against; null where that is the lap. */
+  private final Drive.Result asWritten;
+
   private final Double apexMps;
 
   private OwnFeet(
       OwnFeet base,
       CornerPoints wanted,
       OwnPedals.Shape shape,
-      boolean findsBrakePoint,
+      GivesWay givesWay,
+      PedalWork work,
+      Drive.Result asWritten,
       Double apexMps) {
     this.lap = base.lap;
     this.used = base.used;
@@ -60,7 +90,9 @@ final class OwnFeet {
     this.of = base.of;
     this.wanted = wanted;
     this.shape = shape;
-    this.findsBrakePoint = findsBrakePoint;
+    this.givesWay = givesWay;
+    this.work = work;
+    this.asWritten = asWritten;
     this.apexMps = apexMps;
   }
 
@@ -74,7 +106,9 @@ final class OwnFeet {
     this.of = of;
     this.wanted = of;
     this.shape = OwnPedals.Shape.SAME;
-    this.findsBrakePoint = false;
+    this.givesWay = GivesWay.NOTHING;
+    this.work = null;
+    this.asWritten = null;
     this.apexMps = null;
   }
 
@@ -92,8 +126,9 @@ final class OwnFeet {
    * A drive and what was found for it.
    *
    * @param brakeAtM where the foot leaves the throttle, where that was solved for; else null
+   * @param pressFactor factor on the driver's own pressures, where that was solved for; else null
    */
-  record Driving(Drive.Result result, Double brakeAtM) {}
+  record Driving(Drive.Result result, Double brakeAtM, Double pressFactor) {}
 
   /**
    * What a driver wants instead.
@@ -109,7 +144,8 @@ final class OwnFeet {
         own.initialPct() == null && own.turnInPct() == null
             ? shape
             : new OwnPedals.Shape(initial, turnIn);
-    boolean finds = !pressures.equals(OwnPedals.Shape.SAME) && changesPressures(own);
+    boolean shaped = own.presses() != null || own.phases() != null;
+    boolean differs = !pressures.equals(OwnPedals.Shape.SAME) || own.presses() != null;
     boolean faster =
         of.brakes()
             && own.apexSpeedMps() != null
@@ -118,8 +154,29 @@ final class OwnFeet {
         this,
         points(page, own),
         pressures,
-        finds && of.brakes(),
+        differs && (of.brakes() || own.presses() != null) ? givesWay(own) : givesWay,
+        shaped ? written(page, own) : work,
+        shaped ? driven(pedals(page.pedals()), part.count()) : asWritten,
         faster ? own.apexSpeedMps() : apexMps);
+  }
+
+  /** Who says nothing finds the place for pressures of his own, and keeps a place of his own. */
+  private static GivesWay givesWay(OwnValues own) {
+    boolean keepsPoint = own.brakeAtM() != null;
+    if (own.givesWay() == null || keepsPoint && own.givesWay() == GivesWay.BRAKE_POINT) {
+      return keepsPoint || !changesPressures(own) ? GivesWay.NOTHING : GivesWay.BRAKE_POINT;
+    }
+    return own.givesWay();
+  }
+
+  /** The page's work with the driver's own in its place, and his points on top of it. */
+  private static PedalWork written(CornerPage page, OwnValues own) {
+    PedalWork work = page.pedals();
+    for (PageField field : List.of(PageField.PRESSES, PageField.PHASES)) {
+      Object value = own.get(field);
+      work = value == null ? work : field.laidOver(page.but().pedals(work).build(), value).pedals();
+    }
+    return work.withPoints(own);
   }
 
   /** What is earlier on the brake or later on the throttle than the page is in the lap already. */
@@ -161,7 +218,8 @@ final class OwnFeet {
 
   /** Whether the driver has pressures of his own and leaves the brake point open. */
   static boolean changesPressures(OwnValues own) {
-    return own.brakeAtM() == null && (own.initialPct() != null || own.turnInPct() != null);
+    return own.brakeAtM() == null
+        && (own.initialPct() != null || own.turnInPct() != null || own.presses() != null);
   }
 
   private static double share(Double own, Double model) {
@@ -170,42 +228,97 @@ final class OwnFeet {
 
   /** Whether nothing is done otherwise than in the lap. */
   boolean asTheLap() {
-    return of.equals(wanted) && shape.equals(OwnPedals.Shape.SAME) && apexMps == null;
+    return work == null
+        && of.equals(wanted)
+        && shape.equals(OwnPedals.Shape.SAME)
+        && apexMps == null;
+  }
+
+  private KnotPedals pedals(PedalWork written) {
+    return new KnotPedals(lap, part, trace, of, written);
+  }
+
+  /** Whether what the feet do is written down. */
+  boolean isWritten() {
+    return work != null;
+  }
+
+  /** The drive that his is compared with. */
+  Drive.Result pageDrive() {
+    return asWritten == null ? driven(trace, part.count()) : asWritten;
   }
 
   /** Drives, solving for what the wishes leave open. */
   Driving drive() {
-    OwnPedals pedals = new OwnPedals(trace, of, wanted, shape);
-    double target =
-        apexMps != null ? apexMps : lap.speedAt(lap.path().road().wrap(part.start() + slowest));
-    if (findsBrakePoint) {
-      double later = laterThatReaches(target, pedals);
+    Feet feet = work == null ? new OwnPedals(trace, of, wanted, shape) : pedals(work);
+    double target = apexMps != null ? apexMps : pageDrive().speedsMps()[slowest];
+    boolean reaches = work != null && reaches(driven(feet, slowest), target);
+    if (givesWay == GivesWay.BRAKE_POINT) {
+      double later = reaches ? 0 : laterThatReaches(target, feet);
       Road road = lap.path().road();
-      double atM = road.wrapStation(road.stationAt(part.start()) + wanted.actM() + later);
-      return new Driving(driven(pedals.brakingLater(later), part.count()), atM);
+      double atM = road.wrapStation(road.stationAt(part.start()) + actM() + later);
+      return new Driving(driven(feet.brakingLater(later), part.count()), atM, null);
+    }
+    if (givesWay == GivesWay.PRESSURE) {
+      double factor = reaches ? 1 : pressureThatReaches(target, feet);
+      return new Driving(driven(feet.pressed(factor), part.count()), null, factor);
     }
     if (apexMps != null) {
-      double factor = bisected(1, LEAST_FACTOR, target, f -> pedals.shaped(shape.times(f)));
-      return new Driving(driven(pedals.shaped(shape.times(factor)), part.count()), null);
+      double factor = bisected(1, LEAST_FACTOR, target, feet::pressed);
+      return new Driving(driven(feet.pressed(factor), part.count()), null, null);
     }
-    return new Driving(driven(pedals, part.count()), null);
+    return new Driving(driven(feet, part.count()), null, null);
+  }
+
+  /** Where the foot leaves the throttle, in metres of the part. */
+  private double actM() {
+    return work == null || work.presses().isEmpty()
+        ? wanted.actM()
+        : metres(work.presses().get(0).onM());
+  }
+
+  /** The least pressure that brings the car to a speed, up to what a pedal can be pressed. */
+  private double pressureThatReaches(double targetMps, Feet feet) {
+    double last = 1;
+    boolean fastFirst = tooFast(driven(feet, slowest), targetMps);
+    double step = fastFirst ? FACTOR_STEP : 1 / FACTOR_STEP;
+    double next = 1;
+    do {
+      last = next;
+      next = last * step;
+      if (next > MOST_FACTOR || next < LEAST_FACTOR) {
+        return last;
+      }
+    } while (tooFast(driven(feet.pressed(next), slowest), targetMps) == fastFirst);
+    return bisected(Math.max(last, next), Math.min(last, next), targetMps, feet::pressed);
   }
 
   /**
    * The latest braking that still brings the car to a speed, looked for from the lap's own brake
    * point on: far earlier or later the car stands, or is off the road.
    */
-  private double laterThatReaches(double targetMps, OwnPedals pedals) {
+  private double laterThatReaches(double targetMps, Feet pedals) {
     double found = bracketed(targetMps, pedals);
     double there = driven(pedals.brakingLater(found), slowest).speedsMps()[slowest];
-    // Pressures that slide wherever they begin have no such point: then the lap's own stays.
-    return there >= NEAR_SHARE * targetMps ? found : 0;
+    // Pressures that slide wherever they begin have no such point: then the lap's own stays, as
+    // where the car would come wide behind the slowest place.
+    boolean laterIsWide =
+        found > 0 && widestM(pedals.brakingLater(found)) > Math.max(FAR_WIDE_M, widestM(pedals));
+    return there >= NEAR_SHARE * targetMps && !laterIsWide ? found : 0;
   }
 
-  private double bracketed(double targetMps, OwnPedals pedals) {
+  private double widestM(Feet feet) {
+    double most = 0;
+    for (double beside : driven(feet, part.count()).besideM()) {
+      most = Math.max(most, Math.abs(beside));
+    }
+    return most;
+  }
+
+  private double bracketed(double targetMps, Feet pedals) {
     boolean fastFirst = tooFast(driven(pedals, slowest), targetMps);
     double step = fastFirst ? -STEP_M : STEP_M;
-    double most = fastFirst ? -Math.min(EARLIER_M, of.actM()) : LATER_M;
+    double most = fastFirst ? -Math.min(EARLIER_M, actM()) : LATER_M;
     double last = 0;
     double next = 0;
     do {
@@ -220,10 +333,7 @@ final class OwnFeet {
 
   /** Value between one that leaves the car slower than wanted and one that leaves it faster. */
   private double bisected(
-      double slow,
-      double fast,
-      double targetMps,
-      java.util.function.DoubleFunction<OwnPedals> feet) {
+      double slow, double fast, double targetMps, java.util.function.DoubleFunction<Feet> feet) {
     double low = slow;
     double high = fast;
     for (int h = 0; h < HALVINGS; h++) {
@@ -237,12 +347,20 @@ final class OwnFeet {
     return low;
   }
 
-  /** Who slides in scrubs speed off: running wide tells that it was too much. */
-  private boolean tooFast(Drive.Result drive, double targetMps) {
-    return Math.abs(drive.besideM()[slowest]) > WIDE_M || drive.speedsMps()[slowest] > targetMps;
+  /** Whether a speed is met as near as a driver feels it. */
+  private boolean reaches(Drive.Result drive, double targetMps) {
+    return !tooFast(drive, targetMps + FELT_MPS)
+        && drive.speedsMps()[slowest] > targetMps - FELT_MPS;
   }
 
-  private Drive.Result driven(OwnPedals pedals, int count) {
+  /** Who slides in scrubs speed off: running wide tells that it was too much. */
+  private boolean tooFast(Drive.Result drive, double targetMps) {
+    double wideM =
+        asWritten == null ? WIDE_M : SHAPED_WIDE_M + Math.abs(asWritten.besideM()[slowest]);
+    return Math.abs(drive.besideM()[slowest]) > wideM || drive.speedsMps()[slowest] > targetMps;
+  }
+
+  private Drive.Result driven(Pedals pedals, int count) {
     return Drive.of(
         lap, used, pedals, new Drive.Part(part.start(), count, part.fromM(), part.toM()));
   }
@@ -256,6 +374,11 @@ final class OwnFeet {
     later(fields, "apexes.speed_mps", page.lowestSpeedMps(), own.apexSpeedMps());
     if (own.initialPct() != null) {
       fields.add("brake.initial_pct");
+    }
+    for (PageField field : List.of(PageField.PRESSES, PageField.PHASES)) {
+      if (own.get(field) != null) {
+        fields.add(field.path());
+      }
     }
     if (own.turnInM() != null) {
       fields.add("turnIn.at_m");

@@ -2,13 +2,12 @@ package marvek.core.drive;
 
 import java.util.ArrayList;
 import java.util.List;
-import marvek.core.profile.Pedals;
 
 /**
  * The feet of a driver with points and pressures of his own: what the lap's feet do between its
  * points is stretched between his.
  */
-final class OwnPedals implements Pedals {
+final class OwnPedals implements Feet {
   /** Points nearer than this are the same. */
   static final double SAME_M = 0.5;
 
@@ -51,12 +50,13 @@ final class OwnPedals implements Pedals {
     this.throttleAnchors = throttleAnchors();
   }
 
-  OwnPedals shaped(Shape other) {
-    return new OwnPedals(trace, of, wanted, other);
+  @Override
+  public OwnPedals pressed(double factor) {
+    return new OwnPedals(trace, of, wanted, shape.times(factor));
   }
 
-  /** With the whole braking up to its release begun so much later. */
-  OwnPedals brakingLater(double metres) {
+  @Override
+  public OwnPedals brakingLater(double metres) {
     double most = wanted.releaseM() - APART_M - wanted.brakeM();
     double later = Math.min(metres, most);
     CornerPoints moved =

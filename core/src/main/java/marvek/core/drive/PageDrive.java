@@ -14,6 +14,7 @@ import marvek.core.page.CornerPage;
 import marvek.core.page.CornerTime;
 import marvek.core.page.Driven;
 import marvek.core.page.OwnValues;
+import marvek.core.page.PedalWork;
 import marvek.core.page.Remark;
 import marvek.core.profile.Drive;
 import marvek.core.profile.Lap;
@@ -139,6 +140,22 @@ public final class PageDrive {
     return new AsTheLap(task.part.start(), Drive.of(lap, worker.used, trace, task.part));
   }
 
+  /** The pages with what the lap's own feet do, as a driver would write it down. */
+  public static List<CornerPage> withPedals(Lap lap, Circuit circuit, List<CornerPage> pages) {
+    PageDrive worker = new PageDrive(lap, circuit, pages);
+    List<CornerPage> written = new ArrayList<>();
+    for (int p = 0; p < pages.size(); p++) {
+      written.add(pages.get(p).but().pedals(worker.work(p)).build());
+    }
+    return written;
+  }
+
+  private PedalWork work(int number) {
+    Task task = task(number, RUN_UP_M);
+    PedalTrace trace = PedalTrace.of(lap, used, task.part, task.points);
+    return new ModelWork(lap, used, task.part, trace, task.points, task.page, task.slowest).found();
+  }
+
   /** Drives one page; answers whether that changed the lap. */
   private boolean drive(int number, List<OwnValues> own) {
     CornerPage page = pages.get(number);
@@ -147,20 +164,20 @@ public final class PageDrive {
     Task task = task(number, pressures ? LONG_RUN_UP_M : RUN_UP_M);
     PedalTrace trace = PedalTrace.of(lap, used, task.part, task.points);
     if (own.stream().noneMatch(o -> o.corner() == page.corner())) {
-      driven.add(told(task, Drive.of(lap, used, trace, task.corner()), null));
+      driven.add(told(task, Drive.of(lap, used, trace, task.corner()), null, null));
       return false;
     }
-    Drive.Result asLap = Drive.of(lap, used, trace, task.part);
     OwnFeet feet = OwnFeet.of(lap, used, task.part, trace, task.points, task.slowest);
     for (OwnValues values : own) {
       feet = values.corner() == page.corner() ? feet.with(page, values) : feet;
     }
+    Drive.Result asLap = feet.pageDrive();
     if (feet.asTheLap()) {
-      driven.add(told(task, asLap, null));
+      driven.add(told(task, asLap, null, null));
       return false;
     }
     OwnFeet.Driving driving = feet.drive();
-    Driven told = told(task, driving.result(), driving.brakeAtM());
+    Driven told = told(task, driving.result(), driving.brakeAtM(), driving.pressFactor());
     driven.add(told);
     if (!told.made()) {
       // The time of a car that is off the road says nothing: the lap stays the model's here.
@@ -173,7 +190,11 @@ public final class PageDrive {
     sayNotReached(page, own, driving.result().speedsMps()[task.slowest]);
     for (int k = 0; k <= task.part.count(); k++) {
       int i = road.wrap(task.part.start() + k);
-      speeds[i] *= shareOf(lap.speedAt(i), asLap.speedsMps()[k], driving.result().speedsMps()[k]);
+      double drivenMps = driving.result().speedsMps()[k];
+      speeds[i] *=
+          feet.isWritten()
+              ? shareOfWritten(lap.speedAt(i), asLap.speedsMps()[k], drivenMps)
+              : shareOf(lap.speedAt(i), asLap.speedsMps()[k], drivenMps);
     }
     return true;
   }
@@ -186,6 +207,13 @@ public final class PageDrive {
   private static double shareOf(double lapMps, double asLapMps, double drivenMps) {
     double share = drivenMps / asLapMps;
     return Math.max(drivenMps / lapMps, Math.min(1, share));
+  }
+
+  /**
+   * The same of what is written down: the page's own work, as near as it is, makes no difference.
+   */
+  private static double shareOfWritten(double lapMps, double asWrittenMps, double drivenMps) {
+    return Math.min(drivenMps / asWrittenMps, Math.max(1, drivenMps / lapMps));
   }
 
   private static Sentence notMade(Driven told) {
@@ -322,8 +350,9 @@ public final class PageDrive {
 
   /**
    * @param brakeAtM brake point that was found for pressures of the driver's own, or null
+   * @param pressFactor factor on them that was found for his own point, or null
    */
-  private Driven told(Task task, Drive.Result drive, Double brakeAtM) {
+  private Driven told(Task task, Drive.Result drive, Double brakeAtM, Double pressFactor) {
     int start = task.part.start();
     double wide = 0;
     int wideAt = 0;
@@ -354,7 +383,8 @@ public final class PageDrive {
         place(start, drive.lockedAtM()).orElse(null),
         drive.spunM(),
         place(start, drive.spunAtM()).orElse(null),
-        brakeAtM);
+        brakeAtM,
+        pressFactor);
   }
 
   private Double station(int start, int position) {

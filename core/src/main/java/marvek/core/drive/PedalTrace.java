@@ -15,10 +15,10 @@ import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
  */
 final class PedalTrace implements Pedals {
   /** The lap's speed is met again after so long on the brake, or this share of the braking. */
-  private static final double FITTED_S = 0.7;
+  static final double FITTED_S = 0.7;
 
   /** A short touch of the brake is met again before its end. */
-  private static final double FITTED_SHARE = 0.6;
+  static final double FITTED_SHARE = 0.6;
 
   /** From the brake point on the lap's pressure is read so far into its zone. */
   private static final double INSIDE_M = 2;

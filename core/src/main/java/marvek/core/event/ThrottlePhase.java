@@ -23,6 +23,12 @@ public record ThrottlePhase(int first, int full, boolean flat) {
 
   private static final double FLAT_FOR_M = 10;
 
+  /** A brake is not looked for beyond this where the throttle has closed. */
+  private static final double FARTHEST_BRAKE_M = 100;
+
+  /** A shorter touch of the brake is none, as where zones are found. */
+  private static final double LEAST_PRESS_M = 3;
+
   /** First throttle and full throttle are not looked for beyond these. */
   private static final double FARTHEST_FIRST_M = 600;
 
@@ -88,17 +94,34 @@ public record ThrottlePhase(int first, int full, boolean flat) {
     }
 
     private boolean isFlat() {
-      if (corner.braking != null) {
+      if (corner.braking != null || !isOpen(corner.turnIn)) {
         return false;
       }
       int count = untilNextBraking();
       for (int k = 0; k <= count; k++) {
-        int i = road.wrap(corner.turnIn + k);
-        if (lap.throttleShareAt(i) < OPEN_SHARE && !lap.shiftingAt(i) && !lap.onLimiterAt(i)) {
-          return false;
+        if (!isOpen(road.wrap(corner.turnIn + k))) {
+          return closesForABrake(corner.turnIn + k);
         }
       }
       return true;
+    }
+
+    private boolean isOpen(int i) {
+      return lap.throttleShareAt(i) >= OPEN_SHARE || lap.shiftingAt(i) || lap.onLimiterAt(i);
+    }
+
+    /** What closes and opens no more before the next brake is the way to that. */
+    private boolean closesForABrake(int from) {
+      int most = road.samples(FARTHEST_BRAKE_M);
+      for (int k = 0; k <= most; k++) {
+        if (brakesFrom(from + k)) {
+          return true;
+        }
+        if (isOpen(road.wrap(from + k))) {
+          return false;
+        }
+      }
+      return false;
     }
 
     /**
@@ -108,11 +131,21 @@ public record ThrottlePhase(int first, int full, boolean flat) {
     private int untilNextBraking() {
       int count = road.ahead(corner.turnIn, corner.trackOut);
       for (int k = 0; k <= count; k++) {
-        if (lap.brakeGAt(road.wrap(corner.turnIn + k)) > BrakingZone.LEAST_G) {
+        if (brakesFrom(corner.turnIn + k)) {
           return Math.max(0, k - 3);
         }
       }
       return count;
+    }
+
+    /** Whether it is a press of the brake that begins, and no touch. */
+    private boolean brakesFrom(int sample) {
+      for (int k = 0; k <= road.samples(LEAST_PRESS_M); k++) {
+        if (lap.brakeGAt(road.wrap(sample + k)) <= BrakingZone.LEAST_G) {
+          return false;
+        }
+      }
+      return true;
     }
   }
 }

@@ -64,7 +64,7 @@ public final class CarriedOver {
     OwnValues.Builder joined = OwnValues.in(corner.number()).source(sources.get(0).source());
     for (PageField field : PageField.values()) {
       Object value = inherited(field, corner, sources);
-      joined.put(field, field.isStation() ? moved((Double) value) : value);
+      joined.put(field, field.quantity().moved(value, this::moved));
     }
     return Optional.of(joined.build());
   }
@@ -128,8 +128,8 @@ public final class CarriedOver {
         : Math.min(Math.abs(in), Math.abs(road.offsetBetween(corner.toM(), place)));
   }
 
-  private Double moved(Double place) {
-    return place == null ? null : road.wrapStation(station.applyAsDouble(place));
+  private double moved(double place) {
+    return road.wrapStation(station.applyAsDouble(place));
   }
 
   private static Object first(

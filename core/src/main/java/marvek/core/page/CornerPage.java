@@ -13,6 +13,8 @@ import marvek.core.mark.MarkReference;
  *
  * @param timeS from the brake point (without one: turn-in) to the next corner's
  * @param confidence 0 (never driven) to 5, as the driver sees it; null if not said
+ * @param pedals what the feet do, in driving order
+ * @param lift where the throttle closes without a brake; null where it does not
  * @param points places that the driver gave and the model knows nothing of
  * @param sources where each value comes from, by its name in the book format; the model where
  *     absent
@@ -32,6 +34,8 @@ public record CornerPage(
     Kerbs kerbs,
     Limits limits,
     Throttle throttle,
+    PedalWork pedals,
+    Lift lift,
     Exit exit,
     double timeS,
     double lowestSpeedMps,
@@ -199,6 +203,8 @@ public record CornerPage(
     private List<Apex> apexes;
     private Kerbs kerbs;
     private Throttle throttle;
+    private PedalWork pedals;
+    private Lift lift;
     private Exit exit;
     private double timeS;
     private double lowestSpeedMps;
@@ -218,6 +224,8 @@ public record CornerPage(
       apexes = page.apexes;
       kerbs = page.kerbs;
       throttle = page.throttle;
+      pedals = page.pedals;
+      lift = page.lift;
       exit = page.exit;
       timeS = page.timeS;
       lowestSpeedMps = page.lowestSpeedMps;
@@ -265,6 +273,16 @@ public record CornerPage(
 
     public Builder throttle(Throttle value) {
       throttle = value;
+      return this;
+    }
+
+    public Builder pedals(PedalWork value) {
+      pedals = value;
+      return this;
+    }
+
+    public Builder lift(Lift value) {
+      lift = value;
       return this;
     }
 
@@ -324,6 +342,8 @@ public record CornerPage(
           kerbs,
           page.limits,
           throttle,
+          pedals,
+          lift,
           exit,
           timeS,
           lowestSpeedMps,

@@ -12,6 +12,8 @@ package marvek.core.page;
  * @param spunM metres with a spinning wheel
  * @param brakeFoundM brake point that brings the car to the page's lowest speed with the driver's
  *     own pressures; null where the driver's or the model's point stays
+ * @param pressFactor factor on the driver's own pressures that brings the car there from his own
+ *     point; null where they stay
  */
 public record Driven(
     int corner,
@@ -26,4 +28,5 @@ public record Driven(
     Double lockedAtM,
     double spunM,
     Double spunAtM,
-    Double brakeFoundM) {}
+    Double brakeFoundM,
+    Double pressFactor) {}

@@ -55,6 +55,21 @@ public record OwnValues(
     return (Double) get(PageField.BRAKE_INITIAL);
   }
 
+  /** Presses of the brake; null for the model's. */
+  public PedalWork.Presses presses() {
+    return (PedalWork.Presses) get(PageField.PRESSES);
+  }
+
+  /** Phases of the throttle; null for the model's. */
+  public PedalWork.Phases phases() {
+    return (PedalWork.Phases) get(PageField.PHASES);
+  }
+
+  /** What is found anew for presses of one's own; null where that is not said. */
+  public GivesWay givesWay() {
+    return (GivesWay) get(PageField.GIVES_WAY);
+  }
+
   public Integer cornerGear() {
     return (Integer) get(PageField.GEAR);
   }
@@ -175,6 +190,18 @@ public record OwnValues(
 
     public Builder initialPct(Double value) {
       return put(PageField.BRAKE_INITIAL, value);
+    }
+
+    public Builder presses(PedalWork.Presses value) {
+      return put(PageField.PRESSES, value);
+    }
+
+    public Builder phases(PedalWork.Phases value) {
+      return put(PageField.PHASES, value);
+    }
+
+    public Builder givesWay(GivesWay value) {
+      return put(PageField.GIVES_WAY, value);
     }
 
     public Builder cornerGear(Integer value) {

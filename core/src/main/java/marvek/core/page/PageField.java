@@ -21,6 +21,13 @@ public enum PageField {
       Heir.FIRST,
       p -> p.brake().initialPct(),
       (p, v) -> p.but().brake(p.brake().pressed((Double) v)).build()),
+  PRESSES(
+      "presses",
+      Quantity.PRESSES,
+      Heir.FIRST,
+      p -> new PedalWork.Presses(p.pedals().presses()),
+      (p, v) -> p.but().pedals(p.pedals().with((PedalWork.Presses) v)).build()),
+  GIVES_WAY("brake.givesWay", Quantity.GIVES_WAY, Heir.FIRST),
   GEAR(
       "gears.corner",
       Quantity.GEAR,
@@ -84,6 +91,12 @@ public enum PageField {
       3,
       p -> p.throttle().fullM(),
       (p, v) -> p.but().throttle(p.throttle().fullFrom((Double) v)).build()),
+  PHASES(
+      "phases",
+      Quantity.PHASES,
+      Heir.LAST,
+      p -> new PedalWork.Phases(p.pedals().phases()),
+      (p, v) -> p.but().pedals(p.pedals().with((PedalWork.Phases) v)).build()),
   BRAKE_MARK("brake.mark", Quantity.WORDS, Heir.FIRST),
   BRAKE_WORDS("brake.words", Quantity.WORDS, Heir.FIRST),
   TURN_IN_MARK("turnIn.mark", Quantity.WORDS, Heir.FIRST),
@@ -279,7 +292,7 @@ public enum PageField {
 
   /** Whether a page says where its value comes from. */
   public boolean hasSource() {
-    return !isSaid() && !quantity.isText();
+    return !isSaid() && !quantity.isText() && this != GIVES_WAY;
   }
 
   /** Whether a page has a value there that can be the driver's own. */

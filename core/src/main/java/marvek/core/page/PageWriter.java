@@ -42,7 +42,7 @@ public final class PageWriter {
   private static final double DAB_S = 0.5;
 
   /** "Near the apex" is this share of the way from turn-in. */
-  private static final double NEAR_APEX_SHARE = 0.85;
+  public static final double NEAR_APEX_SHARE = 0.85;
 
   /** A target and two more to choose from. */
   public static final int MARKS_OFFERED = 3;
@@ -135,6 +135,8 @@ public final class PageWriter {
         kerbs(at),
         limits(at),
         throttle(at),
+        PedalWork.NONE,
+        null,
         new CornerPage.Exit(
             road.stationAt(at.trackOut()),
             path.offsetAt(at.trackOut()),
@@ -197,7 +199,12 @@ public final class PageWriter {
     return 100 * most;
   }
 
-  private static BrakeStyle style(double initialPct, double seconds) {
+  /**
+   * What a press is called.
+   *
+   * @param seconds that it lasts
+   */
+  public static BrakeStyle style(double initialPct, double seconds) {
     if (initialPct < DAB_PCT || seconds < DAB_S && initialPct < HARD_PCT) {
       return BrakeStyle.DAB;
     }

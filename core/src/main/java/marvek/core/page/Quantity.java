@@ -1,5 +1,6 @@
 package marvek.core.page;
 
+import java.util.function.DoubleUnaryOperator;
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
 import marvek.core.circuit.Kerb;
@@ -25,6 +26,12 @@ public enum Quantity {
   KERB_USE(Kerb.Use.class, Double.NaN, Double.NaN),
   /** A way through a corner. */
   SCHOOL(School.class, Double.NaN, Double.NaN),
+  /** Presses of the brake. */
+  PRESSES(PedalWork.Presses.class, Double.NaN, Double.NaN),
+  /** Phases of the throttle. */
+  PHASES(PedalWork.Phases.class, Double.NaN, Double.NaN),
+  /** What is found anew for a shape of one's own. */
+  GIVES_WAY(GivesWay.class, Double.NaN, Double.NaN),
   /** A label or a few words; more than this no plate holds. */
   WORDS(String.class, 0, 120),
   /** A note; more than this no page holds. */
@@ -74,6 +81,10 @@ public enum Quantity {
         throw new InvalidValueException(
             field, "has " + text.length() + " characters; at most " + (int) high + " are kept");
       }
+    } else if (value instanceof PedalWork.Presses presses) {
+      presses.check(field);
+    } else if (value instanceof PedalWork.Phases phases) {
+      phases.check(field);
     } else if (this == STATION) {
       Require.notNegative(field, (Double) value);
     } else if (value instanceof Number number) {
@@ -87,6 +98,18 @@ public enum Quantity {
       return number.doubleValue();
     }
     return value instanceof Kerb.Use use ? (double) use.ordinal() : null;
+  }
+
+  /** A value on another layout: its places become others. */
+  Object moved(Object value, DoubleUnaryOperator station) {
+    if (value instanceof PedalWork.Presses presses) {
+      return presses.moved(station);
+    }
+    if (value instanceof PedalWork.Phases phases) {
+      return phases.moved(station);
+    }
+    boolean place = this == STATION && value != null;
+    return place ? (Object) station.applyAsDouble((Double) value) : value;
   }
 
   /** The value of a number, see {@link #amount}; null for null. */

@@ -12,7 +12,8 @@ import marvek.core.circuit.Road;
  * the farther it turns backward, off the brakes most of all. So too much brake locks a wheel and
  * stops the car turning, too much throttle spins one and drives no more, too much speed scrubs.
  * What is missing across the road is integrated twice over time: the car runs wide, on a longer
- * way, and waits with the throttle until it drifts out no more.
+ * way, and waits with the throttle until it drifts out no more. What a throttle alone takes too
+ * much of drives no more and is missing across: there is the speed to hold the bend.
  *
  * <p>Source of the ellipse: Milliken &amp; Milliken, <i>Race Car Vehicle Dynamics</i>, ch. 2; that
  * the force turns backward and the wait are own assumptions.
@@ -43,6 +44,9 @@ public final class Drive {
 
   /** A driver waits with the throttle while the car drifts out faster than this [m/s]. */
   private static final double DRIFTS_MPS = 0.02;
+
+  /** He only holds the speed as long as it drifts no faster than this [m/s] (own assumption). */
+  private static final double LITTLE_MPS = 0.2;
 
   /** A car beside its line is steered back to it in about this time (own assumption). */
   private static final double BACK_S = 1.5;
@@ -159,20 +163,40 @@ public final class Drive {
     int to = road.wrap(part.start + k + 1);
     double at = (k + 0.5) * road.stepM();
     double brakeN = pedals.brakeShare(at) * maxBrakeN;
-    double throttle = driftsOut() ? 0 : pedals.throttleShare(at);
+    double throttle = pedals.throttleShare(at);
     double ds = path.elementAt(i) * lengthened(k);
-    double driveN = lap.engineN(i, Math.sqrt(w[k]), throttle);
+    double driveN = driveN(i, w[k], throttle, used.beginAt(i));
     Given here = given(i, w[k], brakeN, driveN, used.beginAt(i));
     double a0 = (here.forceN - forces.resistanceN(i, w[k])) / forces.massKg();
     double guess = Math.max(Sweep.LEAST_W, w[k] + 2 * ds * a0);
     Given there =
-        given(to, guess, brakeN, lap.engineN(to, Math.sqrt(guess), throttle), used.endAt(i));
+        given(to, guess, brakeN, driveN(to, guess, throttle, used.endAt(i)), used.endAt(i));
     double a1 = (there.forceN - forces.resistanceN(to, guess)) / forces.massKg();
     double next = Math.max(Sweep.LEAST_W, w[k] + ds * (a0 + a1));
     // Where the surface changes within the element the two ends differ: their mean is asked for.
     note(k, (here.asked + there.asked) / 2, brakeN, driveN, ds);
     leaveTheLine(k, i, here, 2 * ds / (Math.sqrt(w[k]) + Math.sqrt(next)));
     w[k + 1] = belongsToAnotherCorner(k + 1, to) ? Math.min(next, square(lap.speedAt(to))) : next;
+  }
+
+  /**
+   * Who drifts out waits with the throttle: he closes it, but where it was the throttle alone that
+   * took a little too much, he holds the speed with it.
+   */
+  private double driveN(int i, double w2, double throttle, double reached) {
+    double v = Math.sqrt(w2);
+    if (!driftsOut()) {
+      return lap.engineN(i, v, throttle);
+    }
+    boolean little = forces.tellsAxlesApart() && Math.abs(besideMps) < LITTLE_MPS;
+    return little && bendIsHeld(i, w2, reached)
+        ? Math.min(lap.engineN(i, v, throttle), forces.resistanceN(i, w2))
+        : lap.engineN(i, v, 0);
+  }
+
+  /** Whether the tyres would hold the bend at a throttle that holds the speed. */
+  private boolean bendIsHeld(int i, double w2, double reached) {
+    return forces.use(i, w2, 0, forces.resistanceN(i, w2)).asked() <= reached;
   }
 
   /** Whether the car moves farther away from its line. */
@@ -202,6 +226,10 @@ public final class Drive {
       return new Given(asked, driveN - brakeN, 0);
     }
     double along = Math.sqrt(Math.max(0, square(asked) - square(across)));
+    // Told apart, the front axle gives load away to the throttle: it pushes a little at once.
+    if (forces.tellsAxlesApart() && driveN > brakeN && bendIsHeld(i, w2, reached)) {
+      return spinning(i, w2, driveN, asked, across, along);
+    }
     double turned =
         Math.acos(1 / (brakeN > 0 ? asked : Math.pow(asked, SCRUBS)))
             * square(Math.min(1, across / asked));
@@ -218,6 +246,21 @@ public final class Drive {
     }
     double missing = across - share * Math.cos(angle);
     return new Given(asked, forceN, missing * steered(across) * limitN);
+  }
+
+  /**
+   * A throttle that takes too much in a bend that could be held drives as much as there is at the
+   * limit, less what sliding takes; what it takes too much of is missing across.
+   */
+  private Given spinning(
+      int i, double w2, double driveN, double asked, double across, double along) {
+    double share = slidingShare(asked);
+    double held = share * Math.sqrt(Math.max(0, 1 - square(across)));
+    double forceN = forces.alongOfShareN(i, w2, Math.min(held, along));
+    forceN *= ofBothAxles(i, w2, driveN, asked, along);
+    double missing = across * (1 - share / asked);
+    return new Given(
+        asked, Math.min(driveN, forceN), missing * steered(across) * forces.lateralLimitN(i, w2));
   }
 
   /**

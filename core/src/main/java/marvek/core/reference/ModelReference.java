@@ -4,10 +4,12 @@ import java.util.List;
 import java.util.Locale;
 import marvek.core.InvalidValueException;
 import marvek.core.conditions.Conditions;
+import marvek.core.drive.PageDrive;
 import marvek.core.drive.StakesRun;
 import marvek.core.light.Light;
 import marvek.core.mark.MarkChooser;
 import marvek.core.page.CornerPage;
+import marvek.core.page.Lift;
 import marvek.core.page.PageWriter;
 import marvek.core.page.Stakes;
 import marvek.core.profile.Lap;
@@ -55,8 +57,11 @@ public record ModelReference(
 
   private static List<CornerPage> written(
       Reference.Basis basis, Conditions conditions, Lap lap, MarkChooser marks) {
-    return PageWriter.write(
-        basis.circuit(), basis.vehicle(), conditions, lap, basis.corners(), marks);
+    List<CornerPage> pages =
+        PageWriter.write(basis.circuit(), basis.vehicle(), conditions, lap, basis.corners(), marks);
+    return PageDrive.withPedals(lap, basis.circuit(), pages).stream()
+        .map(page -> Lift.on(page, marks))
+        .toList();
   }
 
   /** What slips cost in each corner, in the order of the corners. */

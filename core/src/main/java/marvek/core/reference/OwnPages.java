@@ -14,6 +14,7 @@ import marvek.core.page.CornerPage.Apex;
 import marvek.core.page.CornerPage.Source;
 import marvek.core.page.CornerTime;
 import marvek.core.page.Driven;
+import marvek.core.page.Lift;
 import marvek.core.page.OwnValues;
 import marvek.core.page.PageField;
 import marvek.core.page.PageWriter;
@@ -44,12 +45,28 @@ final class OwnPages {
       List<OwnValues> own,
       List<Driven> driven,
       MarkChooser marks) {
-    List<OwnValues> all = Stream.concat(own.stream(), found(driven)).toList();
+    Stream<OwnValues> points = own.stream().flatMap(o -> OwnWork.point(o).stream());
+    List<OwnValues> all =
+        Stream.of(own.stream(), points, found(driven)).flatMap(each -> each).toList();
     List<CornerPage> pages = new ArrayList<>();
     for (CornerPage page : withTimesOf(lap, model, modelPages)) {
-      pages.add(flatBehindFirst(lap, withSpeedsOf(lap, overlay(page, all, marks))));
+      CornerPage overlaid = Lift.on(withWork(lap, overlay(page, all, marks), own, driven), marks);
+      pages.add(flatBehindFirst(lap, withSpeedsOf(lap, overlaid)));
     }
     return pages;
+  }
+
+  private static CornerPage withWork(
+      Lap lap, CornerPage page, List<OwnValues> own, List<Driven> driven) {
+    Driven of = driven.stream().filter(d -> d.corner() == page.corner()).findFirst().orElseThrow();
+    CornerPage result = page;
+    for (OwnValues values : own) {
+      boolean works = values.presses() != null || values.phases() != null;
+      if (values.corner() == page.corner() && works) {
+        result = OwnWork.on(result, values, of, lap.path().road());
+      }
+    }
+    return result;
   }
 
   /** Who is later on the throttle than the model is flat is flat where the lap is then. */

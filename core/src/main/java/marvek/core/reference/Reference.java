@@ -14,6 +14,7 @@ import marvek.core.corner.Corner;
 import marvek.core.corner.CornerFinder;
 import marvek.core.drive.OwnValuesOnLap;
 import marvek.core.drive.PageDrive;
+import marvek.core.drive.WorkOrder;
 import marvek.core.line.ChosenLine;
 import marvek.core.line.Corridor;
 import marvek.core.line.FastestLine;
@@ -25,6 +26,9 @@ import marvek.core.page.CornerPage;
 import marvek.core.page.CornerTime;
 import marvek.core.page.Driven;
 import marvek.core.page.OwnValues;
+import marvek.core.page.PageField;
+import marvek.core.page.Phase;
+import marvek.core.page.Press;
 import marvek.core.page.Remark;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
@@ -327,17 +331,32 @@ public record Reference(
 
   private static void checkStations(Road road, List<CornerPage> pages, List<OwnValues> own) {
     for (OwnValues values : own) {
-      double corner =
-          pages.stream()
-              .filter(page -> page.corner() == values.corner())
-              .mapToDouble(CornerPage::fromM)
-              .findFirst()
-              .orElseThrow();
+      CornerPage page =
+          pages.stream().filter(p -> p.corner() == values.corner()).findFirst().orElseThrow();
+      double corner = page.fromM();
       station(road, corner, "brake.at_m", values.brakeAtM());
       station(road, corner, "turnIn.at_m", values.turnInM());
       station(road, corner, "trailBrake.release_m", values.releaseM());
       station(road, corner, "throttle.first_m", values.throttleFirstM());
       station(road, corner, "throttle.full_m", values.throttleFullM());
+      stationsOfWork(road, corner, values);
+      WorkOrder.check(road, page.pedals(), values);
+    }
+  }
+
+  private static void stationsOfWork(Road road, double corner, OwnValues values) {
+    if (values.presses() != null) {
+      for (Press press : values.presses().list()) {
+        station(road, corner, PageField.PRESSES.path(), press.onM());
+        press.knots().forEach(k -> station(road, corner, PageField.PRESSES.path(), k.atM()));
+        station(road, corner, PageField.PRESSES.path(), press.offM());
+      }
+    }
+    if (values.phases() != null) {
+      for (Phase phase : values.phases().list()) {
+        station(road, corner, PageField.PHASES.path(), phase.atM());
+        station(road, corner, PageField.PHASES.path(), phase.untilM());
+      }
     }
   }
 

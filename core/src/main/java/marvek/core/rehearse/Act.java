@@ -18,6 +18,7 @@ public record Act(int corner, Kind kind, double atM, double atS) {
   /** What is done. */
   public enum Kind {
     BRAKE,
+    LIFT,
     TURN,
     RELEASE,
     THROTTLE,
@@ -36,6 +37,8 @@ public record Act(int corner, Kind kind, double atM, double atS) {
     List<Act> acts = new ArrayList<>();
     for (CornerPage page : pages) {
       add(acts, lap, page.corner(), Kind.BRAKE, page.brake().atM());
+      Double lift = page.lift() == null ? null : page.lift().atM();
+      add(acts, lap, page.corner(), Kind.LIFT, lift);
       for (Double down : page.gears().downshiftsM()) {
         add(acts, lap, page.corner(), Kind.GEAR_DOWN, down);
       }

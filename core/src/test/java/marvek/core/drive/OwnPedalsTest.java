@@ -162,7 +162,7 @@ class OwnPedalsTest {
     assertThat(pedals(OF, new Shape(50, 50)).brakeShare(100)).isEqualTo(1);
     Shape half = new Shape(0.8, 0.5).times(0.5);
     assertThat(half).isEqualTo(new Shape(0.4, 0.25));
-    OwnPedals shaped = pedals(OF, Shape.SAME).shaped(half);
+    OwnPedals shaped = pedals(OF, half);
     assertThat(shaped.brakeShare(80)).isCloseTo(0.4 * trace.brakeShare(80), within(1e-9));
     // A turn-in before the brakes are on has no pressure of its own.
     OwnPedals early = pedals(points(60, 75, 76, 150, 160, 200), new Shape(0.8, 0.5));

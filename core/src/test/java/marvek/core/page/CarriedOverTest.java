@@ -104,6 +104,8 @@ class CarriedOverTest {
     "TURN_IN_WORDS,first",
     "LOOK,first",
     "LINE,second",
+    "PRESSES,first",
+    "GIVES_WAY,first",
     "GEAR,second",
     "RELEASE,second",
     "APEX_SPEED,second",
@@ -112,6 +114,7 @@ class CarriedOverTest {
     "EXIT_KERB,third",
     "THROTTLE_FIRST,third",
     "THROTTLE_FULL,third",
+    "PHASES,third",
     "CONFIDENCE,all",
     "NOTES,all",
     "WAY_OUT,all"
@@ -124,6 +127,10 @@ class CarriedOverTest {
           case KERB_USE -> Kerb.Use.TYRE;
           case SCHOOL -> School.V;
           case WORDS, NOTE -> "words";
+          case PRESSES ->
+              new PedalWork.Presses(List.of(new Press(410, 80, List.of(new Knot(415, 30)), 420)));
+          case PHASES -> new PedalWork.Phases(List.of(new Phase(Phase.Kind.FLAT, 410, 100, null)));
+          case GIVES_WAY -> GivesWay.PRESSURE;
           case PERCENT, PRESS, SPEED, OFFSET -> 30.0;
         };
     List<OwnValues> carried =

@@ -34,6 +34,11 @@ class PageFieldTest {
       case OF_FIVE -> 2;
       case KERB_USE -> amount == 2 ? Kerb.Use.NONE : Kerb.Use.TYRE;
       case SCHOOL -> School.LATE_APEX;
+      case PRESSES ->
+          new PedalWork.Presses(
+              MODEL.pedals().presses().stream().map(press -> press.times(0.9)).toList());
+      case PHASES -> new PedalWork.Phases(MODEL.pedals().phases().subList(1, 3));
+      case GIVES_WAY -> GivesWay.NOTHING;
       case WORDS, NOTE -> "by the gate";
     };
   }
@@ -41,7 +46,9 @@ class PageFieldTest {
   static Stream<PageField> shown() {
     return Arrays.stream(PageField.values())
         .filter(field -> !field.quantity().isText() || field.isSaid())
-        .filter(field -> field != PageField.LINE && field != PageField.APEX_OFFSET);
+        .filter(field -> field != PageField.LINE && field != PageField.APEX_OFFSET)
+        // What is pressed finds the brake point anew.
+        .filter(field -> field != PageField.PRESSES && field != PageField.GIVES_WAY);
   }
 
   /** What is typed is what stands on the page, with its driver's name where it has one. */
@@ -129,6 +136,10 @@ class PageFieldTest {
       case GEAR, OF_FIVE -> 4;
       case KERB_USE -> Kerb.Use.HALF_CAR;
       case SCHOOL -> School.LATE_APEX;
+      case PRESSES ->
+          new PedalWork.Presses(List.of(new Press(410, 80, List.of(new Knot(415, 30)), 420)));
+      case PHASES -> new PedalWork.Phases(List.of(new Phase(Phase.Kind.LIFT, 410, 50, 430.0)));
+      case GIVES_WAY -> GivesWay.PRESSURE;
       case WORDS, NOTE -> "by the gate";
     };
   }
@@ -207,7 +218,8 @@ class PageFieldTest {
         assertThat(field.showsOn(flat)).as(field.path()).isEqualTo(field.of(flat) != null);
       }
       boolean number = field.quantity() != Quantity.WORDS && field.quantity() != Quantity.NOTE;
-      assertThat(field.hasSource()).isEqualTo(number && field != PageField.CONFIDENCE);
+      boolean value = field != PageField.CONFIDENCE && field != PageField.GIVES_WAY;
+      assertThat(field.hasSource()).isEqualTo(number && value);
     }
     assertThat(PageField.LINE.isOn(MODEL)).isFalse();
     assertThat(PageField.LINE.showsOn(MODEL)).isTrue();

@@ -235,7 +235,8 @@ class DriveByHandTest {
     Lap slow = lap;
     Drive.Result drive = driven(slow, stab, 740, 90);
     assertThat(drive.spunAtM()).isBetween(29.0, 31.0);
-    assertThat(drive.spunM()).isBetween(1.0, 21.0);
+    // One element of the line at least; then the car drifts out, and the throttle waits.
+    assertThat(drive.spunM()).isBetween(0.99, 21.0);
     assertThat(drive.lockedM()).isZero();
     assertThat(drive.lockedAtM()).isNaN();
   }

@@ -48,7 +48,7 @@ record CardLine(
         page.path("corner").asString(),
         page.path("name").asString(),
         page.path("direction").asString().equals("left") ? "L" : "R",
-        brake(page.path("brake"), units),
+        brake(page, units),
         ownPoints(page, units),
         pressure(page.path("brake")),
         gears(page.path("gears")),
@@ -58,7 +58,13 @@ record CardLine(
         toCheck.contains(page.path("corner").asInt(0)));
   }
 
-  private static String brake(JsonNode brake, DriverUnits units) {
+  private static String brake(JsonNode page, DriverUnits units) {
+    JsonNode brake = page.path("brake");
+    JsonNode lift = page.path("lift");
+    if (!brake.has("at_m") && lift.has("at_m")) {
+      String where = place(lift.get("target"), lift.get("at_m").asDouble(0), units);
+      return "lift to " + Math.round(lift.get("to_pct").asDouble(0)) + "\u00a0%, " + where;
+    }
     if (!brake.has("at_m")) {
       return brake.path("style").asString().equals("none") ? "flat, no brake" : "lift, no brake";
     }

@@ -1,0 +1,27 @@
+import { describe, expect, it } from 'vitest';
+import { workWords } from './work-words';
+
+const place = (station: number) => `at ${station}`;
+
+describe('what the feet do, in words', () => {
+  it('tells a press from its begin to its end, and a second one after it', () => {
+    const press = { on_m: 100, peak_pct: 90, knots: [{ at_m: 150, pct: 35.2 }], off_m: 180 };
+    const dab = { on_m: 40, peak_pct: 20, knots: [], off_m: 60 };
+    expect(workWords({ presses: [dab, press], phases: [] }, place).presses).toBe(
+      '20 % from at 40, off at 60; then 90 % from at 100, 35 % at 150, off at 180',
+    );
+  });
+
+  it('tells a lift by how much and a held throttle by how long', () => {
+    const phases = [
+      { kind: 'lift' as const, at_m: 10, to_pct: 50, until_m: 30 },
+      { kind: 'hold' as const, at_m: 30, to_pct: 15, until_m: 80 },
+      { kind: 'first' as const, at_m: 81, to_pct: 30 },
+      { kind: 'flat' as const, at_m: 99, to_pct: 100 },
+    ];
+    expect(workWords({ presses: [], phases }, place)).toEqual({
+      presses: '',
+      phases: 'lift to 50 % at 10, hold 15 % until at 80, 30 % at 81, flat at 99',
+    });
+  });
+});
