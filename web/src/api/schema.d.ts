@@ -3130,8 +3130,8 @@ export interface components {
             };
             name: string;
             notes: string;
-            phases: components["schemas"]["BookPhase"][];
-            presses: components["schemas"]["BookPress"][];
+            phases?: components["schemas"]["BookPhase"][];
+            presses?: components["schemas"]["BookPress"][];
             sources: {
                 [key: string]: components["schemas"]["BookSource"];
             };

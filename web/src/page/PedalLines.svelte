@@ -4,7 +4,9 @@
   import { POINTS_OF_WORK } from '../book/draft';
   import { knotsOf, moved, without, type WorkKnot } from '../strip/knots';
   import { between } from '../strip/lap-axis';
+  import X from '@lucide/svelte/icons/x';
   import Amount from '../ui/Amount.svelte';
+  import Problem from '../ui/Problem.svelte';
   import { lengthFrom, lengthIn } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
   import Line from './Line.svelte';
@@ -16,7 +18,7 @@
   const page = usePage();
   const p = $derived(page());
   const trace = $derived(book.view!.trace);
-  const work = $derived({ presses: p.presses, phases: p.phases });
+  const work = $derived({ presses: p.presses ?? [], phases: p.phases ?? [] });
   const apex = $derived(p.apexes[0].at_m);
   const own = (list: 'presses' | 'phases') => (p.sources[list] ?? 'model') !== 'model';
   const draft = $derived(book.history?.now.ownValues.find((o) => o.corner === p.corner));
@@ -98,6 +100,9 @@
     };
     put('phases', [...work.phases.slice(0, at), step, ...work.phases.slice(at)]);
   }
+  /** What was refused of a list: said beside it, and what was typed is gone from its field. */
+  const refused = (list: 'presses' | 'phases') =>
+    book.problem?.field?.includes(`${list}/`) ? book.problem : undefined;
   const kinds = [
     { list: 'presses' as const, letter: 'P', title: 'Brake', none: 'not pressed' },
     { list: 'phases' as const, letter: 'P', title: 'Throttle', none: 'stays flat' },
@@ -112,42 +117,46 @@
     fields={list === 'presses' ? ['presses', 'brake.givesWay'] : ['phases']}
   >
     <span data-work={list}>{words[list] || none}.</span>
-    <details class="knots">
+    <details data-own-work={list}>
       <summary class="link min-h-11 content-center decoration-dotted"
         >Write it as you drive it</summary
       >
-      <ul>
-        {#each knotsOf(work).filter((knot) => knot.list === list) as knot (`${knot.entry} ${knot.part}`)}
-          <li class="flex flex-wrap items-baseline gap-x-3">
-            <span class="w-52">{knot.name}</span>
-            <Amount
-              value={along(knot.station)}
-              label="{knot.name}, past the apex"
-              unit={preferences.length}
-              min={-900}
-              max={900}
-              own={own(list)}
-              onchange={(v) => place(knot, v)}
-            />
-            {#if knot.amount}
+      {#if refused(list)}<Problem problem={refused(list)!} onclose={book.clear} />{/if}
+      {#key book.problem}
+        <ul>
+          {#each knotsOf(work).filter((knot) => knot.list === list) as knot (`${knot.entry} ${knot.part}`)}
+            <li class="flex flex-wrap items-baseline gap-x-3">
+              <span class="w-44">{knot.name}</span>
               <Amount
-                value={knot.pct}
-                label="{knot.name}, how much"
-                unit="%"
-                min={knot.part === 'on' ? 1 : 0}
-                max={100}
+                value={along(knot.station)}
+                label="{knot.name}, past the apex"
+                unit={preferences.length}
+                min={-900}
+                max={900}
                 own={own(list)}
-                onchange={(v) => put(list, moved(work, knot, knot.station, v))}
+                onchange={(v) => place(knot, v)}
               />
-            {/if}
-            <button
-              class="btn btn-ghost min-h-11 px-2 font-normal"
-              aria-label="{knot.name}: take it out"
-              onclick={() => put(list, without(work, knot))}>take out</button
-            >
-          </li>
-        {/each}
-      </ul>
+              {#if knot.amount}
+                <Amount
+                  value={knot.pct}
+                  label="{knot.name}, how much"
+                  unit="%"
+                  min={knot.part === 'on' ? 1 : 0}
+                  max={100}
+                  own={own(list)}
+                  onchange={(v) => put(list, moved(work, knot, knot.station, v))}
+                />
+              {/if}
+              <button
+                class="btn btn-ghost w-11 self-center px-0"
+                aria-label="{knot.name}: take it out"
+                title="take it out"
+                onclick={() => put(list, without(work, knot))}><X size={18} /></button
+              >
+            </li>
+          {/each}
+        </ul>
+      {/key}
       {#if list === 'presses'}
         {#each work.presses as press, i (press.on_m)}
           <button class="btn btn-ghost font-normal" onclick={() => addKnot(i)}>+ pressure</button>
@@ -159,6 +168,7 @@
           <label class="flex flex-wrap items-center gap-2">
             What gives way
             <select
+              data-gives-way
               class="select h-11 w-72 px-2 text-base"
               value={draft?.['brake.givesWay'] ?? 'brake-point'}
               onchange={(e) =>

@@ -81,8 +81,8 @@
   let held = $state.raw<StripFrame>();
   /** Knots as the driver has them in the draft, ahead of the model's answer. */
   const work = $derived<PedalWork>({
-    presses: held ? listOf(wanted?.presses, page.presses) : page.presses,
-    phases: held ? listOf(wanted?.phases, page.phases) : page.phases,
+    presses: held ? listOf(wanted?.presses, page.presses) : (page.presses ?? []),
+    phases: held ? listOf(wanted?.phases, page.phases) : (page.phases ?? []),
   });
   function listOf<T>(wished: unknown, shown: T[] | undefined): T[] {
     return Array.isArray(wished) ? (wished as T[]) : (shown ?? []);

@@ -35,8 +35,14 @@ final class ModelWork {
 
   private static final double LIGHT_M = 15;
 
+  /** ... and no wider than so much more. */
+  private static final double SAME_PLACE_M = 0.2;
+
+  /** ... and asks for no more of the tyres than so much. */
+  private static final double SAME_GRIP = 0.03;
+
   /** More of them on one pedal no driver has in his head. */
-  private static final int MOST_KNOTS = 4;
+  private static final int MOST_KNOTS = 6;
 
   /** Least first pressure, and halvings down to a fifth of a per cent. */
   private static final double LEAST_PEAK = 0.01;
@@ -235,12 +241,31 @@ final class ModelWork {
     return written(high);
   }
 
-  /** How far the work as written is from the feet [s]; a speed at the apex counts as time. */
+  /** How far the work as written is from the feet [s]; speed, place and grip count as time. */
   private double offS(PedalWork work, Drive.Result wanted) {
     Drive.Result drive = driven(work);
     double slower = drive.speedsMps()[slowest] - wanted.speedsMps()[slowest];
-    return Math.max(
-        Math.abs(timeS(drive) - timeS(wanted)), Math.abs(slower) * SAME_TIME_S / SAME_SPEED_MPS);
+    double inTime = Math.abs(timeS(drive) - timeS(wanted)) / SAME_TIME_S;
+    double inSpeed = Math.abs(slower) / SAME_SPEED_MPS;
+    double inPlace = (widestM(drive) - widestM(wanted)) / SAME_PLACE_M;
+    double inGrip = (hardest(drive) - hardest(wanted)) / SAME_GRIP;
+    return SAME_TIME_S * Math.max(Math.max(inTime, inSpeed), Math.max(inPlace, inGrip));
+  }
+
+  private static double hardest(Drive.Result drive) {
+    double most = 1;
+    for (double asked : drive.gripNeeded()) {
+      most = Math.max(most, asked);
+    }
+    return most;
+  }
+
+  private static double widestM(Drive.Result drive) {
+    double most = 0;
+    for (double beside : drive.besideM()) {
+      most = Math.max(most, Math.abs(beside));
+    }
+    return most;
   }
 
   Drive.Result driven(PedalWork work) {
