@@ -3275,6 +3275,8 @@ export interface components {
             apexHalfMetreOff_s?: number;
             brake5mEarly_s?: number;
             exit1kmhSlower_s?: number;
+            lift10pctDeeper_s?: number;
+            lift5mEarly_s?: number;
             throttle10mLate_s?: number;
         };
         BookStep: {

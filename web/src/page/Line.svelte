@@ -20,11 +20,23 @@
     tagged?: string;
     /** What a slip here costs [s a lap], and which slip that is. */
     slip?: { words: string; seconds: number | undefined };
+    /** Left out on paper. */
+    screenOnly?: boolean;
     children: Snippet;
     /** A quieter second sentence. */
     more?: Snippet;
   }
-  const { letter, shape, title, fields = [], tagged, slip, children, more }: Props = $props();
+  const {
+    letter,
+    shape,
+    title,
+    fields = [],
+    tagged,
+    slip,
+    screenOnly = false,
+    children,
+    more,
+  }: Props = $props();
 
   const book = useBook();
   const page = usePage();
@@ -47,7 +59,12 @@
   }
 </script>
 
-<li class="border-base-300 flex flex-wrap gap-x-2 border-t py-0.5 sm:flex-nowrap print:flex-nowrap">
+<li
+  class={[
+    'border-base-300 flex flex-wrap gap-x-2 border-t py-0.5 sm:flex-nowrap print:flex-nowrap',
+    screenOnly && 'print:hidden',
+  ]}
+>
   <svg
     viewBox="-16 -16 32 32"
     width="30"

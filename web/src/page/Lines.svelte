@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { KerbUse, MarkReference, OwnField } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
+  import { cost } from '../book/stakes';
   import { between, valueAt } from '../strip/lap-axis';
   import Amount from '../ui/Amount.svelte';
   import { lengthFrom, lengthIn, speedFrom, speedIn } from '../units/format';
@@ -11,7 +12,6 @@
   import MarkChoice from './MarkChoice.svelte';
   import { usePage } from './page-context';
   import OwnPoints from './OwnPoints.svelte';
-  import PedalLines from './PedalLines.svelte';
   import Place from './Place.svelte';
   import {
     BRAKE_STYLE,
@@ -90,7 +90,10 @@
     title="Brake"
     fields={['brake.at_m', 'brake.initial_pct', 'brake.mark', 'brake.words']}
     tagged="brake.target"
-    slip={{ words: `${length(5)} early`, seconds: p.stakes?.brake5mEarly_s }}
+    slip={{
+      words: `${length(5)} early`,
+      seconds: p.lift ? p.stakes?.lift5mEarly_s : p.stakes?.brake5mEarly_s,
+    }}
   >
     {#if p.brake.at_m !== undefined}
       {#if p.brake.target?.own}<strong>{p.brake.target.own}</strong>:{/if}
@@ -119,7 +122,9 @@
         ? ''
         : `; flat again ${length(Math.abs(between(trace, apex.at_m, p.lift.back_m)))} ${
             between(trace, apex.at_m, p.lift.back_m) < 0 ? 'before' : 'past'
-          } the apex`}.
+          } the apex`}{p.stakes?.lift10pctDeeper_s === undefined
+        ? ''
+        : `; 10 % deeper costs ${cost(p.stakes.lift10pctDeeper_s)}`}.
     {:else}
       {BRAKE_STYLE[p.brake.style]}.
     {/if}
@@ -290,7 +295,7 @@
       {:else}.{/if}
     </Line>
   {/if}
-  <PedalLines />
+  {#await import('./PedalLines.svelte') then { default: PedalLines }}<PedalLines />{/await}
   <Line
     letter="E"
     shape="plain"

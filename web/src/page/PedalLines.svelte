@@ -11,7 +11,7 @@
   import { preferences } from '../units/preferences.svelte';
   import Line from './Line.svelte';
   import { usePage } from './page-context';
-  import { GIVES_WAY, workWords } from './work-words';
+  import { workWords } from './work-words';
 
   /** What both feet do, knot by knot: in words, and to be written as the driver has it. */
   const book = useBook();
@@ -103,6 +103,11 @@
   /** What was refused of a list: said beside it, and what was typed is gone from its field. */
   const refused = (list: 'presses' | 'phases') =>
     book.problem?.field?.includes(`${list}/`) ? book.problem : undefined;
+  const GIVES_WAY: Record<GivesWay, string> = {
+    'brake-point': 'the brake point: the apex speed stays',
+    pressure: 'the pressure: the brake point stays',
+    nothing: 'nothing: show what comes of it',
+  };
   const kinds = [
     { list: 'presses' as const, letter: 'P', title: 'Brake', none: 'not pressed' },
     { list: 'phases' as const, letter: 'P', title: 'Throttle', none: 'stays flat' },
@@ -113,11 +118,12 @@
   <Line
     {letter}
     shape="plain"
+    screenOnly={!own(list)}
     title="{title}, as pressed"
     fields={list === 'presses' ? ['presses', 'brake.givesWay'] : ['phases']}
   >
     <span data-work={list}>{words[list] || none}.</span>
-    <details data-own-work={list}>
+    <details data-own-work={list} class="print:hidden">
       <summary class="link min-h-11 content-center decoration-dotted"
         >Write it as you drive it</summary
       >

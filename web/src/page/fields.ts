@@ -1,7 +1,6 @@
 import { PAGE_FIELDS } from '../api/page-fields';
 import type { CornerPage, MarkReference, OwnField, OwnPoint } from '../api/types';
 import { KERB_USE, SCHOOLS } from './words';
-import { workWords } from './work-words';
 
 export type PlateShape =
   'square' | 'diamond' | 'frame' | 'ring' | 'triangle' | 'flag' | 'tag' | 'plain';
@@ -95,10 +94,8 @@ export function textAt(page: CornerPage, path: OwnField, w: FieldWriter): string
   const value = shownAt(page, path);
   if (isMark(path)) return markText(value);
   const { kind } = FIELDS[path];
-  if (kind === 'presses' || kind === 'phases') {
-    const work = { presses: page.presses ?? [], phases: page.phases ?? [] };
-    return workWords(work, w.length)[kind] || 'none';
-  }
+  if (kind === 'presses') return percents(page.presses?.map((press) => press.peak_pct));
+  if (kind === 'phases') return percents(page.phases?.map((phase) => phase.to_pct));
   if (kind === 'school') return page.line ? SCHOOLS[page.line].name : 'as the lap';
   if (kind === 'kerb-use') return KERB_USE[page.kerbs[path === 'kerbs.exit' ? 'exit' : 'apex']];
   if (typeof value === 'string') return value || '–';
@@ -119,6 +116,9 @@ export function textAt(page: CornerPage, path: OwnField, w: FieldWriter): string
       return String(value);
   }
 }
+
+const percents = (all: number[] = []) =>
+  all.map((pct) => `${Math.round(pct)} %`).join(', ') || 'none';
 
 function markText(value: unknown): string {
   if (typeof value !== 'object' || value === null) return '–';

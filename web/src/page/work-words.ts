@@ -1,12 +1,5 @@
-import type { GivesWay, Phase, Press } from '../api/types';
+import type { Phase, Press } from '../api/types';
 import type { PedalWork } from '../strip/knots';
-
-/** What is found anew for presses of one's own. */
-export const GIVES_WAY: Record<GivesWay, string> = {
-  'brake-point': 'the brake point: the apex speed stays',
-  pressure: 'the pressure: the brake point stays',
-  nothing: 'nothing: show what comes of it',
-};
 
 type Place = (station: number) => string;
 

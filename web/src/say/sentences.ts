@@ -94,9 +94,8 @@ export const SENTENCES = {
   'refused.double-apex': '(double-apex) needs a corner of at least {angle}° and {length_m}',
   'refused.far-from-corner':
     '({at_m}) lies {away_m} from its corner: is it meant for another corner?',
-  'refused.knot-order':
-    '({at_m}) does not lie behind the knot before it, which is at {before_m}: move one of them',
-  'refused.lift-stays': '({to_pct} %) is where the throttle stays: say where it opens again',
+  'refused.knot-order': '({at_m}) does not lie behind the knot before it, at {before_m}',
+  'refused.lift-stays': '({to_pct} %) never comes back: say where it opens again',
   'refused.line-against':
     'runs against the direction of travel: record it the way the lap is driven',
   'refused.line-elsewhere':
@@ -106,7 +105,7 @@ export const SENTENCES = {
   'refused.line-of-another-road':
     '({given} of them) are of another road: this one of {road_m} has {wanted}',
   'refused.throttle-on-brake':
-    '({at_m}) moves the throttle before the brake is off at {off_m}: one foot cannot do both',
+    '({at_m}) is before the brake is off at {off_m}: one foot cannot do both',
   'refused.wider-than-road':
     "({car_m:2}) is more than the road's {road_m:2}, {at_m} from the start line: check the widths there, or the car's",
   'walk.board': '{label} stands {stands_m} before corner {corner}: read it again',

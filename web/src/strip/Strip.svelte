@@ -3,7 +3,6 @@
   import { MediaQuery } from 'svelte/reactivity';
   import type { CornerPage, OwnField, Trace } from '../api/types';
   import Car from './Car.svelte';
-  import Knots from './Knots.svelte';
   import type { PedalWork } from './knots';
   import Columns from './Columns.svelte';
   import { frameOf, provideFrame, type StripFrame } from './frame';
@@ -112,7 +111,11 @@
     <OtherLines {lines} />
     <Marks {page} />
     <Plates {page} {wanted} {onmove} {answer} onhold={(on) => (held = on ? own : undefined)} />
-    {#if onwork}<Knots {work} {onwork} onhold={(on) => (held = on ? own : undefined)} />{/if}
+    {#if onwork}
+      {#await import('./Knots.svelte') then { default: Knots }}
+        <Knots {work} {onwork} onhold={(on) => (held = on ? own : undefined)} />
+      {/await}
+    {/if}
     {#if scatters.length}<ScatterTicks {scatters} />{/if}
     {#if others}<OtherPlates
         plates={others.plates}

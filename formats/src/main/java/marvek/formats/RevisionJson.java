@@ -205,6 +205,8 @@ public final class RevisionJson {
     seconds(node, "throttle10mLate_s", s.throttle10mLateS());
     seconds(node, "apexHalfMetreOff_s", s.apexHalfMetreOffS());
     seconds(node, "exit1kmhSlower_s", s.exit1kmhSlowerS());
+    seconds(node, "lift5mEarly_s", s.lift5mEarlyS());
+    seconds(node, "lift10pctDeeper_s", s.lift10PctDeeperS());
   }
 
   private static void seconds(ObjectNode node, String name, Double value) {

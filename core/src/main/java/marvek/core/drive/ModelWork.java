@@ -245,7 +245,8 @@ final class ModelWork {
   private double offS(PedalWork work, Drive.Result wanted) {
     Drive.Result drive = driven(work);
     double slower = drive.speedsMps()[slowest] - wanted.speedsMps()[slowest];
-    double inTime = Math.abs(timeS(drive) - timeS(wanted)) / SAME_TIME_S;
+    double inTime =
+        Math.abs(timeS(lap, part.start(), drive) - timeS(lap, part.start(), wanted)) / SAME_TIME_S;
     double inSpeed = Math.abs(slower) / SAME_SPEED_MPS;
     double inPlace = (widestM(drive) - widestM(wanted)) / SAME_PLACE_M;
     double inGrip = (hardest(drive) - hardest(wanted)) / SAME_GRIP;
@@ -272,11 +273,13 @@ final class ModelWork {
     return Drive.of(lap, used, new KnotPedals(lap, part, feet, points, work), part);
   }
 
-  private double timeS(Drive.Result drive) {
+  /** Time of a drive that begins at a sample [s]. */
+  static double timeS(Lap lap, int start, Drive.Result drive) {
+    Road road = lap.path().road();
     double time = 0;
     double[] v = drive.speedsMps();
     for (int k = 0; k + 1 < v.length; k++) {
-      time += 2 * lap.path().elementAt(road.wrap(part.start() + k)) / (v[k] + v[k + 1]);
+      time += 2 * lap.path().elementAt(road.wrap(start + k)) / (v[k] + v[k + 1]);
     }
     return time;
   }

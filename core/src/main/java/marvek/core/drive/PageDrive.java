@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
@@ -15,7 +16,10 @@ import marvek.core.page.CornerTime;
 import marvek.core.page.Driven;
 import marvek.core.page.OwnValues;
 import marvek.core.page.PedalWork;
+import marvek.core.page.Phase;
+import marvek.core.page.Press;
 import marvek.core.page.Remark;
+import marvek.core.page.Stakes;
 import marvek.core.profile.Drive;
 import marvek.core.profile.Lap;
 import marvek.core.profile.UsedGrip;
@@ -26,6 +30,11 @@ import marvek.core.say.Sentence;
  * tyres, and what the driver's own points do to the speeds.
  */
 public final class PageDrive {
+  /** Slips of a lift that are told with their cost. */
+  private static final double LIFT_EARLY_M = 5;
+
+  private static final double LIFT_DEEPER_PCT = 10;
+
   /** The drive begins so far before the corner's first point. */
   private static final double RUN_UP_M = 40;
 
@@ -154,6 +163,66 @@ public final class PageDrive {
     Task task = task(number, RUN_UP_M);
     PedalTrace trace = PedalTrace.of(lap, used, task.part, task.points);
     return new ModelWork(lap, used, task.part, trace, task.points, task.page, task.slowest).found();
+  }
+
+  /** Stakes of the pages with what slips of their lifts cost, as they are driven. */
+  public static List<Stakes> withLifts(
+      Lap lap, Circuit circuit, List<CornerPage> pages, List<Stakes> stakes) {
+    PageDrive worker = new PageDrive(lap, circuit, pages);
+    List<Stakes> with = new ArrayList<>();
+    for (int p = 0; p < pages.size(); p++) {
+      boolean lifts = pages.get(p).lift() != null;
+      with.add(
+          lifts
+              ? stakes.get(p).withLift(worker.liftEarly(p), worker.liftDeeper(p))
+              : stakes.get(p));
+    }
+    return with;
+  }
+
+  private Double liftEarly(int number) {
+    return lost(
+        number,
+        lift ->
+            new Phase(
+                Phase.Kind.LIFT,
+                road.wrapStation(lift.atM() - LIFT_EARLY_M),
+                lift.toPct(),
+                lift.untilM() == null ? null : road.wrapStation(lift.untilM() - LIFT_EARLY_M)));
+  }
+
+  private Double liftDeeper(int number) {
+    boolean leaves = pages.get(number).lift().toPct() >= LIFT_DEEPER_PCT;
+    return leaves
+        ? lost(
+            number,
+            lift ->
+                new Phase(
+                    Phase.Kind.LIFT, lift.atM(), lift.toPct() - LIFT_DEEPER_PCT, lift.untilM()))
+        : null;
+  }
+
+  /** Time that another first lift costs over the corner and what follows [s]. */
+  private double lost(int number, UnaryOperator<Phase> slip) {
+    Task task = task(number, RUN_UP_M);
+    PedalTrace trace = PedalTrace.of(lap, used, task.part, task.points);
+    List<Phase> phases = new ArrayList<>(task.page.pedals().phases());
+    for (int k = 0; k < phases.size(); k++) {
+      if (phases.get(k).kind() == Phase.Kind.LIFT) {
+        phases.set(k, slip.apply(phases.get(k)));
+        break;
+      }
+    }
+    List<Press> presses = task.page.pedals().presses();
+    double[] seconds = new double[2];
+    List<PedalWork> works = List.of(task.page.pedals(), new PedalWork(presses, phases));
+    for (int k = 0; k < 2; k++) {
+      KnotPedals pedals = new KnotPedals(lap, task.part, trace, task.points, works.get(k));
+      Drive.Result drive = Drive.of(lap, used, pedals, task.part);
+      seconds[k] = ModelWork.timeS(lap, task.part.start(), drive);
+    }
+    // To gain by a slip is rounding of the knots.
+    return Math.max(0, seconds[1] - seconds[0]);
   }
 
   /** Drives one page; answers whether that changed the lap. */

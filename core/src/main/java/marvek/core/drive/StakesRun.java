@@ -68,7 +68,13 @@ public final class StakesRun {
 
   private Stakes stakes(CornerPage page) {
     return new Stakes(
-        brakeEarly(page), apexSlower(page), throttleLate(page), offTheApex(page), exitSlower(page));
+        brakeEarly(page),
+        apexSlower(page),
+        throttleLate(page),
+        offTheApex(page),
+        exitSlower(page),
+        null,
+        null);
   }
 
   private Double brakeEarly(CornerPage page) {

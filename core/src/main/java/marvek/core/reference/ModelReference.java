@@ -66,7 +66,7 @@ public record ModelReference(
 
   /** What slips cost in each corner, in the order of the corners. */
   public List<Stakes> stakes() {
-    return StakesRun.of(lap, pages);
+    return PageDrive.withLifts(lap, basis.circuit(), pages, StakesRun.of(lap, pages));
   }
 
   /** The marks of a circuit as they are seen on a lap, in the light of the conditions' hour. */

@@ -24,7 +24,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 /** Rules on readings written by hand. */
 class FindingsTest {
   private static final Road ROAD = Circuit.bare("varied", TestRoads.varied(5)).road();
-  private static final Stakes STAKES = new Stakes(0.05, 0.06, 0.04, null, null);
+  private static final Stakes STAKES = new Stakes(0.05, 0.06, 0.04, null, null, null, null);
 
   /** A corner as it stands on the page. */
   private static final CornerReading PAGE =

@@ -345,8 +345,10 @@ class PageWriterTest {
   /** Slips together, of those that can be made and cost something. */
   @Test
   void aCornerWeighsAsMuchAsItsSlips() {
-    assertThat(new Stakes(0.1, 0.2, 0.4, 0.8, 1.6).weightS()).isCloseTo(3.1, within(1e-12));
-    assertThat(new Stakes(null, 0.2, -0.4, null, 1.6).weightS()).isCloseTo(1.8, within(1e-12));
+    assertThat(new Stakes(0.1, 0.2, 0.4, 0.8, 1.6, 3.2, 6.4).weightS())
+        .isCloseTo(12.7, within(1e-12));
+    assertThat(new Stakes(null, 0.2, -0.4, null, 1.6, null, null).weightS())
+        .isCloseTo(1.8, within(1e-12));
   }
 
   /** tan of the lean is v²/(r·g): 45° at one g (Cossalter, see {@link Lean}). */
