@@ -19,11 +19,11 @@ import { laidOver } from './change';
 import {
   begin,
   countChanges,
-  POINTS_OF_WORK,
   setOwn,
   stateOf,
   type DraftState,
   type History,
+  type OwnChanges,
   type OwnValue,
 } from './draft';
 import { change, redo, replace, undo } from '../ui/undo';
@@ -138,32 +138,23 @@ export class BookState extends Working {
    *
    * @param first whether a new step begins
    */
-  moveOwn(corner: number, field: OwnField, station: number, first: boolean) {
-    const next = setOwn(this.history!.now, corner, field, station);
-    this.store(first ? change(this.history!, next) : replace(this.history!, next));
-    void this.compute();
-  }
-
-  /**
-   * What the feet do, while a knot is moved: points and pressures of its own are those of the knots
-   * from now on.
-   *
-   * @param first whether a new step begins
-   */
-  moveWork(corner: number, list: 'presses' | 'phases', value: unknown[], first: boolean) {
-    let next = setOwn(this.history!.now, corner, list, value);
-    for (const field of POINTS_OF_WORK[list]) next = setOwn(next, corner, field, undefined);
+  moveOwn(corner: number, values: OwnChanges, first: boolean) {
+    const next = this.with(corner, values);
     this.store(first ? change(this.history!, next) : replace(this.history!, next));
     void this.compute();
   }
 
   /** Several values of a corner in one step of the history. */
-  setOwnAll(corner: number, values: { [field in OwnField]?: OwnValue }) {
+  setOwnAll(corner: number, values: OwnChanges) {
+    this.apply(change(this.history!, this.with(corner, values)));
+  }
+
+  private with(corner: number, values: OwnChanges): DraftState {
     let next = this.history!.now;
     for (const [field, value] of Object.entries(values)) {
       next = setOwn(next, corner, field as OwnField, value);
     }
-    this.apply(change(this.history!, next));
+    return next;
   }
 
   setConditions(conditions: Conditions) {

@@ -136,9 +136,9 @@ describe('an open book', () => {
 
   it('asks once while a plate moves, and again for where it stopped', async () => {
     const book = await opened();
-    book.moveOwn(1, 'brake.at_m', 299, true);
-    book.moveOwn(1, 'brake.at_m', 298, false);
-    book.moveOwn(1, 'brake.at_m', 297, false);
+    book.moveOwn(1, { 'brake.at_m': 299 }, true);
+    book.moveOwn(1, { 'brake.at_m': 298 }, false);
+    book.moveOwn(1, { 'brake.at_m': 297 }, false);
     await settled();
     expect(tried).toHaveLength(1);
     tried[0](lap(101));

@@ -37,11 +37,8 @@ export function stateOf(revision: Revision): DraftState {
 /** What an own value can be; `undefined` gives it back to the model. */
 export type OwnValue = number | string | unknown[] | undefined;
 
-/** Points and pressures that presses and phases tell themselves. */
-export const POINTS_OF_WORK: Record<'presses' | 'phases', OwnField[]> = {
-  presses: ['brake.at_m', 'brake.initial_pct', 'trailBrake.release_m', 'trailBrake.atTurnIn_pct'],
-  phases: ['throttle.first_m', 'throttle.full_m'],
-};
+/** Several values of a corner. */
+export type OwnChanges = { [field in OwnField]?: OwnValue };
 
 /** Sets one own value of a corner, or gives it back to the model with `undefined`. */
 export function setOwn(

@@ -3,6 +3,7 @@
   import { untrack } from 'svelte';
   import type { CornerPage } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
+  import { ownWork } from '../strip/knots';
   import Plan from '../strip/Plan.svelte';
   import Strip from '../strip/Strip.svelte';
   import Problem from '../ui/Problem.svelte';
@@ -77,9 +78,9 @@
       {trace}
       onnote={noted && ((station, side) => (noted.asked = { station, side }))}
       wanted={book.history!.now.ownValues.find((o) => o.corner === page.corner)}
-      onmove={(field, station, first) => book.moveOwn(page.corner, field, station, first)}
+      onmove={(field, station, first) => book.moveOwn(page.corner, { [field]: station }, first)}
       onwork={panels.open === 'words'
-        ? (list, value, first) => book.moveWork(page.corner, list, value, first)
+        ? (list, value, first) => book.moveOwn(page.corner, ownWork(list, value), first)
         : undefined}
       answer={page.driven?.made === false ? 'not made' : gain(lapCost)}
       lines={panels.lines}

@@ -1,8 +1,7 @@
 <script lang="ts">
   import type { GivesWay, Phase, Press } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
-  import { POINTS_OF_WORK } from '../book/draft';
-  import { knotsOf, moved, without, type WorkKnot } from '../strip/knots';
+  import { knotsOf, moved, ownWork, without, type WorkKnot } from '../strip/knots';
   import { between } from '../strip/lap-axis';
   import X from '@lucide/svelte/icons/x';
   import Amount from '../ui/Amount.svelte';
@@ -30,8 +29,7 @@
   );
 
   function put(list: 'presses' | 'phases', value: unknown[]) {
-    const points = Object.fromEntries(POINTS_OF_WORK[list].map((field) => [field, undefined]));
-    book.setOwnAll(p.corner, { ...points, [list]: value });
+    book.setOwnAll(p.corner, ownWork(list, value));
   }
   const wrapped = (station: number) => {
     const lap = trace.length_m;

@@ -1,10 +1,22 @@
-import type { Phase, Press } from '../api/types';
+import type { OwnField, Phase, Press } from '../api/types';
 
 /** What the feet do in a corner, as the page or the draft has it. */
 export interface PedalWork {
   presses: Press[];
   phases: Phase[];
 }
+
+/** Points and pressures that presses and phases tell themselves. */
+const POINTS: Record<'presses' | 'phases', OwnField[]> = {
+  presses: ['brake.at_m', 'brake.initial_pct', 'trailBrake.release_m', 'trailBrake.atTurnIn_pct'],
+  phases: ['throttle.first_m', 'throttle.full_m'],
+};
+
+/** Own values of a list of knots: points and pressures are those of the knots from now on. */
+export const ownWork = (list: 'presses' | 'phases', value: unknown[]) => ({
+  ...Object.fromEntries(POINTS[list].map((field) => [field, undefined])),
+  [list]: value,
+});
 
 /** A knot of a pedal's trace that can be taken hold of. */
 export interface WorkKnot {
