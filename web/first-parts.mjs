@@ -4,7 +4,12 @@ import { join } from 'node:path';
 const FIRST = {
   first: ['shelf/FirstScreen.svelte', 'book/BookShell.svelte', 'book/BookScreen.svelte'],
   book: ['book/BookShell.svelte', 'book/BookScreen.svelte'],
-  page: ['book/BookShell.svelte', 'page/PageScreen.svelte'],
+  page: [
+    'book/BookShell.svelte',
+    'page/PageScreen.svelte',
+    'page/PedalLines.svelte',
+    'strip/Knots.svelte',
+  ],
   shelf: ['shelf/Shelf.svelte'],
 };
 
