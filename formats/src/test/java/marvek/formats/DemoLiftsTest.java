@@ -25,7 +25,7 @@ class DemoLiftsTest {
     Vehicle car = CarJson.read(JsonFiles.parse(DemoFiles.bytes("teal-coupe.car.json"))).value();
     Conditions day = Conditions.OF_NEW_BOOKS.withGripUsed(0.92);
     ModelReference model =
-        ModelReference.on(Reference.basis(circuit, car, day, ChosenLine.SMOOTH), day);
+        ModelReference.on(Reference.basis(circuit, car, day, ChosenLine.SMOOTH), day).withPedals();
     List<Stakes> stakes = model.stakes();
     List<CornerPage> lifts = new ArrayList<>();
     List<Double> costs = new ArrayList<>();

@@ -308,11 +308,7 @@ final class OwnFeet {
   }
 
   private double widestM(Feet feet) {
-    double most = 0;
-    for (double beside : driven(feet, part.count()).besideM()) {
-      most = Math.max(most, Math.abs(beside));
-    }
-    return most;
+    return driven(feet, part.count()).widestM();
   }
 
   private double bracketed(double targetMps, Feet pedals) {

@@ -1,25 +1,17 @@
 package marvek.core.drive;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.UnaryOperator;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
-import marvek.core.event.BrakingZone;
 import marvek.core.line.Corridor;
 import marvek.core.page.CornerPage;
-import marvek.core.page.CornerTime;
 import marvek.core.page.Driven;
 import marvek.core.page.OwnValues;
-import marvek.core.page.PedalWork;
-import marvek.core.page.Phase;
-import marvek.core.page.Press;
 import marvek.core.page.Remark;
-import marvek.core.page.Stakes;
 import marvek.core.profile.Drive;
 import marvek.core.profile.Lap;
 import marvek.core.profile.UsedGrip;
@@ -30,26 +22,6 @@ import marvek.core.say.Sentence;
  * tyres, and what the driver's own points do to the speeds.
  */
 public final class PageDrive {
-  /** Slips of a lift that are told with their cost. */
-  private static final double LIFT_EARLY_M = 5;
-
-  private static final double LIFT_DEEPER_PCT = 10;
-
-  /** The drive begins so far before the corner's first point. */
-  private static final double RUN_UP_M = 40;
-
-  /** The same where the brake point is looked for. */
-  private static final double LONG_RUN_UP_M = 150;
-
-  /** Braking that ends up to here after the slowest place still belongs to the corner. */
-  private static final double END_TOLERANCE_M = 15;
-
-  /** A zone of the lap farther away than this is another corner's. */
-  private static final double FARTHEST_ZONE_M = 120;
-
-  /** The first throttle is looked for so far behind the brakes. */
-  private static final double LONGEST_COAST_M = 600;
-
   /** Beyond the road by less than this is a matter of the survey, not of the driver. */
   private static final double LEAST_BEYOND_M = 0.25;
 
@@ -68,7 +40,7 @@ public final class PageDrive {
   private final Corridor room;
   private final List<CornerPage> pages;
   private final UsedGrip used;
-  private final List<BrakingZone> zones;
+  private final CornerTasks tasks;
   private final double[] speeds;
   private final List<Driven> driven = new ArrayList<>();
   private final List<Remark> remarks = new ArrayList<>();
@@ -80,7 +52,7 @@ public final class PageDrive {
     this.pages = pages;
     this.room = Corridor.of(circuit, road, lap.vehicle(), lap.conditions(), 0);
     this.used = UsedGrip.of(lap);
-    this.zones = BrakingZone.of(lap);
+    this.tasks = new CornerTasks(lap, pages);
     this.speeds = new double[lap.size()];
     for (int i = 0; i < speeds.length; i++) {
       speeds[i] = lap.speedAt(i);
@@ -112,117 +84,15 @@ public final class PageDrive {
     return new Result(result, worker.driven, worker.remarks);
   }
 
-  /** A page's own part of the lap and its points there. */
-  private record Task(
-      CornerPage page, Drive.Part part, CornerPoints points, int slowest, int reach) {
-    /** The part up to the corner's own end: what is told of it lies there. */
-    Drive.Part corner() {
-      return new Drive.Part(
-          part.start(), Math.max(0, Math.min(part.count(), reach + 1)), part.fromM(), part.toM());
-    }
-  }
-
-  private Task task(int number, double runUpM) {
-    CornerPage page = pages.get(number);
-    int slowest = road.indexOf(page.lowestSpeedAtM());
-    BrakingZone zone = brakingZone(page);
-    int begin = zone == null ? road.indexOf(page.turnIn().atM()) : zone.begin();
-    boolean slowBefore = road.offsetBetween(road.stationAt(begin), page.lowestSpeedAtM()) < 0;
-    double actingWayM = zone == null ? 0 : zone.actingWayM(lap);
-    int start = begin(slowBefore ? slowest : begin, actingWayM + runUpM);
-    double nextM = nextBeginM(number, start);
-    CornerPoints points = points(page, zone, start, nextM);
-    int count = countTo(number, start);
-    Drive.Part part = new Drive.Part(start, count, points.brakeM(), points.fullM());
-    return new Task(
-        page, part, points, road.ahead(start, slowest), reach(page, start, count, nextM));
-  }
-
   /** A page driven as the lap itself does, from a sample on. */
   public record AsTheLap(int start, Drive.Result result) {}
 
   /** Drives a page as the lap itself does; for checks. */
   public static AsTheLap asTheLap(Lap lap, Circuit circuit, List<CornerPage> pages, int number) {
     PageDrive worker = new PageDrive(lap, circuit, pages);
-    Task task = worker.task(number, RUN_UP_M);
-    PedalTrace trace = PedalTrace.of(lap, worker.used, task.part, task.points);
-    return new AsTheLap(task.part.start(), Drive.of(lap, worker.used, trace, task.part));
-  }
-
-  /** The pages with what the lap's own feet do, as a driver would write it down. */
-  public static List<CornerPage> withPedals(Lap lap, Circuit circuit, List<CornerPage> pages) {
-    PageDrive worker = new PageDrive(lap, circuit, pages);
-    List<CornerPage> written = new ArrayList<>();
-    for (int p = 0; p < pages.size(); p++) {
-      written.add(pages.get(p).but().pedals(worker.work(p)).build());
-    }
-    return written;
-  }
-
-  private PedalWork work(int number) {
-    Task task = task(number, RUN_UP_M);
-    PedalTrace trace = PedalTrace.of(lap, used, task.part, task.points);
-    return new ModelWork(lap, used, task.part, trace, task.points, task.page, task.slowest).found();
-  }
-
-  /** Stakes of the pages with what slips of their lifts cost, as they are driven. */
-  public static List<Stakes> withLifts(
-      Lap lap, Circuit circuit, List<CornerPage> pages, List<Stakes> stakes) {
-    PageDrive worker = new PageDrive(lap, circuit, pages);
-    List<Stakes> with = new ArrayList<>();
-    for (int p = 0; p < pages.size(); p++) {
-      boolean lifts = pages.get(p).lift() != null;
-      with.add(
-          lifts
-              ? stakes.get(p).withLift(worker.liftEarly(p), worker.liftDeeper(p))
-              : stakes.get(p));
-    }
-    return with;
-  }
-
-  private Double liftEarly(int number) {
-    return lost(
-        number,
-        lift ->
-            new Phase(
-                Phase.Kind.LIFT,
-                road.wrapStation(lift.atM() - LIFT_EARLY_M),
-                lift.toPct(),
-                lift.untilM() == null ? null : road.wrapStation(lift.untilM() - LIFT_EARLY_M)));
-  }
-
-  private Double liftDeeper(int number) {
-    boolean leaves = pages.get(number).lift().toPct() >= LIFT_DEEPER_PCT;
-    return leaves
-        ? lost(
-            number,
-            lift ->
-                new Phase(
-                    Phase.Kind.LIFT, lift.atM(), lift.toPct() - LIFT_DEEPER_PCT, lift.untilM()))
-        : null;
-  }
-
-  /** Time that another first lift costs over the corner and what follows [s]. */
-  private double lost(int number, UnaryOperator<Phase> slip) {
-    Task task = task(number, RUN_UP_M);
-    PedalTrace trace = PedalTrace.of(lap, used, task.part, task.points);
-    List<Phase> phases = new ArrayList<>(task.page.pedals().phases());
-    for (int k = 0; k < phases.size(); k++) {
-      if (phases.get(k).kind() == Phase.Kind.LIFT) {
-        phases.set(k, slip.apply(phases.get(k)));
-        break;
-      }
-    }
-    List<Press> presses = task.page.pedals().presses();
-    double[] seconds = new double[2];
-    List<PedalWork> works = List.of(task.page.pedals(), new PedalWork(presses, phases));
-    for (int k = 0; k < 2; k++) {
-      KnotPedals pedals = new KnotPedals(lap, task.part, trace, task.points, works.get(k));
-      Drive.Result drive = Drive.of(lap, used, pedals, task.part);
-      seconds[k] = ModelWork.timeS(lap, task.part.start(), drive);
-    }
-    // To gain by a slip is rounding of the knots.
-    return Math.max(0, seconds[1] - seconds[0]);
+    CornerTask task = worker.tasks.task(number, CornerTasks.RUN_UP_M);
+    PedalTrace trace = PedalTrace.of(lap, worker.used, task.part(), task.points());
+    return new AsTheLap(task.part().start(), Drive.of(lap, worker.used, trace, task.part()));
   }
 
   /** Drives one page; answers whether that changed the lap. */
@@ -230,13 +100,14 @@ public final class PageDrive {
     CornerPage page = pages.get(number);
     boolean pressures =
         own.stream().anyMatch(o -> o.corner() == page.corner() && OwnFeet.changesPressures(o));
-    Task task = task(number, pressures ? LONG_RUN_UP_M : RUN_UP_M);
-    PedalTrace trace = PedalTrace.of(lap, used, task.part, task.points);
+    CornerTask task =
+        tasks.task(number, pressures ? CornerTasks.LONG_RUN_UP_M : CornerTasks.RUN_UP_M);
+    PedalTrace trace = PedalTrace.of(lap, used, task.part(), task.points());
     if (own.stream().noneMatch(o -> o.corner() == page.corner())) {
       driven.add(told(task, Drive.of(lap, used, trace, task.corner()), null, null));
       return false;
     }
-    OwnFeet feet = OwnFeet.of(lap, used, task.part, trace, task.points, task.slowest);
+    OwnFeet feet = OwnFeet.of(lap, used, task.part(), trace, task.points(), task.slowest());
     for (OwnValues values : own) {
       feet = values.corner() == page.corner() ? feet.with(page, values) : feet;
     }
@@ -256,9 +127,9 @@ public final class PageDrive {
     if (told.gripNeeded() > SLIDING * lap.conditions().gripUsed()) {
       say(page, own, sliding(told));
     }
-    sayNotReached(page, own, driving.result().speedsMps()[task.slowest]);
-    for (int k = 0; k <= task.part.count(); k++) {
-      int i = road.wrap(task.part.start() + k);
+    sayNotReached(page, own, driving.result().speedsMps()[task.slowest()]);
+    for (int k = 0; k <= task.part().count(); k++) {
+      int i = road.wrap(task.part().start() + k);
       double drivenMps = driving.result().speedsMps()[k];
       speeds[i] *=
           feet.isWritten()
@@ -321,115 +192,19 @@ public final class PageDrive {
     }
   }
 
-  private int begin(int sample, double metresBefore) {
-    int back = road.samples(metresBefore);
-    return road.closed() ? road.wrap(sample - back) : Math.max(0, sample - back);
-  }
-
-  /**
-   * First sample on the brakes for a corner and first one off them, of the zone whose release or
-   * else brake point is the page's; null without braking.
-   */
-  private BrakingZone brakingZone(CornerPage page) {
-    if (page.brake().atM() == null) {
-      // What brakes there are before it belong to the corner before.
-      return null;
-    }
-    Double release = page.trailBrake() == null ? null : page.trailBrake().releaseM();
-    return zones.stream()
-        .filter(zone -> awayM(zone, page, release) < FARTHEST_ZONE_M)
-        .min(Comparator.comparingDouble(zone -> awayM(zone, page, release)))
-        .orElse(null);
-  }
-
-  private double awayM(BrakingZone zone, CornerPage page, Double releaseM) {
-    return releaseM == null
-        ? Math.abs(road.offsetBetween(page.brake().atM(), road.stationAt(zone.begin())))
-        : Math.abs(road.offsetBetween(releaseM, road.stationAt(zone.end())));
-  }
-
-  private CornerPoints points(CornerPage page, BrakingZone zone, int start, double nextM) {
-    double step = road.stepM();
-    double brake = zone == null ? Double.POSITIVE_INFINITY : step * road.ahead(start, zone.begin());
-    double release = zone == null ? Double.POSITIVE_INFINITY : step * road.ahead(start, zone.end());
-    double firstM = firstThrottleM(page, zone, start);
-    double fullM =
-        page.throttle().fullM() == null ? firstM + 1 : metres(start, page.throttle().fullM());
-    return new CornerPoints(
-        brake - (zone == null ? 0 : zone.actingWayM(lap)),
-        brake,
-        metres(start, page.turnIn().atM()),
-        release,
-        firstM,
-        Math.max(firstM + 1, Math.min(fullM, nextM)),
-        zone == null ? 0 : lap.speedAt(zone.begin()));
-  }
-
-  private double firstThrottleM(CornerPage page, BrakingZone zone, int start) {
-    if (zone != null) {
-      return road.stepM() * road.ahead(start, firstThrottle(zone.end()));
-    }
-    Double firstM = page.throttle().firstM();
-    return firstM == null ? Double.POSITIVE_INFINITY : metres(start, firstM);
-  }
-
-  private double metres(int start, double stationM) {
-    return road.offsetBetween(road.stationAt(start), stationM);
-  }
-
-  private int firstThrottle(int released) {
-    int most = road.samples(LONGEST_COAST_M);
-    for (int k = 0; k < most; k++) {
-      int i = road.wrap(released + k);
-      if (lap.throttleShareAt(i) > 0.02) {
-        return i;
-      }
-    }
-    return released;
-  }
-
-  /** Metres from a drive's beginning to the first point of the next corner; its work is its own. */
-  private double nextBeginM(int number, int start) {
-    boolean last = number + 1 == pages.size();
-    if (pages.size() == 1 || last && !road.closed()) {
-      return Double.POSITIVE_INFINITY;
-    }
-    double beginM = CornerTime.beginsAtM(pages.get((number + 1) % pages.size()), road);
-    return road.distance(road.stationAt(start), beginM);
-  }
-
-  /** To the slowest place of the next corner: what is lost at the exit is lost down to there. */
-  private int countTo(int number, int start) {
-    boolean last = number + 1 == pages.size();
-    if (last && !road.closed()) {
-      return road.size() - 1 - start;
-    }
-    CornerPage next = pages.get((number + 1) % pages.size());
-    int count = road.ahead(start, road.indexOf(next.lowestSpeedAtM()));
-    return pages.size() == 1 ? road.size() - 1 : count;
-  }
-
-  /** The corner itself ends where the throttle is full and the car is out at the edge. */
-  private int reach(CornerPage page, int start, int count, double nextM) {
-    double out = metres(start, page.exit().trackOutM());
-    double full = page.throttle().fullM() == null ? out : metres(start, page.throttle().fullM());
-    double end = Math.min(Math.max(out, full) + END_TOLERANCE_M, Math.max(nextM, 0));
-    return Math.min(count, road.samples(end));
-  }
-
   /**
    * @param brakeAtM brake point that was found for pressures of the driver's own, or null
    * @param pressFactor factor on them that was found for his own point, or null
    */
-  private Driven told(Task task, Drive.Result drive, Double brakeAtM, Double pressFactor) {
-    int start = task.part.start();
+  private Driven told(CornerTask task, Drive.Result drive, Double brakeAtM, Double pressFactor) {
+    int start = task.part().start();
     double wide = 0;
     int wideAt = 0;
     double beyond = 0;
     int beyondAt = 0;
     int hardest = 0;
-    int outward = task.page.direction() == Side.LEFT ? -1 : 1;
-    for (int k = 0; k <= task.reach; k++) {
+    int outward = task.page().direction() == Side.LEFT ? -1 : 1;
+    for (int k = 0; k <= task.reach(); k++) {
       if (outward * drive.besideM()[k] > wide) {
         wide = outward * drive.besideM()[k];
         wideAt = k;
@@ -440,7 +215,7 @@ public final class PageDrive {
       beyond = Math.max(beyond, past);
     }
     return new Driven(
-        task.page.corner(),
+        task.page().corner(),
         beyond <= LEAST_BEYOND_M,
         lap.conditions().gripUsed() * drive.gripNeeded()[hardest],
         station(start, hardest),

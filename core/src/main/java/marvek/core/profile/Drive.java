@@ -1,5 +1,6 @@
 package marvek.core.profile;
 
+import java.util.Arrays;
 import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
 
@@ -110,7 +111,17 @@ public final class Drive {
       double lockedM,
       double lockedAtM,
       double spunM,
-      double spunAtM) {}
+      double spunAtM) {
+    /** How far beside its line the car gets, to either side [m]. */
+    public double widestM() {
+      return Arrays.stream(besideM).map(Math::abs).max().orElse(0);
+    }
+
+    /** The most that is asked for, as a share of the grip that the lap uses. */
+    public double hardest() {
+      return Arrays.stream(gripNeeded).max().orElse(0);
+    }
+  }
 
   /** What the tyres give of what is asked for: backward positive, shares of their grip. */
   private record Given(double asked, double forceN, double missingN) {}

@@ -4,7 +4,8 @@ import java.util.List;
 import java.util.Locale;
 import marvek.core.InvalidValueException;
 import marvek.core.conditions.Conditions;
-import marvek.core.drive.PageDrive;
+import marvek.core.drive.LiftStakes;
+import marvek.core.drive.ModelPedals;
 import marvek.core.drive.StakesRun;
 import marvek.core.light.Light;
 import marvek.core.mark.MarkChooser;
@@ -20,17 +21,19 @@ import marvek.core.profile.SpeedProfile;
  * values does not touch it, so that it is worth keeping while somebody tries values out.
  *
  * @param marks of the circuit, as they are seen on the lap
+ * @param pedalsWritten whether the pages have presses, phases and lifts, see {@link #withPedals()}
  */
 public record ModelReference(
     Reference.Basis basis,
     Conditions conditions,
     Lap lap,
     MarkChooser marks,
-    List<CornerPage> pages) {
-  /** Slower than this a car is as good as standing [m/s]. */
+    List<CornerPage> pages,
+    boolean pedalsWritten) {
   /** A car that does not get away within so many samples does not. */
   private static final int FROM_REST = 20;
 
+  /** Slower than this a car is as good as standing [m/s]. */
   private static final double STANDING_MPS = 1;
 
   public ModelReference {
@@ -47,26 +50,38 @@ public record ModelReference(
     Lap lap = moving(SpeedProfile.solve(basis.path(), basis.vehicle(), conditions));
     MarkChooser marks = marks(basis, conditions, lap);
     return new ModelReference(
-        basis, conditions, lap, marks, written(basis, conditions, lap, marks));
+        basis, conditions, lap, marks, plain(basis, conditions, lap, marks), false);
   }
 
-  /** The pages of another lap of the same road, vehicle and day. */
+  /** The pages of another lap of the same road, vehicle and day, written as far as these are. */
   List<CornerPage> written(Lap other) {
-    return written(basis, conditions, other, marks);
+    List<CornerPage> plain = plain(basis, conditions, other, marks);
+    return pedalsWritten ? withPedals(other, plain) : plain;
   }
 
-  private static List<CornerPage> written(
+  private static List<CornerPage> plain(
       Reference.Basis basis, Conditions conditions, Lap lap, MarkChooser marks) {
-    List<CornerPage> pages =
-        PageWriter.write(basis.circuit(), basis.vehicle(), conditions, lap, basis.corners(), marks);
-    return PageDrive.withPedals(lap, basis.circuit(), pages).stream()
-        .map(page -> Lift.on(page, marks))
-        .toList();
+    return PageWriter.write(
+        basis.circuit(), basis.vehicle(), conditions, lap, basis.corners(), marks);
+  }
+
+  /**
+   * The same with what both feet do on its pages, and lifts told by their marks: the slow part of
+   * the pages, for those that are shown.
+   */
+  public ModelReference withPedals() {
+    return pedalsWritten
+        ? this
+        : new ModelReference(basis, conditions, lap, marks, withPedals(lap, pages), true);
+  }
+
+  private List<CornerPage> withPedals(Lap of, List<CornerPage> plain) {
+    return ModelPedals.on(of, plain).stream().map(page -> Lift.on(page, marks)).toList();
   }
 
   /** What slips cost in each corner, in the order of the corners. */
   public List<Stakes> stakes() {
-    return PageDrive.withLifts(lap, basis.circuit(), pages, StakesRun.of(lap, pages));
+    return LiftStakes.on(lap, pages, StakesRun.of(lap, pages));
   }
 
   /** The marks of a circuit as they are seen on a lap, in the light of the conditions' hour. */

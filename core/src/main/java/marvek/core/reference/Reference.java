@@ -237,6 +237,11 @@ public record Reference(
    * @param own with the schools that the model's basis has
    */
   public static Reference of(ModelReference model, List<OwnValues> own) {
+    boolean works = own.stream().anyMatch(o -> o.presses() != null || o.phases() != null);
+    return driven(works ? model.withPedals() : model, own);
+  }
+
+  private static Reference driven(ModelReference model, List<OwnValues> own) {
     Basis basis = model.basis();
     Conditions conditions = model.conditions();
     Lap modelLap = model.lap();

@@ -41,7 +41,8 @@ class WrittenWorkTest {
 
   private static ModelReference model(Vehicle vehicle) {
     return ModelReference.on(
-        Reference.basis(MadeRoads.of(2, 1), vehicle, DAY, ChosenLine.FASTEST), DAY);
+            Reference.basis(MadeRoads.of(2, 1), vehicle, DAY, ChosenLine.FASTEST), DAY)
+        .withPedals();
   }
 
   private static Reference with(ModelReference model, OwnValues own) {

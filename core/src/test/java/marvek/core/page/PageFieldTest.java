@@ -37,7 +37,9 @@ class PageFieldTest {
       case PRESSES ->
           new PedalWork.Presses(
               MODEL.pedals().presses().stream().map(press -> press.times(0.9)).toList());
-      case PHASES -> new PedalWork.Phases(MODEL.pedals().phases().subList(1, 3));
+      case PHASES ->
+          new PedalWork.Phases(
+              List.of(new Phase(Phase.Kind.FLAT, MODEL.exit().trackOutM(), 100, null)));
       case GIVES_WAY -> GivesWay.NOTHING;
       case WORDS, NOTE -> "by the gate";
     };

@@ -37,6 +37,8 @@ class BasisCache {
   private final OnceCache<SetKey, Reference.Basis> keptSet = lines();
   private final OnceCache<DayKey, ModelReference> keptModels =
       new OnceCache<>(MOST_SAMPLES, (key, model) -> model.lap().size());
+  private final OnceCache<DayKey, ModelReference> keptWritten =
+      new OnceCache<>(MOST_SAMPLES, (key, model) -> model.lap().size());
   private final OnceCache<DayKey, List<Stakes>> keptStakes =
       new OnceCache<>(MOST_STAKES, (key, stakes) -> 1);
 
@@ -129,9 +131,15 @@ class BasisCache {
         new DayKey(basis, conditions), () -> ModelReference.on(basis, conditions));
   }
 
+  /** The same with both pedals on its pages, for those that are shown. */
+  ModelReference written(Reference.Basis basis, Conditions conditions) {
+    return keptWritten.get(
+        new DayKey(basis, conditions), () -> model(basis, conditions).withPedals());
+  }
+
   /** What slips cost on a basis in some conditions; worked out once for both. */
   List<Stakes> stakes(Reference.Basis basis, Conditions conditions) {
-    return keptStakes.get(new DayKey(basis, conditions), () -> model(basis, conditions).stakes());
+    return keptStakes.get(new DayKey(basis, conditions), () -> written(basis, conditions).stakes());
   }
 
   /** A basis is itself only: the same circuit read again is another one. */

@@ -118,7 +118,7 @@ public class Books {
     Reference.Basis basis =
         bases.get(circuitId, carId, draft, share -> progress.at(0.1 + 0.7 * share));
     progress.at(0.8);
-    Reference reference = Reference.of(bases.model(basis, draft.conditions()), draft.own());
+    Reference reference = Reference.of(bases.written(basis, draft.conditions()), draft.own());
     progress.at(0.85);
     ObjectNode document =
         RevisionJson.write(header, reference, bases.stakes(basis, draft.conditions()));
@@ -264,7 +264,7 @@ public class Books {
     ObjectNode document = parse(revision);
     Draft draft = draftOf(document);
     Reference.Basis basis = bases.get(revision.circuitId(), book(bookId).carId(), draft);
-    Reference reference = Reference.of(bases.model(basis, draft.conditions()), draft.own());
+    Reference reference = Reference.of(bases.written(basis, draft.conditions()), draft.own());
     return new Computed(document, reference, basis, draft.conditions());
   }
 
@@ -281,6 +281,11 @@ public class Books {
   /** What the model makes of a basis on a day; kept while it is asked for. */
   ModelReference model(Reference.Basis basis, Conditions conditions) {
     return bases.model(basis, conditions);
+  }
+
+  /** The same with both pedals on its pages. */
+  ModelReference written(Reference.Basis basis, Conditions conditions) {
+    return bases.written(basis, conditions);
   }
 
   /** What slips cost on a basis in some conditions. */
@@ -319,7 +324,7 @@ public class Books {
   /** Runs the model on a draft; nothing is stored. */
   public Computed tryOut(UUID bookId, Integer parent, Draft draft) {
     Reference.Basis basis = basis(book(bookId), draft);
-    Reference reference = Reference.of(bases.model(basis, draft.conditions()), draft.own());
+    Reference reference = Reference.of(bases.written(basis, draft.conditions()), draft.own());
     RevisionJson.Header header =
         new RevisionJson.Header(
             parent == null ? 1 : parent + 1,
@@ -352,7 +357,7 @@ public class Books {
     Book book = book(bookId);
     revisionOf(bookId, parent);
     Reference.Basis basis = basis(book, draft);
-    Reference reference = Reference.of(bases.model(basis, draft.conditions()), draft.own());
+    Reference reference = Reference.of(bases.written(basis, draft.conditions()), draft.own());
     RevisionJson.Header header =
         new RevisionJson.Header(
             parent + 1,

@@ -57,7 +57,8 @@ class CallController {
     Draft draft =
         Draft.read(
             body.conditions(), body.line(), body.lineOffsets_m(), body.ownValues(), body.setup());
-    Reference reference = Reference.on(books.basis(id, draft), draft.conditions(), draft.own());
+    Reference reference =
+        Reference.of(books.written(books.basis(id, draft), draft.conditions()), draft.own());
     List<CallView> calls =
         called(reference, pace, body.length() == null ? "m" : body.length()).stream()
             .map(

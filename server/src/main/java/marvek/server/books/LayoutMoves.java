@@ -93,7 +93,7 @@ public class LayoutMoves {
     Move move = between(book.circuitId(), circuitId);
     Draft draft = carried(old, move);
     Reference.Basis basis = bases.get(circuitId, book.carId(), draft);
-    Reference reference = Reference.of(bases.model(basis, draft.conditions()), draft.own());
+    Reference reference = Reference.of(bases.written(basis, draft.conditions()), draft.own());
     int version = circuits.facts(circuitId).version();
     RevisionJson.Header header =
         new RevisionJson.Header(
