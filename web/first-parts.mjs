@@ -7,7 +7,7 @@ const FIRST = {
   page: [
     'book/BookShell.svelte',
     'page/PageScreen.svelte',
-    'page/PedalLines.svelte',
+    'page/AsDriven.svelte',
     'strip/Knots.svelte',
   ],
   shelf: ['shelf/Shelf.svelte'],

@@ -33,6 +33,15 @@ export const PAGE_FIELDS = {
     row: 'what gives way',
     shown: 'brake.givesWay',
   },
+  feet: { kind: 'feet', name: 'Braking foot', row: 'braking foot', shown: 'feet' },
+  'gears.in': {
+    high: 12,
+    kind: 'gear',
+    low: 1,
+    name: 'Gear on the way in',
+    row: 'gear on the way in',
+    shown: 'gears.in',
+  },
   'gears.corner': {
     high: 12,
     kind: 'gear',
@@ -43,6 +52,20 @@ export const PAGE_FIELDS = {
     row: 'gear',
     said: '',
     shown: 'gears.corner',
+  },
+  'gears.out': {
+    high: 12,
+    kind: 'gear',
+    low: 1,
+    name: 'Gear on the way out',
+    row: 'gear on the way out',
+    shown: 'gears.out',
+  },
+  'gears.changes': {
+    kind: 'gear-changes',
+    name: 'Changes of gear',
+    row: 'changes of gear',
+    shown: 'gears.changes',
   },
   'look.at_m': {
     kind: 'station',

@@ -2838,6 +2838,11 @@ export interface components {
             use?: components["schemas"]["BookKerbUse"];
             useWet?: components["schemas"]["BookKerbUse"];
         };
+        /**
+         * @description which foot brakes and how: the left, the right, the right that has left the throttle and waits over the brake, the right that blips the throttle for each change down
+         * @enum {unknown}
+         */
+        BookFeet: "left" | "right" | "cover" | "heel-and-toe";
         BookForecastHour: {
             airTemperature_c: number;
             /** @description on the circuit's clocks */
@@ -2848,6 +2853,13 @@ export interface components {
             trackTemperature_c: number;
             windFrom_deg: number;
             windSpeed_mps: number;
+        };
+        /** @description a change of gear: where, to which, and what it is for; down for the corner, down to turn the car and up again at its apex, up at the limiter, well before it, or after the engine was held on it */
+        BookGearChange: {
+            at_m: number;
+            /** @enum {unknown} */
+            kind?: "down" | "rotation" | "up" | "short" | "limiter";
+            to: number;
         };
         /**
          * @description what is found anew for presses of one's own: the place to brake, the pressure, or nothing
@@ -3013,8 +3025,16 @@ export interface components {
             /** @description Sure of it */
             confidence?: number;
             corner: number;
+            /** @description Braking foot */
+            feet?: components["schemas"]["BookFeet"];
+            /** @description Changes of gear */
+            "gears.changes"?: components["schemas"]["BookGearChange"][];
             /** @description Gear */
             "gears.corner"?: number;
+            /** @description Gear on the way in */
+            "gears.in"?: number;
+            /** @description Gear on the way out */
+            "gears.out"?: number;
             /** @description Kerb at the apex */
             "kerbs.apex"?: components["schemas"]["BookKerbUse"];
             /** @description Kerb at the exit */
@@ -3086,11 +3106,18 @@ export interface components {
                 speed_mps: number;
                 trackOut_m: number;
             };
+            feet?: components["schemas"]["BookFeet"];
             from_m: number;
             gears: {
                 approach: number;
+                /** @description up to the next corner's first point */
+                changes?: components["schemas"]["BookGearChange"][];
                 corner: number;
                 downshifts_m: number[];
+                /** @description between turn-in and apex */
+                in?: number;
+                /** @description where the throttle is flat or the car out at the edge */
+                out?: number;
             };
             kerbs: {
                 apex: components["schemas"]["BookKerbUse"];
@@ -3936,8 +3963,27 @@ export interface components {
             changes: components["schemas"]["CornerGearsChange"][];
             /** Format: int32 */
             corner: number;
+            /** @description ways of braking for it; empty where it is not braked for */
+            feet: components["schemas"]["CornerGearsFeet"][];
             /** @description the gear that the model takes and its neighbours */
             inCorner: components["schemas"]["CornerGearsInCorner"][];
+            /** @description the same between turn-in and apex; empty where the one goes over into the other */
+            wayIn: components["schemas"]["CornerGearsBeside"][];
+            /** @description the same up to where the throttle is flat or the car out at the edge */
+            wayOut: components["schemas"]["CornerGearsBeside"][];
+        };
+        /** @description A gear beside the apex, with the apex's own there. */
+        CornerGearsBeside: {
+            beyondLimiter: boolean;
+            /** @description whether the model takes it */
+            chosen: boolean;
+            /** Format: int32 */
+            gear: number;
+            /**
+             * Format: double
+             * @description against the model's choice
+             */
+            lostS: number;
         };
         /** @description A change of gear. */
         CornerGearsChange: {
@@ -3959,8 +4005,29 @@ export interface components {
              * @description engine speed before it
              */
             rpm: number;
+            /**
+             * Format: double
+             * @description what it costs to change a tenth of the engine speed earlier; null where that
+             *          would be before the corner's slowest place
+             */
+            shortLostS?: number | null;
             /** Format: int32 */
             to: number;
+        };
+        /** @description A way of braking for the corner. */
+        CornerGearsFeet: {
+            /**
+             * Format: double
+             * @description how much later the foot may act
+             */
+            brakeLaterM: number;
+            /** @enum {string} */
+            feet: "LEFT" | "RIGHT" | "COVER" | "HEEL_AND_TOE";
+            /**
+             * Format: double
+             * @description against the day's foot
+             */
+            lostS: number;
         };
         /** @description Whether to change up once more before the brakes. */
         CornerGearsHoldOrChange: {

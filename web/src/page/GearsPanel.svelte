@@ -4,7 +4,9 @@
   import { gain } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
   import { usePage } from './page-context';
+  import { FEET } from './work-words';
   import type { CornerGears } from '../api/answers';
+  import type { Feet } from '../api/types';
   import type { Panels } from './panels.svelte';
 
   const { panels }: { panels: Panels } = $props();
@@ -22,6 +24,29 @@
   function moved({ chosen, brakeMovedM: metres }: CornerGears['inCorner'][number]): string {
     if (metres == null || Math.abs(metres) < 0.5) return chosen ? '' : 'the same';
     return `${preferences.lengthText(Math.abs(metres))} ${metres < 0 ? 'earlier' : 'later'}`;
+  }
+  const beside = $derived(
+    [
+      {
+        field: 'gears.in' as const,
+        title: 'On the way in',
+        gears: gears?.wayIn ?? [],
+        own: page().gears.in,
+      },
+      {
+        field: 'gears.out' as const,
+        title: 'On the way out',
+        gears: gears?.wayOut ?? [],
+        own: page().gears.out,
+      },
+    ].filter((where) => where.gears.length),
+  );
+  const spelled = (feet: CornerGears['feet'][number]['feet']) =>
+    feet.toLowerCase().replaceAll('_', '-') as Feet;
+  const ownFeet = $derived((page().sources.feet ?? 'model') === 'model' ? undefined : page().feet);
+  function later(metres: number): string {
+    if (Math.abs(metres) < 0.5) return 'brake where it stands';
+    return `brake ${preferences.lengthText(Math.abs(metres))} ${metres < 0 ? 'earlier' : 'later'}`;
   }
   function rear(asked: number): string {
     return asked > 1.02 ? `to ${Math.round(100 / asked)} % at first` : 'flat at once';
@@ -56,6 +81,58 @@
       {/each}
     </tbody>
   </table>
+  {#each beside as { field, title, gears: all, own } (field)}
+    <h2 class="figures pt-4 text-xl font-semibold">{title}</h2>
+    <ul data-beside={field}>
+      {#each all as held (held.gear)}
+        <li class="border-base-300 flex min-h-11 flex-wrap items-center gap-x-4 border-b">
+          <strong class="text-lg">{held.gear}</strong>
+          <span class="flex-1">
+            {#if held.chosen}the model's choice{:else}{held.beyondLimiter
+                ? 'on the limiter, '
+                : ''}<strong>{gain(held.lostS)}</strong>{/if}
+          </span>
+          {#if held.gear === own}
+            <span class="text-neutral text-sm">as the page has it</span>
+          {:else}
+            <button
+              class="btn btn-ghost font-normal"
+              onclick={() => book.setOwn(page().corner, field, held.chosen ? undefined : held.gear)}
+              >drive it so</button
+            >
+          {/if}
+        </li>
+      {/each}
+    </ul>
+  {/each}
+  {#if gears.feet.length}
+    <h2 class="figures pt-4 text-xl font-semibold">Which foot brakes</h2>
+    <ul data-feet>
+      {#each gears.feet as way (way.feet)}
+        <li class="border-base-300 flex min-h-11 flex-wrap items-center gap-x-4 border-b">
+          <strong class="w-56">{FEET[spelled(way.feet)]}</strong>
+          <span class="flex-1">{later(way.brakeLaterM)}, <strong>{gain(way.lostS)}</strong></span>
+          {#if ownFeet === spelled(way.feet)}
+            <button
+              class="btn btn-ghost font-normal"
+              onclick={() => book.setOwn(page().corner, 'feet', undefined)}
+              >as on the rest of the lap</button
+            >
+          {:else}
+            <button
+              class="btn btn-ghost font-normal"
+              onclick={() => book.setOwn(page().corner, 'feet', spelled(way.feet))}
+              >drive it so</button
+            >
+          {/if}
+        </li>
+      {/each}
+    </ul>
+    <p class="text-neutral text-sm">
+      Against the day's {book.history?.now.conditions?.pedalChange_s} s from throttle to brake. The lap
+      itself takes no account of a foot's way.
+    </p>
+  {/if}
   <h2 class="figures pt-4 text-xl font-semibold">Before the brakes: hold or change up?</h2>
   {#if gears.before}
     {@const b = gears.before}
@@ -83,6 +160,7 @@
           <th scope="col">where</th>
           <th scope="col">at</th>
           <th scope="col">drive lost</th>
+          <th scope="col">a tenth of the revs sooner</th>
         </tr>
       </thead>
       <tbody>
@@ -94,6 +172,7 @@
             <td>
               {#if change.free}free: grip is the limit there{:else}{change.costS.toFixed(2)} s{/if}
             </td>
+            <td>{change.shortLostS == null ? '–' : gain(change.shortLostS)}</td>
           </tr>
         {/each}
       </tbody>

@@ -295,7 +295,7 @@
       {:else}.{/if}
     </Line>
   {/if}
-  {#await import('./PedalLines.svelte') then { default: PedalLines }}<PedalLines />{/await}
+  {#await import('./AsDriven.svelte') then { default: AsDriven }}<AsDriven />{/await}
   <Line
     letter="E"
     shape="plain"

@@ -95,6 +95,7 @@ export function textAt(page: CornerPage, path: OwnField, w: FieldWriter): string
   if (isMark(path)) return markText(value);
   const { kind } = FIELDS[path];
   if (kind === 'presses') return percents(page.presses?.map((press) => press.peak_pct));
+  if (kind === 'gear-changes') return page.gears.changes?.map(({ to }) => to).join(', ') || 'none';
   if (kind === 'phases') return percents(page.phases?.map((phase) => phase.to_pct));
   if (kind === 'school') return page.line ? SCHOOLS[page.line].name : 'as the lap';
   if (kind === 'kerb-use') return KERB_USE[page.kerbs[path === 'kerbs.exit' ? 'exit' : 'apex']];

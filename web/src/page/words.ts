@@ -94,8 +94,10 @@ export const KERB_USE: Record<KerbUse, string> = {
 };
 
 /** The gears between, "5 · 4 · 3"; empty where nothing is skipped or changed. */
-export function gearsBetween(gears: CornerPage['gears']): string {
-  const { approach, corner } = gears;
+export function gearsBetween({
+  approach,
+  corner,
+}: Pick<CornerPage['gears'], 'approach' | 'corner'>): string {
   const count = Math.max(0, approach - corner - 1);
   return Array.from({ length: count }, (_, i) => approach - 1 - i).join(' · ');
 }

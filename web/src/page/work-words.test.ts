@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { workWords } from './work-words';
+import { gearWords, workWords } from './work-words';
 
 const place = (station: number) => `at ${station}`;
 
@@ -23,5 +23,24 @@ describe('what the feet do, in words', () => {
       presses: '',
       phases: 'lift to 50 % at 10, hold 15 % until at 80, 30 % at 81, flat at 99',
     });
+  });
+});
+
+describe('gears, in words', () => {
+  it('tells those that differ and what each change is for', () => {
+    const changes = [
+      { at_m: 10, to: 1, kind: 'rotation' as const },
+      { at_m: 50, to: 2, kind: 'up' as const },
+      { at_m: 80, to: 3, kind: 'short' as const },
+    ];
+    const gears = { approach: 4, in: 1, corner: 2, out: 3, downshifts_m: [10], changes };
+    expect(gearWords(gears, place)).toBe(
+      '1 in, 2 at the apex, 3 out; 1 from at 10, to turn in; 2 from at 50; 3 from at 80, short',
+    );
+  });
+
+  it('tells one gear once', () => {
+    const gears = { approach: 3, in: 3, corner: 3, out: 3, downshifts_m: [], changes: [] };
+    expect(gearWords(gears, place)).toBe('3 throughout');
   });
 });

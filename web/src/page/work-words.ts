@@ -1,4 +1,4 @@
-import type { Phase, Press } from '../api/types';
+import type { CornerPage, Feet, GearChange, Phase, Press } from '../api/types';
 import type { PedalWork } from '../strip/knots';
 
 type Place = (station: number) => string;
@@ -33,5 +33,36 @@ function phaseWords({ kind, at_m, to_pct, until_m }: Phase, place: Place): strin
       return `${whole(to_pct)} ${place(at_m)}`;
   }
 }
+
+/** Which foot brakes, in words. */
+export const FEET: Record<Feet, string> = {
+  left: 'left foot',
+  right: 'right foot',
+  cover: 'right foot, covered before',
+  'heel-and-toe': 'heel and toe',
+};
+
+const CHANGES: Record<NonNullable<GearChange['kind']>, string> = {
+  down: '',
+  rotation: ', to turn in',
+  up: '',
+  short: ', short',
+  limiter: ', held on the limiter',
+};
+
+/** The gears of a corner and where they are changed, in words; a page of old has fewer of them. */
+export function gearWords(
+  { corner, in: wayIn = corner, out = corner, changes = [] }: CornerPage['gears'],
+  place: Place,
+) {
+  const gears =
+    wayIn === corner && out === corner
+      ? `${corner} throughout`
+      : `${wayIn} in, ${corner} at the apex, ${out} out`;
+  return [gears, ...changes.map((change) => changeWords(change, place))].join('; ');
+}
+
+const changeWords = ({ at_m, to, kind }: GearChange, place: Place) =>
+  `${to} from ${place(at_m)}${kind ? CHANGES[kind] : ''}`;
 
 const whole = (pct: number) => `${Math.round(pct)} %`;

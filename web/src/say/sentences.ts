@@ -91,6 +91,8 @@ export const SENTENCES = {
   'own.turn-in-far':
     'A turn-in moved by more than {most_m} is another line: choose one, or move the apex. The line is moved by that much.',
   'refused.beyond-lap': '({at_m}) lies beyond the lap of {lap_m}',
+  'refused.change-outside':
+    "({at_m}) lies outside of this corner, from {first_m} to the next one's first point at {next_m}",
   'refused.double-apex': '(double-apex) needs a corner of at least {angle}° and {length_m}',
   'refused.far-from-corner':
     '({at_m}) lies {away_m} from its corner: is it meant for another corner?',
@@ -104,6 +106,8 @@ export const SENTENCES = {
     'has no position on this road from {from_m} to {to_m}: record a whole lap, outside of the pit lane',
   'refused.line-of-another-road':
     '({given} of them) are of another road: this one of {road_m} has {wanted}',
+  'refused.over-revs':
+    'would turn the engine at {rpm} rpm in gear {gear}, over its limiter of {limiter}: change down later',
   'refused.throttle-on-brake':
     '({at_m}) is before the brake is off at {off_m}: one foot cannot do both',
   'refused.wider-than-road':

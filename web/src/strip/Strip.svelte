@@ -110,12 +110,13 @@
     <Car />
     <OtherLines {lines} />
     <Marks {page} />
-    <Plates {page} {wanted} {onmove} {answer} onhold={(on) => (held = on ? own : undefined)} />
     {#if onwork}
+      <!-- Below the plates: where both are, the plate is taken. -->
       {#await import('./Knots.svelte') then { default: Knots }}
         <Knots {work} {onwork} onhold={(on) => (held = on ? own : undefined)} />
       {/await}
     {/if}
+    <Plates {page} {wanted} {onmove} {answer} onhold={(on) => (held = on ? own : undefined)} />
     {#if scatters.length}<ScatterTicks {scatters} />{/if}
     {#if others}<OtherPlates
         plates={others.plates}

@@ -59,6 +59,30 @@ class PedalsJourneyTest {
     browser.seeText("[data-work=presses]", "9 %");
   }
 
+  /** A short shift out of the drop, and the left foot: their cost, the card's page and the laps. */
+  @Test
+  void gearsAreChangedAndFeetChosenAsTheDriverDoes() {
+    browser.open(book + "/corner/11");
+    browser.seeText("[data-gear-work]", "3 throughout");
+    browser.click("[data-own-gears] summary");
+    browser.type("input[aria-label='Gear on the way out']", "4");
+    browser.seeText("[data-gear-work]", "3 at the apex, 4 out");
+    browser.seeText("[data-gear-work]", "short");
+    browser.seeText("aside", "slower");
+    browser.choose("[data-own-gears] [data-feet]", "left");
+    browser.seeText("[data-gear-work]", "left foot");
+
+    browser.type("input[aria-label^='Change 1, to which gear']", "1");
+    browser.seeText("[data-own-gears] [role=alert]", "would turn the engine");
+    browser.type("input[aria-label^='Change 1, past the apex']", "-400");
+    browser.seeText("[data-own-gears] [role=alert]", "lies outside of this corner");
+    browser.seeText("[data-gear-work]", "4 out");
+
+    browser.press("Gears");
+    browser.seeText("[data-beside='gears.out']", "as the page has it");
+    browser.seeText("[data-feet]", "as on the rest of the lap");
+  }
+
   /** A half lift where the model stays flat goes on the page, the card and the lap as spoken. */
   @Test
   void aHalfLiftIsAPointAsGoodAsABrakePoint() {

@@ -7,8 +7,10 @@ import java.util.Set;
 import java.util.TreeMap;
 import marvek.core.InvalidValueException;
 import marvek.core.circuit.Kerb;
+import marvek.core.conditions.Footwork;
 import marvek.core.line.School;
 import marvek.core.page.CornerPage;
+import marvek.core.page.GearChanges;
 import marvek.core.page.GivesWay;
 import marvek.core.page.OwnValues;
 import marvek.core.page.PageField;
@@ -68,7 +70,9 @@ public final class OwnValuesJson {
       case SCHOOL -> p.oneOf(name, School.class, null);
       case KERB_USE -> p.oneOf(name, Kerb.Use.class, null);
       case PRESSES -> PedalWorkJson.presses(p, name);
+      case GEAR_CHANGES -> GearsJson.changes(p, name);
       case PHASES -> PedalWorkJson.phases(p, name);
+      case FEET -> p.oneOf(name, Footwork.class, null);
       case GIVES_WAY -> p.oneOf(name, GivesWay.class, null);
       case GEAR, OF_FIVE -> p.has(name) ? p.integer(name) : null;
       case WORDS, NOTE -> p.text(name, null);
@@ -117,6 +121,8 @@ public final class OwnValuesJson {
   private static void put(ObjectNode node, String name, Object value) {
     if (value instanceof PedalWork.Presses presses) {
       node.set(name, PedalWorkJson.write(presses));
+    } else if (value instanceof GearChanges changes) {
+      node.set(name, GearsJson.write(changes));
     } else if (value instanceof PedalWork.Phases phases) {
       node.set(name, PedalWorkJson.write(phases));
     } else if (value != null) {

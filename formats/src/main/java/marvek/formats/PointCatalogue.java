@@ -86,7 +86,9 @@ public final class PointCatalogue {
       switch (field.quantity()) {
         case SCHOOL -> described.put("$ref", "#/$defs/school");
         case PRESSES -> listOf(described, "press");
+        case GEAR_CHANGES -> listOf(described, "gearChange");
         case PHASES -> listOf(described, "phase");
+        case FEET -> described.put("$ref", "#/$defs/feet");
         case GIVES_WAY -> described.put("$ref", "#/$defs/givesWay");
         case KERB_USE -> described.put("$ref", "#/$defs/kerbUse");
         case WORDS, NOTE ->

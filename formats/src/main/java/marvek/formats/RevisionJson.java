@@ -99,10 +99,8 @@ public final class RevisionJson {
         .put("offset_m", metres(p.approach().offsetM()))
         .put("speed_mps", speed(p.approach().speedMps()));
     brake(node.putObject("brake"), p.brake());
-    ObjectNode gears = node.putObject("gears");
-    gears.put("approach", p.gears().approach()).put("corner", p.gears().corner());
-    ArrayNode downshifts = gears.putArray("downshifts_m");
-    p.gears().downshiftsM().forEach(s -> downshifts.add(metres(s)));
+    node.put("feet", Spelled.of(p.feet()));
+    GearsJson.write(node.putObject("gears"), p.gears());
     ObjectNode turnIn = node.putObject("turnIn");
     turnIn.put("at_m", metres(p.turnIn().atM())).put("speed_mps", speed(p.turnIn().speedMps()));
     mark(turnIn, "target", p.turnIn().target());

@@ -106,24 +106,23 @@ public final class CallOuts {
         pieces.add(new Piece(flat ? "Flat." : "Lift.", 0));
       } else {
         String words = SpokenMark.lift(page.lift(), metresPerUnit);
-        pieces.add(new Piece(Character.toUpperCase(words.charAt(0)) + words.substring(1) + ".", 0));
+        pieces.add(new Piece(sentence(words), 0));
       }
     }
     if (page.gears().corner() != page.gears().approach()) {
-      pieces.add(new Piece(gear(page.gears().corner()) + " gear.", 2));
+      pieces.add(new Piece(sentence(SpokenGears.gear(page.gears().corner()) + " gear"), 2));
     }
+    SpokenGears.wayIn(page).ifPresent(words -> pieces.add(new Piece(sentence(words), 2)));
     pieces.add(new Piece(page.direction() == Side.LEFT ? "Left." : "Right.", 3));
     for (String words : SpokenMark.ownPoints(page, metresPerUnit, said)) {
-      pieces.add(new Piece(Character.toUpperCase(words.charAt(0)) + words.substring(1) + ".", 2));
+      pieces.add(new Piece(sentence(words), 2));
     }
     return new Wish(page.corner(), brakes ? 0 : 1, pointM, secondsAt(pointM), pieces);
   }
 
-  private static final List<String> ORDINALS =
-      List.of("First", "Second", "Third", "Fourth", "Fifth", "Sixth", "Seventh", "Eighth");
-
-  private static String gear(int number) {
-    return number <= ORDINALS.size() ? ORDINALS.get(number - 1) : "Gear " + number;
+  /** A sentence of its own. */
+  private static String sentence(String words) {
+    return Character.toUpperCase(words.charAt(0)) + words.substring(1) + ".";
   }
 
   /** What matters in the corner itself, before its apex; empty where nothing does. */
@@ -138,6 +137,7 @@ public final class CallOuts {
       boolean used = page.kerbs().exit() != Kerb.Use.NONE;
       pieces.add(new Piece(used ? "Use the exit kerb." : "Leave the exit kerb.", 2));
     }
+    SpokenGears.wayOut(page).ifPresent(words -> pieces.add(new Piece(sentence(words), 2)));
     if (pieces.isEmpty()) {
       return Optional.empty();
     }

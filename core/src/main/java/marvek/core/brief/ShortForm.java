@@ -1,8 +1,10 @@
 package marvek.core.brief;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import marvek.core.circuit.Kerb;
 import marvek.core.page.CornerPage;
 import marvek.core.page.PageField;
@@ -12,9 +14,6 @@ import marvek.core.page.PageField;
  * one thing to think of.
  */
 public record ShortForm(int corner, String words) {
-  private static final List<String> GEARS =
-      List.of("first", "second", "third", "fourth", "fifth", "sixth", "seventh", "eighth");
-
   /**
    * The lap in its order.
    *
@@ -31,7 +30,13 @@ public record ShortForm(int corner, String words) {
   private static String words(
       CornerPage page, double metresPerUnit, Function<PageField, String> said) {
     String name = page.name().isBlank() ? "Turn " + page.corner() : page.name();
-    String gear = gear(page.gears().corner());
+    String gear =
+        Stream.of(
+                SpokenGears.wayIn(page),
+                Optional.of(SpokenGears.gear(page.gears().corner())),
+                SpokenGears.wayOut(page))
+            .flatMap(Optional::stream)
+            .collect(Collectors.joining(", "));
     String think = think(page);
     return name
         + ": "
@@ -53,10 +58,6 @@ public record ShortForm(int corner, String words) {
     }
     String mark = SpokenMark.of(page.brake().target(), metresPerUnit);
     return mark.isEmpty() ? "brake" : mark;
-  }
-
-  private static String gear(int number) {
-    return number <= GEARS.size() ? GEARS.get(number - 1) : "gear " + number;
   }
 
   /** The one thing: what is forbidden before what is late before what is there to be used. */

@@ -1,5 +1,7 @@
 package marvek.core.drive;
 
+import marvek.core.profile.Lap;
+
 /**
  * The points of a corner in metres from the beginning of the part that is driven.
  *
@@ -18,6 +20,11 @@ record CornerPoints(
     double firstM,
     double fullM,
     double approachMps) {
+
+  /** Where the throttle is shut: who covers the brake has it shut before he acts. */
+  double shutM(Lap lap) {
+    return actM - approachMps * lap.footwork().offBeforeS();
+  }
 
   boolean brakes() {
     return brakeM < Double.POSITIVE_INFINITY;

@@ -123,9 +123,13 @@ final class KnotPedals implements Feet {
       while (next < work.phases().size() && metres(work.phases().get(next).atM()) < on) {
         phase(work.phases().get(next++));
       }
-      throttle.to(on, throttle.lastShare(1));
-      throttle.to(on, 0);
-      throttle.to(metres(press.offM()), 0);
+      double speed = lap.speedAt(lap.path().road().indexOf(press.onM()));
+      double shut = on - speed * lap.footwork().offBeforeS();
+      throttle.to(shut, throttle.lastShare(1));
+      throttle.to(shut, 0);
+      if (!lap.footwork().hasBothPedals()) {
+        throttle.to(metres(press.offM()), 0);
+      }
     }
     while (next < work.phases().size()) {
       phase(work.phases().get(next++));

@@ -124,7 +124,7 @@ final class ModelWork {
     double wantedMps = lap.speedAt(road.wrap(part.start() + meets));
     Drive.Part upTo = new Drive.Part(part.start(), meets, part.fromM(), part.toM());
     double low = LEAST_PEAK;
-    double high = 1;
+    double high = trace.mostPeakShare();
     for (int h = 0; h < HALVINGS; h++) {
       double peak = (low + high) / 2;
       boolean tooFast =

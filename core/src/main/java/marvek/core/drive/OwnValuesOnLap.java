@@ -32,20 +32,20 @@ public final class OwnValuesOnLap {
   private final Road road;
   private final double[] cap;
   private final boolean[] noDrive;
-  private final int[] gear;
+  private final OwnGears gears;
   private final List<Remark> remarks = new ArrayList<>();
 
-  private OwnValuesOnLap(Lap base) {
+  private OwnValuesOnLap(Lap base, List<CornerPage> pages) {
     this.base = base;
     this.road = base.path().road();
     this.cap = new double[base.size()];
     Arrays.fill(cap, Double.POSITIVE_INFINITY);
     this.noDrive = new boolean[base.size()];
-    this.gear = new int[base.size()];
+    this.gears = new OwnGears(base, pages);
   }
 
   public static Limits of(Lap base, List<CornerPage> pages, List<OwnValues> own) {
-    OwnValuesOnLap worker = new OwnValuesOnLap(base);
+    OwnValuesOnLap worker = new OwnValuesOnLap(base, pages);
     for (OwnValues values : own) {
       for (CornerPage page : pages) {
         if (page.corner() == values.corner()) {
@@ -57,7 +57,8 @@ public final class OwnValuesOnLap {
         ProfileOptions.NONE
             .withSpeedCap(worker.cap)
             .withNoDrive(worker.noDrive)
-            .withHeldGear(worker.gear);
+            .withHeldGear(worker.gears.held(own));
+    worker.remarks.addAll(worker.gears.remarks());
     return new Limits(options, worker.remarks);
   }
 
@@ -70,9 +71,6 @@ public final class OwnValuesOnLap {
     }
     if (own.throttleFirstM() != null) {
       throttle(page, own.throttleFirstM());
-    }
-    if (own.cornerGear() != null) {
-      cornerGear(page, own.cornerGear());
     }
   }
 
@@ -148,21 +146,6 @@ public final class OwnValuesOnLap {
     int span = road.samples(later);
     for (int k = 0; k < span; k++) {
       noDrive[road.wrap(from + k)] = true;
-    }
-  }
-
-  private void cornerGear(CornerPage page, int wanted) {
-    if (wanted > base.driveline().gears()) {
-      remark(page, "gears.corner", Sentence.of("own.no-such-gear", "gear", wanted));
-      return;
-    }
-    int slowest = road.indexOf(page.lowestSpeedAtM());
-    int reach = road.samples(8);
-    for (int k = -reach; k <= 2 * reach; k++) {
-      gear[road.wrap(slowest + k)] = wanted;
-    }
-    if (base.speedAt(slowest) > base.driveline().limiterSpeedMps(wanted)) {
-      remark(page, "gears.corner", Sentence.of("own.beyond-limiter", "gear", wanted));
     }
   }
 

@@ -100,14 +100,15 @@ public final class PageDrive {
     CornerPage page = pages.get(number);
     boolean pressures =
         own.stream().anyMatch(o -> o.corner() == page.corner() && OwnFeet.changesPressures(o));
-    CornerTask task =
-        tasks.task(number, pressures ? CornerTasks.LONG_RUN_UP_M : CornerTasks.RUN_UP_M);
-    PedalTrace trace = PedalTrace.of(lap, used, task.part(), task.points());
+    Lap footed = footed(page, own);
+    CornerTasks of = footed == lap ? tasks : new CornerTasks(footed, pages);
+    CornerTask task = of.task(number, pressures ? CornerTasks.LONG_RUN_UP_M : CornerTasks.RUN_UP_M);
+    PedalTrace trace = PedalTrace.of(footed, used, task.part(), task.points());
     if (own.stream().noneMatch(o -> o.corner() == page.corner())) {
       driven.add(told(task, Drive.of(lap, used, trace, task.corner()), null, null));
       return false;
     }
-    OwnFeet feet = OwnFeet.of(lap, used, task.part(), trace, task.points(), task.slowest());
+    OwnFeet feet = OwnFeet.of(footed, used, task.part(), trace, task.points(), task.slowest());
     for (OwnValues values : own) {
       feet = values.corner() == page.corner() ? feet.with(page, values) : feet;
     }
@@ -137,6 +138,15 @@ public final class PageDrive {
               : shareOf(lap.speedAt(i), asLap.speedsMps()[k], drivenMps);
     }
     return true;
+  }
+
+  /** The lap of somebody who brakes for a corner with a foot of his own. */
+  private Lap footed(CornerPage page, List<OwnValues> own) {
+    return own.stream()
+        .filter(o -> o.corner() == page.corner() && o.feet() != null)
+        .findFirst()
+        .map(o -> lap.footed(o.feet()))
+        .orElse(lap);
   }
 
   /**

@@ -121,7 +121,7 @@ final class PedalTrace implements Pedals {
     double buildUpS = lap.conditions().brakeBuildUpS();
     for (int k = 0; k < pressure.length; k++) {
       double at = (k + 0.5) * stepM;
-      if (at >= points.actM() && at < points.releaseM()) {
+      if (at >= points.shutM(lap) && at < points.releaseM()) {
         foot[k] = 0;
       }
       if (at >= points.actM() && at < fittedM) {

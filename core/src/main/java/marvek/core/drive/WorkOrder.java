@@ -3,10 +3,11 @@ package marvek.core.drive;
 import java.util.List;
 import marvek.core.InvalidValueException;
 import marvek.core.circuit.Road;
+import marvek.core.conditions.Footwork;
+import marvek.core.page.CornerPage;
 import marvek.core.page.Knot;
 import marvek.core.page.OwnValues;
 import marvek.core.page.PageField;
-import marvek.core.page.PedalWork;
 import marvek.core.page.Phase;
 import marvek.core.page.Press;
 import marvek.core.say.Sentence;
@@ -24,18 +25,21 @@ public final class WorkOrder {
   /**
    * Checks what a driver has written for a corner.
    *
-   * @param work that his stands in the place of
+   * @param page that his stands in the place of
    * @throws InvalidValueException naming the knot that cannot be
    */
-  public static void check(Road road, PedalWork work, OwnValues own) {
+  public static void check(Road road, CornerPage page, OwnValues own) {
     WorkOrder worker = new WorkOrder(road);
     if (own.presses() != null) {
       worker.presses(own.presses().list());
     }
     if (own.phases() != null) {
       worker.phases(own.phases().list());
-      List<Press> presses = own.presses() == null ? work.presses() : own.presses().list();
-      worker.oneFoot(presses, own.phases().list());
+      List<Press> presses = own.presses() == null ? page.pedals().presses() : own.presses().list();
+      Footwork feet = own.feet() == null ? page.feet() : own.feet();
+      if (!feet.hasBothPedals()) {
+        worker.oneFoot(presses, own.phases().list());
+      }
       worker.comesBack(presses, own.phases().list());
     }
   }

@@ -81,6 +81,13 @@ final class WorkTrace {
     return Math.min(built, (begin + points.releaseM()) / 2);
   }
 
+  /** As much pressure as the tyres hold where it has built up, as a share of full. */
+  double mostPeakShare() {
+    int i = road.wrap(part.start() + road.samples(brakes.fromM()));
+    double mostN = -lap.leastTyreForceAt(i) - lap.closedThrottleNAt(i);
+    return Math.max(0, Math.min(1, mostN / lap.vehicle().brakes().maxForceN()));
+  }
+
   /** The first knot lies no sooner: the lap's speed is met again there, as by its feet. */
   private double soonestM() {
     double wayM = PedalTrace.FITTED_SHARE * (points.releaseM() - points.brakeM());

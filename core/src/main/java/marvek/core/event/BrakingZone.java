@@ -22,6 +22,12 @@ public record BrakingZone(int begin, int end, double speedLossMps) {
   /** A lift shorter than this within a zone does not end it. */
   private static final double BRIDGED_M = 8;
 
+  /** What the lap gains is that on the way which comes out: nearly, after so many rounds. */
+  private static final int ROUNDS = 2;
+
+  /** How hard a zone begins is read off its first part of so long. */
+  private static final double SOON_S = 0.5;
+
   /** What is left of the zone from a sample within it on. */
   public BrakingZone from(int sample, Lap lap) {
     return new BrakingZone(sample, end, lap.speedAt(sample) - lap.speedAt(end));
@@ -77,10 +83,36 @@ public record BrakingZone(int begin, int end, double speedLossMps) {
     return road.wrapStation(road.stationAt(begin) - actingWayM(lap));
   }
 
-  /** Way covered before it while the foot moves and half the pressure builds up. */
+  /**
+   * Way from where the driver acts to where the lap brakes, so that the pressure of the lap brings
+   * him back to its speed. While the foot moves and half the pressure builds up, for a time {@code
+   * T}, he slows by {@code a_c} where the lap still gains {@code a_l}; what he is slower then he
+   * need not brake. In constant accelerations, {@code a_b} under brakes: {@code v T (a_b - a_c) /
+   * (a_b + a_l)}; none where a closed throttle slows as much as the lap brakes.
+   */
   public double actingWayM(Lap lap) {
+    Road road = lap.path().road();
+    double v = lap.speedAt(begin);
     double seconds = lap.conditions().pedalChangeS() + lap.conditions().brakeBuildUpS() / 2;
-    return lap.speedAt(begin) * seconds;
+    int soon = road.wrap(begin + Math.max(1, road.samples(SOON_S * v)));
+    int in = road.ahead(begin, soon) < road.ahead(begin, end) ? soon : end;
+    double brakes = -accelerationMps2(lap, begin, in);
+    double resistanceN = lap.forces().resistanceN(begin, v * v);
+    double coasts = (resistanceN + lap.closedThrottleNAt(begin)) / lap.forces().massKg();
+    double wayM = v * seconds;
+    for (int round = 0; round < ROUNDS && brakes > coasts; round++) {
+      int before = road.wrap(begin - Math.max(1, road.samples(wayM)));
+      // Where the throttle is shut before, nothing is lost while the foot moves.
+      double gains = Math.max(-coasts, accelerationMps2(lap, before, begin));
+      wayM = v * seconds * (brakes - coasts) / (brakes + gains);
+    }
+    // Where the zone begins is known to a step of the road: a step early costs less than one late.
+    return (brakes > coasts ? wayM : 0) + road.stepM();
+  }
+
+  private static double accelerationMps2(Lap lap, int from, int to) {
+    double seconds = lap.timeBetween(from, to);
+    return seconds > 0 ? (lap.speedAt(to) - lap.speedAt(from)) / seconds : 0;
   }
 
   private static int offBrakes(Lap lap) {

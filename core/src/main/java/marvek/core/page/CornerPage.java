@@ -5,6 +5,7 @@ import java.util.Map;
 import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Side;
 import marvek.core.circuit.TrackLimits;
+import marvek.core.conditions.Footwork;
 import marvek.core.mark.MarkReference;
 
 /**
@@ -14,6 +15,7 @@ import marvek.core.mark.MarkReference;
  * @param timeS from the brake point (without one: turn-in) to the next corner's
  * @param confidence 0 (never driven) to 5, as the driver sees it; null if not said
  * @param pedals what the feet do, in driving order
+ * @param feet which foot brakes
  * @param lift where the throttle closes without a brake; null where it does not
  * @param points places that the driver gave and the model knows nothing of
  * @param sources where each value comes from, by its name in the book format; the model where
@@ -35,6 +37,7 @@ public record CornerPage(
     Limits limits,
     Throttle throttle,
     PedalWork pedals,
+    Footwork feet,
     Lift lift,
     Exit exit,
     double timeS,
@@ -94,13 +97,42 @@ public record CornerPage(
     }
   }
 
-  public record Gears(int approach, int corner, List<Double> downshiftsM) {
+  /**
+   * Gears by their numbers.
+   *
+   * @param approach before the corner's first point
+   * @param in on the way in, between turn-in and apex
+   * @param corner at the slowest place
+   * @param out where the throttle is flat or the car out at the edge
+   * @param downshiftsM places of the changes down on the way in
+   * @param changes all of them up to the next corner's first point
+   */
+  public record Gears(
+      int approach,
+      int in,
+      int corner,
+      int out,
+      List<Double> downshiftsM,
+      List<GearChange> changes) {
     public Gears {
       downshiftsM = List.copyOf(downshiftsM);
+      changes = List.copyOf(changes);
     }
 
-    Gears in(int gear) {
-      return new Gears(approach, gear, downshiftsM);
+    Gears atEntry(int gear) {
+      return new Gears(approach, gear, corner, out, downshiftsM, changes);
+    }
+
+    Gears atApex(int gear) {
+      return new Gears(approach, in, gear, out, downshiftsM, changes);
+    }
+
+    Gears atExit(int gear) {
+      return new Gears(approach, in, corner, gear, downshiftsM, changes);
+    }
+
+    Gears changed(GearChanges others) {
+      return new Gears(approach, in, corner, out, downshiftsM, others.list());
     }
   }
 
@@ -204,6 +236,7 @@ public record CornerPage(
     private Kerbs kerbs;
     private Throttle throttle;
     private PedalWork pedals;
+    private Footwork feet;
     private Lift lift;
     private Exit exit;
     private double timeS;
@@ -225,6 +258,7 @@ public record CornerPage(
       kerbs = page.kerbs;
       throttle = page.throttle;
       pedals = page.pedals;
+      feet = page.feet;
       lift = page.lift;
       exit = page.exit;
       timeS = page.timeS;
@@ -278,6 +312,11 @@ public record CornerPage(
 
     public Builder pedals(PedalWork value) {
       pedals = value;
+      return this;
+    }
+
+    public Builder feet(Footwork value) {
+      feet = value;
       return this;
     }
 
@@ -343,6 +382,7 @@ public record CornerPage(
           page.limits,
           throttle,
           pedals,
+          feet,
           lift,
           exit,
           timeS,

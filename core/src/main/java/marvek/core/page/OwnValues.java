@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import marvek.core.InvalidValueException;
 import marvek.core.circuit.Kerb;
+import marvek.core.conditions.Footwork;
 import marvek.core.line.School;
 import marvek.core.page.CornerPage.Source;
 
@@ -72,6 +73,31 @@ public record OwnValues(
 
   public Integer cornerGear() {
     return (Integer) get(PageField.GEAR);
+  }
+
+  /** Which foot brakes; null for the lap's. */
+  public Footwork feet() {
+    return (Footwork) get(PageField.FEET);
+  }
+
+  /** The gear on the way in; null for the model's. */
+  public Integer gearIn() {
+    return (Integer) get(PageField.GEAR_IN);
+  }
+
+  /** The gear on the way out; null for the model's. */
+  public Integer gearOut() {
+    return (Integer) get(PageField.GEAR_OUT);
+  }
+
+  /** Changes of gear up to the next corner; null for the model's. */
+  public GearChanges gearChanges() {
+    return (GearChanges) get(PageField.GEAR_CHANGES);
+  }
+
+  /** Whether any of the corner's gears or changes is the driver's own. */
+  public boolean hasGears() {
+    return cornerGear() != null || gearIn() != null || gearOut() != null || gearChanges() != null;
   }
 
   public Double turnInM() {
@@ -206,6 +232,22 @@ public record OwnValues(
 
     public Builder cornerGear(Integer value) {
       return put(PageField.GEAR, value);
+    }
+
+    public Builder feet(Footwork value) {
+      return put(PageField.FEET, value);
+    }
+
+    public Builder gearIn(Integer value) {
+      return put(PageField.GEAR_IN, value);
+    }
+
+    public Builder gearOut(Integer value) {
+      return put(PageField.GEAR_OUT, value);
+    }
+
+    public Builder gearChanges(GearChanges value) {
+      return put(PageField.GEAR_CHANGES, value);
     }
 
     public Builder turnInM(Double value) {

@@ -6,6 +6,7 @@ import java.util.function.BiFunction;
 import java.util.function.Function;
 import marvek.core.InvalidValueException;
 import marvek.core.circuit.Kerb;
+import marvek.core.conditions.Footwork;
 
 /**
  * The one list of what a page can hold of a driver's own, in the order in which it is written.
@@ -28,13 +29,33 @@ public enum PageField {
       p -> new PedalWork.Presses(p.pedals().presses()),
       (p, v) -> p.but().pedals(p.pedals().with((PedalWork.Presses) v)).build()),
   GIVES_WAY("brake.givesWay", Quantity.GIVES_WAY, Heir.FIRST),
+  FEET(
+      "feet",
+      Quantity.FEET,
+      Heir.ANY,
+      CornerPage::feet,
+      (p, v) -> p.but().feet((Footwork) v).build()),
+  GEAR_IN(
+      "gears.in",
+      Quantity.GEAR,
+      Heir.FIRST,
+      p -> p.gears().in(),
+      (p, v) -> p.but().gears(p.gears().atEntry((Integer) v)).build()),
   GEAR(
       "gears.corner",
       Quantity.GEAR,
       Heir.MIDDLE,
       0.5,
       p -> p.gears().corner(),
-      (p, v) -> p.but().gears(p.gears().in((Integer) v)).build()),
+      (p, v) -> p.but().gears(p.gears().atApex((Integer) v)).build()),
+  GEAR_OUT(
+      "gears.out",
+      Quantity.GEAR,
+      Heir.LAST,
+      p -> p.gears().out(),
+      (p, v) -> p.but().gears(p.gears().atExit((Integer) v)).build()),
+  GEAR_CHANGES(
+      "gears.changes", Quantity.GEAR_CHANGES, Heir.LAST, p -> new GearChanges(p.gears().changes())),
   LOOK("look.at_m", Quantity.STATION, Heir.FIRST),
   LOOK_MARK("look.mark", Quantity.WORDS, Heir.FIRST),
   LOOK_WORDS("look.words", Quantity.WORDS, Heir.FIRST),

@@ -24,7 +24,6 @@ import marvek.core.mark.TimeCount;
 import marvek.core.page.CornerPage.Apex;
 import marvek.core.page.CornerPage.ApexKind;
 import marvek.core.page.CornerPage.BrakeStyle;
-import marvek.core.profile.GearPlan;
 import marvek.core.profile.Lap;
 import marvek.core.vehicle.Vehicle;
 
@@ -128,7 +127,7 @@ public final class PageWriter {
         corner.toM(),
         new CornerPage.Approach(path.offsetAt(begin), lap.speedAt(begin)),
         brake(at, events),
-        gears(at),
+        gears(at, nextBegin),
         turnIn(at, events),
         trailBrake(at),
         apexes(at),
@@ -136,6 +135,7 @@ public final class PageWriter {
         limits(at),
         throttle(at),
         PedalWork.NONE,
+        lap.footwork(),
         null,
         new CornerPage.Exit(
             road.stationAt(at.trackOut()),
@@ -211,20 +211,16 @@ public final class PageWriter {
     return initialPct >= HARD_PCT ? BrakeStyle.HARD : BrakeStyle.SQUEEZE;
   }
 
-  private CornerPage.Gears gears(CornerEvents at) {
-    int begin = at.begin();
-    int span = road.ahead(begin, at.slowest()) + road.samples(5);
-    List<Double> downshifts = new ArrayList<>();
-    for (GearPlan.Change change : lap.gearChanges()) {
-      boolean passed = !road.closed() && change.sample() < begin;
-      if (change.to() < change.from() && !passed && road.ahead(begin, change.sample()) <= span) {
-        downshifts.add(road.stationAt(change.sample()));
-      }
-    }
-    double start = road.stationAt(begin);
-    downshifts.sort(Comparator.comparingDouble(s -> road.distance(start, s)));
-    int before = road.wrap(begin - 1);
-    return new CornerPage.Gears(lap.gearAt(before), lap.gearAt(at.slowest()), downshifts);
+  private CornerPage.Gears gears(CornerEvents at, int nextBegin) {
+    GearPlaces places =
+        GearPlaces.of(
+            road,
+            road.stationAt(at.turnIn()),
+            road.stationAt(at.slowest()),
+            throttle(at),
+            road.stationAt(at.trackOut()),
+            nextBegin);
+    return GearReader.of(lap, at.begin(), at.slowest(), nextBegin, places);
   }
 
   private CornerPage.TurnIn turnIn(CornerEvents at, List<TimeCount.Event> events) {

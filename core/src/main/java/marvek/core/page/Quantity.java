@@ -4,6 +4,7 @@ import java.util.function.DoubleUnaryOperator;
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
 import marvek.core.circuit.Kerb;
+import marvek.core.conditions.Footwork;
 import marvek.core.line.School;
 
 /** What sort of thing a value of a page is; SI units. */
@@ -26,6 +27,10 @@ public enum Quantity {
   KERB_USE(Kerb.Use.class, Double.NaN, Double.NaN),
   /** A way through a corner. */
   SCHOOL(School.class, Double.NaN, Double.NaN),
+  /** Which foot brakes. */
+  FEET(Footwork.class, Double.NaN, Double.NaN),
+  /** Changes of gear. */
+  GEAR_CHANGES(GearChanges.class, Double.NaN, Double.NaN),
   /** Presses of the brake. */
   PRESSES(PedalWork.Presses.class, Double.NaN, Double.NaN),
   /** Phases of the throttle. */
@@ -85,6 +90,8 @@ public enum Quantity {
       presses.check(field);
     } else if (value instanceof PedalWork.Phases phases) {
       phases.check(field);
+    } else if (value instanceof GearChanges changes) {
+      changes.check(field);
     } else if (this == STATION) {
       Require.notNegative(field, (Double) value);
     } else if (value instanceof Number number) {
@@ -107,6 +114,9 @@ public enum Quantity {
     }
     if (value instanceof PedalWork.Phases phases) {
       return phases.moved(station);
+    }
+    if (value instanceof GearChanges changes) {
+      return changes.moved(station);
     }
     boolean place = this == STATION && value != null;
     return place ? (Object) station.applyAsDouble((Double) value) : value;

@@ -142,6 +142,7 @@ final class GearSearch {
       plan = atNoCost(first) ? trace(first) : search(last);
     }
     underBrakes(plan);
+    asHeld(plan);
     return finish(plan);
   }
 
@@ -232,7 +233,8 @@ final class GearSearch {
       double hopeless = cheapestAt(k) + HOPELESS_S;
       for (int g = 1; g <= gears; g++) {
         double base = cost[at(k, g)];
-        if (base < hopeless && (g == 1 || braking[i] || !labours(g, v[i]))) {
+        boolean driven = g == 1 || braking[i] || !labours(g, v[i]) || isOwn(i, g);
+        if (base < hopeless && driven) {
           relax(k, k + 1, g, g, base + held[at(k + 1, g)] - held[at(k, g)]);
           if (mayChange) {
             change(k, settled, i, g, base, lost);
@@ -241,6 +243,11 @@ final class GearSearch {
       }
     }
     return trace(cheapestLastGear());
+  }
+
+  /** Whether a gear is the driver's own choice at a sample. */
+  private boolean isOwn(int i, int gear) {
+    return options.heldGearAt(i) == gear;
   }
 
   private double cheapestAt(int k) {
@@ -301,10 +308,13 @@ final class GearSearch {
       if (g > 1) {
         relax(k, k + 1, g, g - 1, base);
       }
+      if (isOwn(i, g + 1)) {
+        relax(k, k + 1, g, g + 1, base);
+      }
       return;
     }
     double limiter = driveline.limiterSpeedMps(g);
-    if (g < gears && v[i] > SHORT_SHIFT_SHARE * limiter) {
+    if (g < gears && (v[i] > SHORT_SHIFT_SHARE * limiter || isOwn(i, g + 1))) {
       double over = Math.max(0, w[i] - limiter * limiter);
       double price = LEAST_GAIN_S + upshiftS * lost + worth[i] * over;
       relax(k, settled, g, g + 1, base + price + holding(k, settled, g + 1));
@@ -392,6 +402,14 @@ final class GearSearch {
       if (braking[i] && before != i) {
         plan[i] = Math.min(plan[i], plan[before]);
       }
+    }
+  }
+
+  /** The driver's own gears, to the sample and also under brakes. */
+  private void asHeld(int[] plan) {
+    for (int i = 0; i < n; i++) {
+      int own = options.heldGearAt(i);
+      plan[i] = own == 0 ? plan[i] : Math.min(own, gears);
     }
   }
 

@@ -3,6 +3,7 @@ package marvek.core.profile;
 import java.util.List;
 import marvek.core.circuit.Path;
 import marvek.core.conditions.Conditions;
+import marvek.core.conditions.Footwork;
 import marvek.core.vehicle.Vehicle;
 
 /** A solved lap: speed, forces, gears and time at each sample of its path. Immutable. */
@@ -43,6 +44,7 @@ public final class Lap {
   private final Vehicle vehicle;
   private final Conditions conditions;
   private final boolean converged;
+  private final Footwork footwork;
 
   Lap(
       Path path,
@@ -54,7 +56,8 @@ public final class Lap {
       Launch launch,
       double[] w,
       double[] limitW,
-      boolean converged) {
+      boolean converged,
+      Footwork footwork) {
     int n = path.size();
     this.path = path;
     this.driveline = driveline;
@@ -66,6 +69,7 @@ public final class Lap {
     this.forces = forces;
     this.vehicle = vehicle;
     this.conditions = conditions;
+    this.footwork = footwork;
     v = new double[n];
     limit = new double[n];
     time = new double[n + 1];
@@ -350,14 +354,27 @@ public final class Lap {
    * @param speedsMps one for each sample
    */
   public Lap withSpeeds(double[] speedsMps) {
+    return copied(speedsMps, conditions, footwork);
+  }
+
+  /** The same lap of a driver whose feet change pedals otherwise than on the rest of it. */
+  public Lap footed(Footwork other) {
+    return copied(v, conditions.but().pedalChangeS(other.changeS()).build(), other);
+  }
+
+  /** Which foot brakes. */
+  public Footwork footwork() {
+    return footwork;
+  }
+
+  private Lap copied(double[] speedsMps, Conditions day, Footwork feet) {
     double[] w = new double[v.length];
     double[] limitW = new double[v.length];
     for (int i = 0; i < w.length; i++) {
       w[i] = speedsMps[i] * speedsMps[i];
       limitW[i] = limit[i] * limit[i];
     }
-    return new Lap(
-        path, forces, driveline, vehicle, conditions, plan, launch, w, limitW, converged);
+    return new Lap(path, forces, driveline, vehicle, day, plan, launch, w, limitW, converged, feet);
   }
 
   GearPlan plan() {

@@ -4,6 +4,7 @@ import java.util.Arrays;
 import marvek.core.InvalidValueException;
 import marvek.core.circuit.Path;
 import marvek.core.conditions.Conditions;
+import marvek.core.conditions.Footwork;
 import marvek.core.vehicle.Vehicle;
 
 /**
@@ -83,7 +84,9 @@ public final class SpeedProfile {
     }
     driveForward(
         Acceleration.inGears(forces, driveline, options, plan, launch), limitedByGears(plan));
-    return new Lap(path, forces, driveline, vehicle, conditions, plan, launch, w, limit, converged);
+    Footwork feet = Footwork.of(conditions);
+    return new Lap(
+        path, forces, driveline, vehicle, conditions, plan, launch, w, limit, converged, feet);
   }
 
   private void lateralLimit(ClosedThrottle closed) {

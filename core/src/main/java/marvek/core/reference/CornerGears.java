@@ -4,11 +4,17 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import marvek.core.circuit.Road;
+import marvek.core.conditions.Footwork;
+import marvek.core.drive.FeetCost;
 import marvek.core.drive.OwnValuesOnLap;
 import marvek.core.event.BrakingZone;
 import marvek.core.page.CornerPage;
+import marvek.core.page.GearPlaces;
+import marvek.core.page.GearReader;
 import marvek.core.page.OwnValues;
+import marvek.core.page.PageField;
 import marvek.core.profile.GearPlan;
 import marvek.core.profile.Lap;
 import marvek.core.profile.ProfileOptions;
@@ -20,16 +26,25 @@ import org.jspecify.annotations.Nullable;
  * it is worth its time, and every change up to the next corner.
  *
  * @param inCorner the gear that the model takes and its neighbours
+ * @param wayIn the same between turn-in and apex; empty where the one goes over into the other
+ * @param wayOut the same up to where the throttle is flat or the car out at the edge
+ * @param feet ways of braking for it; empty where it is not braked for
  * @param before the last change up before the braking; null where there is none on a short straight
  * @param changes from this corner's slowest place to the next one's
  */
 public record CornerGears(
-    int corner, List<InCorner> inCorner, HoldOrChange before, List<Change> changes) {
+    int corner,
+    List<InCorner> inCorner,
+    List<Beside> wayIn,
+    List<Beside> wayOut,
+    List<Feet> feet,
+    HoldOrChange before,
+    List<Change> changes) {
   /** A straight on which the change up takes longer than this to the brakes asks no question. */
   private static final double SHORT_S = 4;
 
-  /** Below this share of the limiter a change up is a short one. */
-  private static final double SHORT_SHIFT = 0.95;
+  /** A change up is tried at this share of the engine speed at which the model makes it. */
+  private static final double SHORTER = 0.9;
 
   /** Braking that begins farther away is another one. */
   private static final double SAME_ZONE_M = 60;
@@ -58,6 +73,22 @@ public record CornerGears(
       boolean chosen) {}
 
   /**
+   * A gear beside the apex, with the apex's own there.
+   *
+   * @param lostS against the model's choice
+   * @param chosen whether the model takes it
+   */
+  public record Beside(int gear, double lostS, boolean beyondLimiter, boolean chosen) {}
+
+  /**
+   * A way of braking for the corner.
+   *
+   * @param lostS against the day's foot
+   * @param brakeLaterM how much later the foot may act
+   */
+  public record Feet(Footwork feet, double lostS, double brakeLaterM) {}
+
+  /**
    * Whether to change up once more before the brakes.
    *
    * @param atM where the change is made, or the limiter met
@@ -72,14 +103,26 @@ public record CornerGears(
    *
    * @param rpm engine speed before it
    * @param costS drive lost while it is made
+   * @param shortLostS what it costs to change a tenth of the engine speed earlier; null where that
+   *     would be before the corner's slowest place
    * @param early whether it comes well before the limiter
    * @param free whether grip, not the engine, is the limit there
    */
   public record Change(
-      double atM, int from, int to, double rpm, double costS, boolean early, boolean free) {}
+      double atM,
+      int from,
+      int to,
+      double rpm,
+      double costS,
+      @Nullable Double shortLostS,
+      boolean early,
+      boolean free) {}
 
   public CornerGears {
     inCorner = List.copyOf(inCorner);
+    wayIn = List.copyOf(wayIn);
+    wayOut = List.copyOf(wayOut);
+    feet = List.copyOf(feet);
     changes = List.copyOf(changes);
   }
 
@@ -96,6 +139,7 @@ public record CornerGears(
     private final Lap lap;
     private final Road road;
     private final List<CornerPage> pages;
+    private final int number;
     private final CornerPage page;
     private final int slowest;
     private final int nextSlowest;
@@ -104,6 +148,7 @@ public record CornerGears(
       this.lap = lap;
       this.road = lap.path().road();
       this.pages = pages;
+      this.number = number;
       this.page = pages.get(number);
       this.slowest = road.indexOf(page.lowestSpeedAtM());
       CornerPage next = pages.get((number + 1) % pages.size());
@@ -112,7 +157,47 @@ public record CornerGears(
     }
 
     CornerGears explained() {
-      return new CornerGears(page.corner(), inCorner(), before().orElse(null), changes());
+      GearPlaces places = GearPlaces.of(road, pages, number);
+      boolean goesIn = places.inFrom() != places.apexFrom();
+      return new CornerGears(
+          page.corner(),
+          inCorner(),
+          goesIn ? beside(PageField.GEAR_IN, page.gears().in(), places.apexFrom()) : List.of(),
+          beside(PageField.GEAR_OUT, page.gears().out(), places.outFrom()),
+          feet(),
+          before().orElse(null),
+          changes());
+    }
+
+    /** The model's gear beside the apex and its neighbours. */
+    private List<Beside> beside(PageField field, int chosen, int at) {
+      List<Beside> all = new ArrayList<>();
+      for (int gear = chosen - 1; gear <= chosen + 1; gear++) {
+        if (gear >= 1 && gear <= lap.driveline().gears()) {
+          OwnValues own = OwnValues.in(page.corner()).put(field, gear).build();
+          double lost = gear == chosen ? 0 : lost(own);
+          all.add(new Beside(gear, lost, lap.speedAt(at) > limiter(gear), gear == chosen));
+        }
+      }
+      return all;
+    }
+
+    private List<Feet> feet() {
+      if (page.brake().atM() == null) {
+        return List.of();
+      }
+      return Stream.of(Footwork.values())
+          .map(
+              feet ->
+                  new Feet(
+                      feet,
+                      FeetCost.lostS(lap, pages, number, feet),
+                      FeetCost.laterM(lap, pages, number, feet)))
+          .toList();
+    }
+
+    private double lost(OwnValues own) {
+      return lost(OwnValuesOnLap.of(lap, pages, List.of(own)).options());
     }
 
     private List<InCorner> inCorner() {
@@ -129,7 +214,7 @@ public record CornerGears(
     private InCorner held(int gear, boolean chosen) {
       double v = lap.speedAt(slowest);
       OwnValues own = OwnValues.in(page.corner()).cornerGear(gear).build();
-      double lost = chosen ? 0 : lost(OwnValuesOnLap.of(lap, pages, List.of(own)).options());
+      double lost = chosen ? 0 : lost(own);
       int at = feeding();
       double speed = lap.speedAt(at);
       double traction = lap.forces().tractionN(at, speed * speed);
@@ -276,8 +361,30 @@ public record CornerGears(
           change.to(),
           rpm,
           change.costS(),
-          rpm < SHORT_SHIFT * lap.vehicle().engine().limiterRpm(),
+          shortLostS(change, rpm),
+          rpm < GearReader.SHORT_SHIFT * lap.vehicle().engine().limiterRpm(),
           engine >= TRACTION_LIMITED * traction);
+    }
+
+    /** Held in the gear after it from where the engine turns a tenth slower. */
+    private @Nullable Double shortLostS(GearPlan.Change change, double rpm) {
+      int most = road.ahead(slowest, change.sample());
+      int k = 1;
+      while (k < most && rpmAt(change, k) > SHORTER * rpm) {
+        k++;
+      }
+      if (k >= most) {
+        return null;
+      }
+      int[] wanted = new int[lap.size()];
+      for (int back = 0; back < k; back++) {
+        wanted[road.wrap(change.sample() - 1 - back)] = change.to();
+      }
+      return lost(ProfileOptions.NONE.withHeldGear(wanted));
+    }
+
+    private double rpmAt(GearPlan.Change change, int before) {
+      return lap.driveline().rpm(change.from(), lap.speedAt(road.wrap(change.sample() - before)));
     }
   }
 }

@@ -1,9 +1,13 @@
 package marvek.core.reference;
 
+import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import marvek.core.InvalidValueException;
 import marvek.core.conditions.Conditions;
+import marvek.core.conditions.Footwork;
 import marvek.core.drive.LiftStakes;
 import marvek.core.drive.ModelPedals;
 import marvek.core.drive.StakesRun;
@@ -11,6 +15,7 @@ import marvek.core.light.Light;
 import marvek.core.mark.MarkChooser;
 import marvek.core.page.CornerPage;
 import marvek.core.page.Lift;
+import marvek.core.page.OwnValues;
 import marvek.core.page.PageWriter;
 import marvek.core.page.Stakes;
 import marvek.core.profile.Lap;
@@ -51,6 +56,30 @@ public record ModelReference(
     MarkChooser marks = marks(basis, conditions, lap);
     return new ModelReference(
         basis, conditions, lap, marks, plain(basis, conditions, lap, marks), false);
+  }
+
+  /** The same with the pages of those corners that a driver brakes for with a foot of his own. */
+  ModelReference footed(List<OwnValues> own) {
+    if (own.stream().allMatch(o -> o.feet() == null)) {
+      return this;
+    }
+    return new ModelReference(
+        basis, conditions, lap, marks, footed(lap, pages, own), pedalsWritten);
+  }
+
+  /** Pages of a lap with those of corners in their place that are braked for with another foot. */
+  List<CornerPage> footed(Lap of, List<CornerPage> plain, List<OwnValues> own) {
+    Map<Footwork, List<CornerPage>> written = new EnumMap<>(Footwork.class);
+    List<CornerPage> footed = new ArrayList<>(plain);
+    for (OwnValues values : own) {
+      for (int p = 0; p < plain.size(); p++) {
+        if (values.feet() != null && plain.get(p).corner() == values.corner()) {
+          Lap then = of.footed(values.feet());
+          footed.set(p, written.computeIfAbsent(values.feet(), feet -> written(then)).get(p));
+        }
+      }
+    }
+    return footed;
   }
 
   /** The pages of another lap of the same road, vehicle and day, written as far as these are. */

@@ -5,6 +5,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import marvek.core.circuit.Road;
 import marvek.core.mark.MarkChooser;
@@ -14,6 +15,8 @@ import marvek.core.page.CornerPage.Apex;
 import marvek.core.page.CornerPage.Source;
 import marvek.core.page.CornerTime;
 import marvek.core.page.Driven;
+import marvek.core.page.GearChange;
+import marvek.core.page.GearReader;
 import marvek.core.page.Lift;
 import marvek.core.page.OwnValues;
 import marvek.core.page.PageField;
@@ -49,7 +52,7 @@ final class OwnPages {
     List<OwnValues> all =
         Stream.of(own.stream(), points, found(driven)).flatMap(each -> each).toList();
     List<CornerPage> pages = new ArrayList<>();
-    for (CornerPage page : withTimesOf(lap, model, modelPages)) {
+    for (CornerPage page : withGearsOf(lap, withTimesOf(lap, model, modelPages), own)) {
       CornerPage overlaid = Lift.on(withWork(lap, overlay(page, all, marks), own, driven), marks);
       pages.add(flatBehindFirst(lap, withSpeedsOf(lap, overlaid)));
     }
@@ -120,6 +123,22 @@ final class OwnPages {
               .build());
     }
     return result;
+  }
+
+  /** The gears as then driven, where a driver has any of his own. */
+  private static List<CornerPage> withGearsOf(
+      Lap lap, List<CornerPage> pages, List<OwnValues> own) {
+    if (own.stream().noneMatch(OwnValues::hasGears)) {
+      return pages;
+    }
+    List<GearChange> written =
+        own.stream()
+            .filter(o -> o.gearChanges() != null)
+            .flatMap(o -> o.gearChanges().list().stream())
+            .toList();
+    return IntStream.range(0, pages.size())
+        .mapToObj(p -> pages.get(p).but().gears(GearReader.on(lap, pages, p, written)).build())
+        .toList();
   }
 
   /** The model's corner time plus what is lost between the same two places. */

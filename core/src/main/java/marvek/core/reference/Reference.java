@@ -12,6 +12,7 @@ import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
 import marvek.core.corner.Corner;
 import marvek.core.corner.CornerFinder;
+import marvek.core.drive.GearOrder;
 import marvek.core.drive.OwnValuesOnLap;
 import marvek.core.drive.PageDrive;
 import marvek.core.drive.WorkOrder;
@@ -238,7 +239,7 @@ public record Reference(
    */
   public static Reference of(ModelReference model, List<OwnValues> own) {
     boolean works = own.stream().anyMatch(o -> o.presses() != null || o.phases() != null);
-    return driven(works ? model.withPedals() : model, own);
+    return driven((works ? model.withPedals() : model).footed(own), own);
   }
 
   private static Reference driven(ModelReference model, List<OwnValues> own) {
@@ -261,11 +262,12 @@ public record Reference(
           crests);
     }
     checkCornersExist(modelPages, own);
-    checkStations(basis.path().road(), modelPages, own);
+    checkStations(modelLap, modelPages, own);
     OwnLine.Result line = OwnLine.of(basis, modelLap, modelPages, own);
     boolean sameLine = line.path() == basis.path();
     Lap onLine = sameLine ? modelLap : SpeedProfile.solve(line.path(), basis.vehicle(), conditions);
-    List<CornerPage> linePages = sameLine ? modelPages : model.written(onLine);
+    List<CornerPage> linePages =
+        sameLine ? modelPages : model.footed(onLine, model.written(onLine), own);
     OwnValuesOnLap.Limits limits = OwnValuesOnLap.of(onLine, linePages, own);
     Lap planned = SpeedProfile.solve(line.path(), basis.vehicle(), conditions, limits.options());
     PageDrive.Result drive = PageDrive.of(planned, basis.circuit(), linePages, own);
@@ -334,7 +336,8 @@ public record Reference(
     }
   }
 
-  private static void checkStations(Road road, List<CornerPage> pages, List<OwnValues> own) {
+  private static void checkStations(Lap lap, List<CornerPage> pages, List<OwnValues> own) {
+    Road road = lap.path().road();
     for (OwnValues values : own) {
       CornerPage page =
           pages.stream().filter(p -> p.corner() == values.corner()).findFirst().orElseThrow();
@@ -345,7 +348,8 @@ public record Reference(
       station(road, corner, "throttle.first_m", values.throttleFirstM());
       station(road, corner, "throttle.full_m", values.throttleFullM());
       stationsOfWork(road, corner, values);
-      WorkOrder.check(road, page.pedals(), values);
+      WorkOrder.check(road, page, values);
+      GearOrder.check(lap, pages, pages.indexOf(page), values);
     }
   }
 
@@ -356,6 +360,12 @@ public record Reference(
         press.knots().forEach(k -> station(road, corner, PageField.PRESSES.path(), k.atM()));
         station(road, corner, PageField.PRESSES.path(), press.offM());
       }
+    }
+    if (values.gearChanges() != null) {
+      values
+          .gearChanges()
+          .list()
+          .forEach(change -> station(road, corner, PageField.GEAR_CHANGES.path(), change.atM()));
     }
     if (values.phases() != null) {
       for (Phase phase : values.phases().list()) {

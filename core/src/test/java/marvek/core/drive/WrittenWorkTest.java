@@ -33,6 +33,12 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 /** Presses and phases as a driver writes them down. */
 class WrittenWorkTest {
+  /** A hard press, which no bend eases. */
+  private static final double HARD_PCT = 50;
+
+  /** The foot's way and a step of the road leave so much of the first pressure at least. */
+  private static final double NEARLY = 0.9;
+
   private static final Conditions DAY = Conditions.OF_NEW_BOOKS.withGripUsed(0.92);
   private static final ModelReference CAR =
       model(TestVehicles.car(Vehicle.Drive.REAR, 0.46, 0.85, 1.1, 0.66));
@@ -87,12 +93,33 @@ class WrittenWorkTest {
     }
   }
 
+  /**
+   * Hard at once, then bled off (common practice): a hard press begins with nearly its greatest
+   * pressure. Where the brakes begin in a bend they are lighter first.
+   */
+  @Test
+  void theModelPressesHardAtOnceAndBleedsOff() {
+    int hard = 0;
+    for (ModelReference model : List.of(CAR, MOTORCYCLE)) {
+      for (CornerPage page : model.pages()) {
+        for (Press press : page.pedals().presses()) {
+          double most = press.knots().stream().mapToDouble(Knot::pct).max().orElse(0);
+          if (press.peakPct() > HARD_PCT) {
+            hard++;
+            assertThat(most).as("corner %d", page.corner()).isLessThan(press.peakPct() / NEARLY);
+          }
+        }
+      }
+    }
+    assertThat(hard).isGreaterThan(6);
+  }
+
   /** In driving order, each knot behind the one before it, as what is typed has to be. */
   @Test
   void theModelsKnotsAreInOrder() {
     for (ModelReference model : List.of(CAR, MOTORCYCLE)) {
       for (CornerPage page : model.pages()) {
-        WorkOrder.check(model.basis().path().road(), page.pedals(), written(page).build());
+        WorkOrder.check(model.basis().path().road(), page, written(page).build());
         boolean brakes = page.brake().atM() != null;
         assertThat(page.pedals().presses().isEmpty()).isEqualTo(!brakes);
       }

@@ -124,9 +124,19 @@ class PlantedHabitsTest {
     Map<Integer, Habit> habit = Map.of(corner, new Habit(kind, amount));
     double cost = seconds(habit) - seconds(Map.of());
     double found = only(findings(habit), corner, rule).costS();
-    // What everybody loses there by being a person is in the corner's loss too: braking 2 to 3.5 m
-    // early alone is worth 0.05 to 0.08 s in corner 1, and part of it is found with the habit.
-    assertThat(found).as("planted %.3f s", cost).isBetween(0.95 * cost, cost + 0.06);
+    // What everybody loses there by being a person is found with the habit; the reader's noise and
+    // what the next corner pays make two hundredths.
+    assertThat(found)
+        .as("planted %.3f s", cost)
+        .isBetween(0.95 * cost, cost + lostByAnybody(corner) + 0.02);
+  }
+
+  /** What the corner is charged with in laps without a habit. */
+  private static double lostByAnybody(int corner) {
+    return readLaps(drive(Map.of()), 0.3).stream()
+        .mapToDouble(lap -> CHARGES.of(lap).get(corner - 1).chargedS())
+        .average()
+        .orElseThrow();
   }
 
   /** Whatever is charged to whom: over the lap it is what was lost. */

@@ -7,6 +7,7 @@ import marvek.core.TestRoads;
 import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
+import marvek.core.conditions.Footwork;
 import marvek.core.corner.Corner;
 import marvek.core.line.School;
 import org.junit.jupiter.api.Test;
@@ -106,7 +107,11 @@ class CarriedOverTest {
     "LINE,second",
     "PRESSES,first",
     "GIVES_WAY,first",
+    "FEET,all",
+    "GEAR_IN,first",
     "GEAR,second",
+    "GEAR_OUT,third",
+    "GEAR_CHANGES,third",
     "RELEASE,second",
     "APEX_SPEED,second",
     "APEX_OFFSET,second",
@@ -130,6 +135,8 @@ class CarriedOverTest {
           case PRESSES ->
               new PedalWork.Presses(List.of(new Press(410, 80, List.of(new Knot(415, 30)), 420)));
           case PHASES -> new PedalWork.Phases(List.of(new Phase(Phase.Kind.FLAT, 410, 100, null)));
+          case FEET -> Footwork.LEFT;
+          case GEAR_CHANGES -> new GearChanges(List.of(new GearChange(410, 3, null)));
           case GIVES_WAY -> GivesWay.PRESSURE;
           case PERCENT, PRESS, SPEED, OFFSET -> 30.0;
         };

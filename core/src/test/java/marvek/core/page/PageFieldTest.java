@@ -10,6 +10,7 @@ import marvek.core.InvalidValueException;
 import marvek.core.TestBooks;
 import marvek.core.circuit.Kerb;
 import marvek.core.conditions.Conditions;
+import marvek.core.conditions.Footwork;
 import marvek.core.line.School;
 import marvek.core.reference.Reference;
 import org.junit.jupiter.api.Test;
@@ -41,6 +42,8 @@ class PageFieldTest {
           new PedalWork.Phases(
               List.of(new Phase(Phase.Kind.FLAT, MODEL.exit().trackOutM(), 100, null)));
       case GIVES_WAY -> GivesWay.NOTHING;
+      case FEET -> Footwork.LEFT;
+      case GEAR_CHANGES -> new GearChanges(MODEL.gears().changes());
       case WORDS, NOTE -> "by the gate";
     };
   }
@@ -142,6 +145,8 @@ class PageFieldTest {
           new PedalWork.Presses(List.of(new Press(410, 80, List.of(new Knot(415, 30)), 420)));
       case PHASES -> new PedalWork.Phases(List.of(new Phase(Phase.Kind.LIFT, 410, 50, 430.0)));
       case GIVES_WAY -> GivesWay.PRESSURE;
+      case FEET -> Footwork.HEEL_AND_TOE;
+      case GEAR_CHANGES -> new GearChanges(List.of(new GearChange(410, 3, null)));
       case WORDS, NOTE -> "by the gate";
     };
   }
@@ -155,6 +160,9 @@ class PageFieldTest {
             .brakeAtM(11.0)
             .initialPct(12.0)
             .cornerGear(3)
+            .feet(Footwork.COVER)
+            .gearIn(2)
+            .gearOut(5)
             .turnInM(14.0)
             .turnInPct(15.0)
             .releaseM(16.0)
@@ -174,6 +182,9 @@ class PageFieldTest {
     assertThat(own.brakeAtM()).isEqualTo(11.0);
     assertThat(own.initialPct()).isEqualTo(12.0);
     assertThat(own.cornerGear()).isEqualTo(3);
+    assertThat(own.feet()).isEqualTo(Footwork.COVER);
+    assertThat(own.gearIn()).isEqualTo(2);
+    assertThat(own.gearOut()).isEqualTo(5);
     assertThat(own.turnInM()).isEqualTo(14.0);
     assertThat(own.turnInPct()).isEqualTo(15.0);
     assertThat(own.releaseM()).isEqualTo(16.0);

@@ -1,5 +1,7 @@
 package marvek.server.printing;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -37,6 +39,13 @@ record CardLine(
   private static final Map<String, String> USED =
       Map.of("touch", "touched", "tyre", "one tyre", "half-car", "half the car", "full", "in full");
 
+  private static final Map<String, String> FEET =
+      Map.of(
+          "left", "left foot",
+          "right", "right foot",
+          "cover", "cover the brake",
+          "heel-and-toe", "heel and toe");
+
   /**
    * Words for a page of the book format.
    *
@@ -51,7 +60,7 @@ record CardLine(
         brake(page, units),
         ownPoints(page, units),
         pressure(page.path("brake")),
-        gears(page.path("gears")),
+        gears(page),
         units.speedFigure(page.path("lowest").path("speed_mps").asDouble(0)),
         drive(page, lapM, units),
         rest(page, units),
@@ -125,10 +134,28 @@ record CardLine(
     return units.lengthText(past) + (past > 0 ? " past " : " before ") + thing;
   }
 
-  private static String gears(JsonNode gears) {
+  /** From which gear to which, and what of it or of the feet is the driver's own. */
+  private static String gears(JsonNode page) {
+    JsonNode gears = page.path("gears");
     String corner = gears.path("corner").asString();
     String approach = gears.path("approach").asString();
-    return approach.equals(corner) ? corner : approach + " – " + corner;
+    boolean changes = isOwn(page, "gears.changes");
+    List<String> words = new ArrayList<>();
+    words.add(approach.equals(corner) ? corner : approach + " – " + corner);
+    if (isOwn(page, "gears.in") || changes && !gears.path("in").asString().equals(corner)) {
+      words.add("in " + gears.path("in").asString());
+    }
+    if (isOwn(page, "gears.out") || changes && !gears.path("out").asString().equals(corner)) {
+      words.add("out " + gears.path("out").asString());
+    }
+    if (isOwn(page, "feet")) {
+      words.add(FEET.get(page.path("feet").asString()));
+    }
+    return String.join(", ", words);
+  }
+
+  private static boolean isOwn(JsonNode page, String field) {
+    return !page.path("sources").path(field).asString("model").equals("model");
   }
 
   private static String drive(JsonNode page, double lapM, DriverUnits units) {
