@@ -17,7 +17,14 @@ async function types() {
 /** The list of what a page can hold of a driver's own, by its names in the book format. */
 async function pageFields() {
   const rows = JSON.parse(readFileSync(here('openapi.json'), 'utf8'))['x-page-fields'];
-  const table = Object.fromEntries(rows.map(({ path, ...row }) => [path, row]));
+  // Bounds are the server's to tell, and what follows from the rest is left out.
+  const follows = ({ path, name }) => ({ shown: path, row: name[0].toLowerCase() + name.slice(1) });
+  const told =
+    (row) =>
+    ([key, value]) =>
+      !['path', 'low', 'high'].includes(key) && follows(row)[key] !== value;
+  const named = (row) => [row.path, Object.fromEntries(Object.entries(row).filter(told(row)))];
+  const table = Object.fromEntries(rows.map(named));
   const text = `/** Generated from openapi.json: see contract.mjs. */\nexport const PAGE_FIELDS = ${JSON.stringify(table)} as const;\n`;
   return format(text, { parser: 'typescript', singleQuote: true, printWidth: 100 });
 }

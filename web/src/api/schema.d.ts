@@ -5268,7 +5268,7 @@ export interface components {
             /** Format: int32 */
             corner: number;
             /** @enum {string} */
-            kind: "brake-mark" | "gear" | "turn-in-mark" | "release" | "kerbs" | "throttle" | "in-the-wet" | "way-out" | "own-points";
+            kind: "brake-mark" | "gear" | "turn-in-mark" | "release" | "kerbs" | "throttle" | "feet" | "in-the-wet" | "way-out" | "own-points";
             /** Format: int32 */
             quality: number;
         };
@@ -5295,7 +5295,7 @@ export interface components {
              * @description by its name in small letters
              * @enum {string}
              */
-            kind: "brake-mark" | "gear" | "turn-in-mark" | "release" | "kerbs" | "throttle" | "in-the-wet" | "way-out" | "own-points";
+            kind: "brake-mark" | "gear" | "turn-in-mark" | "release" | "kerbs" | "throttle" | "feet" | "in-the-wet" | "way-out" | "own-points";
         };
         RecallRoundView: {
             /** Format: int32 */

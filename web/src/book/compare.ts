@@ -1,4 +1,12 @@
-import { FIELDS, isMark, isWordsOfMark, PATHS, textAt, type FieldWriter } from '../page/fields';
+import {
+  FIELDS,
+  isMark,
+  isWordsOfMark,
+  PATHS,
+  textAt,
+  type FieldWriter,
+  rowOf,
+} from '../page/fields';
 import type { Conditions, CornerPage, Revision, SurfacePart, View } from '../api/types';
 import { cornerSeconds } from '../strip/lap-axis';
 import { sameLine } from './draft';
@@ -27,7 +35,7 @@ const EXIT_SPEED = 'exit speed';
 
 /** Words for the fields of a draft. */
 export const FIELD_ROWS: Record<string, string> = {
-  ...Object.fromEntries(PATHS.map((path) => [path, FIELDS[path].row])),
+  ...Object.fromEntries(PATHS.map((path) => [path, rowOf(path)])),
   line: 'line',
   setup: 'setup sheet',
 };
@@ -54,10 +62,10 @@ export function compareRevisions(before: View, after: View, w: Writer): CornerDi
 /** The words for a mark show in its row: a row of their own would tell them twice. */
 function ownDifferences(old: CornerPage, page: CornerPage, w: Writer): Difference[] {
   return PATHS.filter((path) => !isWordsOfMark(path)).map((path) => ({
-    what: FIELDS[path].row,
+    what: rowOf(path),
     before: textAt(old, path, w),
     after: textAt(page, path, w),
-    source: page.sources[isMark(path) ? FIELDS[path].shown : path] ?? 'model',
+    source: page.sources[(isMark(path) && FIELDS[path].shown) || path] ?? 'model',
   }));
 }
 

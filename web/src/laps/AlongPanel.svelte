@@ -9,7 +9,7 @@
   import Problem from '../ui/Problem.svelte';
   import { lapTime, lengthIn, speedIn } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
-  import { behind, indexAt, laneFor, pathOf, yIn } from './along';
+  import { behind, indexAt, knotsBeside, laneFor, pathOf, yIn } from './along';
 
   interface Props {
     session: string;
@@ -86,6 +86,12 @@
     );
     return places.map((p, i) => ({ ...p, label: labels[i] }));
   });
+  /** What is written on the page, knot by knot, beside this lap. */
+  const written = $derived(
+    pair && other === 'page'
+      ? knotsBeside({ presses: page.presses ?? [], phases: page.phases ?? [] }, pair[0])
+      : [],
+  );
   const shown = $derived(pair ? (at ?? pair[0].time_s.length - 1) : 0);
 
   const speedText = (v: number | null) =>
@@ -203,6 +209,14 @@
           ? '–'
           : `${lost[shown]! >= 0 ? '+' : '−'}${Math.abs(lost[shown]!).toFixed(2)}`}</text
       >
+      {#each written as knot (`${knot.list} ${knot.name} ${knot.station}`)}
+        <circle
+          cx={x(indexAt(pair[0], knot.station))}
+          cy={yIn(knot.list === 'presses' ? lanes.brake : lanes.throttle, knot.written)}
+          r="3.5"
+          class="knot"
+        />
+      {/each}
       {#if at !== undefined}<line x1={x(at)} x2={x(at)} y1="14" y2="374" class="cursor" />{/if}
     </svg>
     <p class="text-neutral text-sm leading-snug">
@@ -210,6 +224,34 @@
       letters are the page's plates. Over the whole stretch {name(chosen)} is
       <strong>{signed(lost.at(-1) ?? null)}</strong>.
     </p>
+    {#if written.length}
+      <details data-knots-beside>
+        <summary class="link min-h-11 content-center decoration-dotted"
+          >The page's pedals, knot by knot</summary
+        >
+        <table class="figures w-full text-base">
+          <thead>
+            <tr class="border-base-content border-b-2 text-left text-sm">
+              <th scope="col">knot</th>
+              <th scope="col">page</th>
+              <th scope="col">{name(chosen)}</th>
+              <th scope="col">more or less</th>
+            </tr>
+          </thead>
+          <tbody>
+            {#each written as knot (`${knot.list} ${knot.name} ${knot.station}`)}
+              {@const more = Math.round(knot.driven) - Math.round(knot.written)}
+              <tr class="border-base-300 h-11 border-b">
+                <td>{knot.name}</td>
+                <td>{pctText(knot.written)}</td>
+                <td>{pctText(knot.driven)}</td>
+                <td>{more === 0 ? 'the same' : `${more > 0 ? '+' : '−'}${Math.abs(more)}`}</td>
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+      </details>
+    {/if}
   {:else if !working.problem}<p role="status">Laying the laps beside each other …</p>{/if}
 </div>
 
@@ -235,6 +277,11 @@
     stroke: var(--color-info);
     stroke-width: 2;
     stroke-dasharray: 6 4;
+  }
+  .knot {
+    fill: var(--color-base-100);
+    stroke: var(--color-info);
+    stroke-width: 2;
   }
   .cursor {
     stroke: var(--ink);

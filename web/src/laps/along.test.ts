@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Along } from '../api/laps';
-import { behind, indexAt, laneFor, pathOf, yIn } from './along';
+import { behind, indexAt, knotsBeside, laneFor, pathOf, yIn } from './along';
 
 const along = (time_s: (number | null)[]): Along => ({
   from_m: 100,
@@ -49,5 +49,34 @@ describe('a lane', () => {
   it('breaks its line where a value is missing', () => {
     const lane = { top: 0, bottom: 10, low: 0, high: 10 };
     expect(pathOf([1, 2, null, 4, 5], (i) => i, lane)).toBe('M0.0 9.0L1.0 8.0M3.0 6.0L4.0 5.0');
+  });
+});
+
+describe('what is written beside a lap', () => {
+  const lap: Along = {
+    ...along([0, 1, 2, 3, 4, 5]),
+    brake_pct: [0, 20, 78, 60, null, 0],
+    throttle_pct: [100, 0, 0, 0, 12, 14],
+  };
+  it('compares the most of a press, and each knot at its place', () => {
+    const work = {
+      presses: [{ on_m: 101, peak_pct: 85, knots: [{ at_m: 106, pct: 40 }], off_m: 109 }],
+      phases: [{ kind: 'hold' as const, at_m: 108, to_pct: 15, until_m: 110 }],
+    };
+    const beside = knotsBeside(work, lap);
+    expect(beside.map(({ written, driven }) => [written, driven])).toEqual([
+      [85, 78],
+      [40, 60],
+      [15, 12],
+      [15, 14],
+    ]);
+  });
+
+  it('leaves out what is beyond the stretch and what the lap does not tell', () => {
+    const work = {
+      presses: [{ on_m: 60, peak_pct: 85, knots: [{ at_m: 108, pct: 40 }], off_m: 109 }],
+      phases: [],
+    };
+    expect(knotsBeside(work, lap)).toEqual([]);
   });
 });

@@ -1,4 +1,5 @@
 import type { Along } from '../api/laps';
+import { knotsOf, type PedalWork } from '../strip/knots';
 
 type Value = number | null;
 
@@ -52,4 +53,31 @@ export function behind(first: Along, second: Along): Value[] {
 export function indexAt(along: Along, station: number): number {
   const i = Math.round((station - along.from_m) / along.step_m);
   return Math.max(0, Math.min(along.time_s.length - 1, i));
+}
+
+/** A knot of the page with what a lap did there. */
+export interface KnotBeside {
+  name: string;
+  list: 'presses' | 'phases';
+  station: number;
+  written: number;
+  driven: number;
+}
+
+/**
+ * The knots of what is written beside a lap: its pressure or throttle at their places; for the
+ * begin of a press the most until the next knot, since pressure takes its time to come.
+ */
+export function knotsBeside(work: PedalWork, lap: Along): KnotBeside[] {
+  const end = lap.from_m + lap.step_m * (lap.time_s.length - 1);
+  const knots = knotsOf(work);
+  return knots.flatMap((knot, i) => {
+    const { name, list, station, pct: written, amount } = knot;
+    if (!amount || station < lap.from_m || station > end) return [];
+    const column = list === 'presses' ? lap.brake_pct : lap.throttle_pct;
+    const at = indexAt(lap, station);
+    const until = knot.part === 'on' ? indexAt(lap, knots[i + 1].station) : at;
+    const values = column.slice(at, until + 1).filter((v): v is number => v !== null);
+    return values.length ? [{ name, list, station, written, driven: Math.max(...values) }] : [];
+  });
 }

@@ -8,11 +8,11 @@ export type PlateShape =
 /** A value of a page that can be the driver's own, from the one list of them. */
 export interface PageField {
   kind: (typeof PAGE_FIELDS)[OwnField]['kind'];
-  /** Where the page shows it; of a list the first entry. */
-  shown: string;
+  /** Where the page shows it, of a list the first entry; under its own path without. */
+  shown?: string;
   name: string;
-  /** Heading of its row in a comparison. */
-  row: string;
+  /** Heading of its row in a comparison, where it is not its name. */
+  row?: string;
   /** How a change of it begins: "brake 9 m earlier". */
   said?: string;
   /** Word on its plate on the strip. */
@@ -26,6 +26,12 @@ export interface PageField {
 }
 
 export const FIELDS: Record<OwnField, PageField> = PAGE_FIELDS;
+
+/** Heading of a field's row in a comparison. */
+export function rowOf(path: OwnField): string {
+  const { name, row } = FIELDS[path];
+  return row ?? name[0].toLowerCase() + name.slice(1);
+}
 
 /** All of them in their order. */
 export const PATHS = Object.keys(PAGE_FIELDS) as OwnField[];
@@ -49,7 +55,7 @@ export const isWordsOfMark = (path: OwnField) => path.endsWith('.words');
 /** What a page shows in the place of a field; of a list its first entry. */
 export function shownAt(page: CornerPage, path: OwnField): unknown {
   let value: unknown = page;
-  for (const name of FIELDS[path].shown.split('.')) {
+  for (const name of (FIELDS[path].shown ?? path).split('.')) {
     const part: unknown = Array.isArray(value) ? value[0] : value;
     if (typeof part !== 'object' || part === null) return undefined;
     value = Object.entries(part).find(([key]) => key === name)?.[1];

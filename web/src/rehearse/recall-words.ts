@@ -1,6 +1,7 @@
 import type { QuestionKind, RecallQuestion } from '../api/recall';
 import type { CornerPage, KerbUse, Trace } from '../api/types';
 import { FIELDS, pointAt, TYPED } from '../page/fields';
+import { workWords } from '../page/work-words';
 import { KERB_USE, markWords } from '../page/words';
 import { between } from '../strip/lap-axis';
 
@@ -12,6 +13,7 @@ export const ASKED: Record<QuestionKind, string> = {
   release: 'Where is the brake off?',
   kerbs: 'Which kerb, how much of it, and which one not?',
   throttle: 'Where does the throttle come?',
+  feet: 'How do your feet go, per cent by per cent?',
   'in-the-wet': 'What is otherwise on a wet road?',
   'way-out': 'The brake mark is missed. What now?',
   'own-points': 'Where are the points that you set yourself?',
@@ -48,6 +50,8 @@ export function answerWords(
       return `apex ${KERB_USE[page.kerbs.apex]}, exit ${KERB_USE[page.kerbs.exit]}`;
     case 'throttle':
       return page.throttle.first_m == null ? '–' : fromApex(page.throttle.first_m);
+    case 'feet':
+      return feet(page, fromApex);
     case 'in-the-wet':
       return inTheWet;
     case 'way-out':
@@ -70,6 +74,15 @@ function ownPoints(
     return [`${FIELDS[path].name}: ${where}`];
   });
   return told.join('; ') || '–';
+}
+
+/** The shapes that are the driver's own. */
+function feet(page: CornerPage, fromApex: (station: number) => string): string {
+  const own = (field: 'presses' | 'phases') => (page.sources[field] ?? 'model') !== 'model';
+  const words = workWords({ presses: page.presses ?? [], phases: page.phases ?? [] }, fromApex);
+  return [own('presses') ? words.presses : '', own('phases') ? words.phases : '']
+    .filter(Boolean)
+    .join('; ');
 }
 
 /** What it said when it was learned; undefined where that cannot be told in words. */

@@ -14,7 +14,10 @@ import marvek.core.circuit.Mark;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.RoadPosition;
 import marvek.core.page.CornerPage;
+import marvek.core.page.Knot;
 import marvek.core.page.PageField;
+import marvek.core.page.Phase;
+import marvek.core.page.Press;
 
 /** Writes GPX 1.1: marks and action points as waypoints, for any device that shows such. */
 public final class GpxWriter {
@@ -80,10 +83,23 @@ public final class GpxWriter {
         actions.add(new Action(PointCatalogue.said(field), point.atM(), words));
       }
     }
-    if (page.trailBrake() != null) {
+    boolean shaped = page.sources().containsKey(PageField.PRESSES.path());
+    if (page.lift() != null) {
+      String words = page.lift().target() == null ? "" : page.lift().target().text();
+      actions.add(new Action("lift to " + pct(page.lift().toPct()), page.lift().atM(), words));
+    }
+    if (shaped) {
+      page.pedals().presses().forEach(press -> addPress(actions, press));
+    } else if (page.trailBrake() != null) {
       actions.add(new Action("release", page.trailBrake().releaseM(), ""));
     }
     page.apexes().forEach(apex -> actions.add(new Action("apex", apex.atM(), "")));
+    if (page.sources().containsKey(PageField.PHASES.path())) {
+      page.pedals().phases().stream()
+          .filter(phase -> phase.kind() != Phase.Kind.LIFT)
+          .forEach(phase -> actions.add(new Action(phaseName(phase), phase.atM(), "")));
+      return actions;
+    }
     if (page.throttle().firstM() != null) {
       actions.add(new Action("throttle", page.throttle().firstM(), ""));
     }
@@ -91,6 +107,26 @@ public final class GpxWriter {
       actions.add(new Action("flat", page.throttle().fullM(), ""));
     }
     return actions;
+  }
+
+  /** The pressures of a press of one's own and where it ends; its begin is a brake point. */
+  private static void addPress(List<Action> actions, Press press) {
+    for (Knot knot : press.knots()) {
+      actions.add(new Action("brake " + pct(knot.pct()), knot.atM(), ""));
+    }
+    actions.add(new Action("release", press.offM(), ""));
+  }
+
+  private static String phaseName(Phase phase) {
+    return switch (phase.kind()) {
+      case HOLD -> "hold " + pct(phase.toPct());
+      case FLAT -> "flat";
+      default -> "throttle " + pct(phase.toPct());
+    };
+  }
+
+  private static String pct(double value) {
+    return Math.round(value) + " %";
   }
 
   private static LocalPlane planeOf(Circuit circuit) {

@@ -100,6 +100,7 @@ public final class CallOuts {
       if (!mark.isEmpty()) {
         pieces.add(new Piece(mark + ".", 1));
       }
+      SpokenFeet.brake(page).ifPresent(words -> pieces.add(new Piece(sentence(words), 2)));
     } else {
       boolean flat = page.brake().style() == CornerPage.BrakeStyle.NONE;
       if (page.lift() == null) {
@@ -137,6 +138,7 @@ public final class CallOuts {
       boolean used = page.kerbs().exit() != Kerb.Use.NONE;
       pieces.add(new Piece(used ? "Use the exit kerb." : "Leave the exit kerb.", 2));
     }
+    SpokenFeet.held(page).ifPresent(words -> pieces.add(new Piece(sentence(words), 2)));
     SpokenGears.wayOut(page).ifPresent(words -> pieces.add(new Piece(sentence(words), 2)));
     if (pieces.isEmpty()) {
       return Optional.empty();

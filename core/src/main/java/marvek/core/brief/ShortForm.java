@@ -43,6 +43,7 @@ public record ShortForm(int corner, String words) {
         + where(page, metresPerUnit)
         + ", "
         + gear
+        + SpokenFeet.held(page).map(words -> ", " + words).orElse("")
         + (think.isEmpty() ? "" : ", " + think)
         + SpokenMark.ownPoints(page, metresPerUnit, said).stream()
             .map(words -> ", " + words)
@@ -57,7 +58,8 @@ public record ShortForm(int corner, String words) {
           : SpokenMark.lift(page.lift(), metresPerUnit);
     }
     String mark = SpokenMark.of(page.brake().target(), metresPerUnit);
-    return mark.isEmpty() ? "brake" : mark;
+    String where = mark.isEmpty() ? "brake" : mark;
+    return where + SpokenFeet.brake(page).map(words -> ", " + words).orElse("");
   }
 
   /** The one thing: what is forbidden before what is late before what is there to be used. */

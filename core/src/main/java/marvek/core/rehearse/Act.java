@@ -5,6 +5,9 @@ import java.util.Comparator;
 import java.util.List;
 import marvek.core.circuit.Road;
 import marvek.core.page.CornerPage;
+import marvek.core.page.PageField;
+import marvek.core.page.Phase;
+import marvek.core.page.Press;
 import marvek.core.profile.Lap;
 
 /**
@@ -36,16 +39,14 @@ public record Act(int corner, Kind kind, double atM, double atS) {
     }
     List<Act> acts = new ArrayList<>();
     for (CornerPage page : pages) {
-      add(acts, lap, page.corner(), Kind.BRAKE, page.brake().atM());
+      brakes(acts, lap, page);
       Double lift = page.lift() == null ? null : page.lift().atM();
       add(acts, lap, page.corner(), Kind.LIFT, lift);
       for (Double down : page.gears().downshiftsM()) {
         add(acts, lap, page.corner(), Kind.GEAR_DOWN, down);
       }
       add(acts, lap, page.corner(), Kind.TURN, page.turnIn().atM());
-      Double release = page.trailBrake() == null ? null : page.trailBrake().releaseM();
-      add(acts, lap, page.corner(), Kind.RELEASE, release);
-      add(acts, lap, page.corner(), Kind.THROTTLE, page.throttle().firstM());
+      throttle(acts, lap, page);
     }
     addUpshifts(acts, lap, pages);
     acts.sort(Comparator.comparingDouble(Act::atS));
@@ -56,6 +57,31 @@ public record Act(int corner, Kind kind, double atM, double atS) {
     if (stationM != null) {
       acts.add(new Act(corner, kind, stationM, secondsAt(lap, stationM)));
     }
+  }
+
+  /** On the brake and off it; of presses of one's own each. */
+  private static void brakes(List<Act> acts, Lap lap, CornerPage page) {
+    if (page.sources().containsKey(PageField.PRESSES.path())) {
+      for (Press press : page.pedals().presses()) {
+        add(acts, lap, page.corner(), Kind.BRAKE, press.onM());
+        add(acts, lap, page.corner(), Kind.RELEASE, press.offM());
+      }
+      return;
+    }
+    add(acts, lap, page.corner(), Kind.BRAKE, page.brake().atM());
+    Double release = page.trailBrake() == null ? null : page.trailBrake().releaseM();
+    add(acts, lap, page.corner(), Kind.RELEASE, release);
+  }
+
+  /** Where the throttle opens; of phases of one's own each step. */
+  private static void throttle(List<Act> acts, Lap lap, CornerPage page) {
+    if (page.sources().containsKey(PageField.PHASES.path())) {
+      page.pedals().phases().stream()
+          .filter(phase -> phase.kind() != Phase.Kind.LIFT)
+          .forEach(phase -> add(acts, lap, page.corner(), Kind.THROTTLE, phase.atM()));
+      return;
+    }
+    add(acts, lap, page.corner(), Kind.THROTTLE, page.throttle().firstM());
   }
 
   /** An upshift belongs to the corner that it comes out of. */

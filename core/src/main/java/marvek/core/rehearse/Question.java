@@ -11,6 +11,7 @@ import marvek.core.circuit.Kerb;
 import marvek.core.mark.MarkReference;
 import marvek.core.page.CornerPage;
 import marvek.core.page.PageField;
+import marvek.core.page.Press;
 
 /**
  * Something that a page answers.
@@ -31,6 +32,8 @@ public record Question(int corner, Kind kind, String answer) {
     KERBS,
     /** Where the throttle comes. */
     THROTTLE,
+    /** How the feet go where that is the driver's own. */
+    FEET,
     /** What is otherwise on a wet road. */
     IN_THE_WET,
     /** What one does when the brake mark is missed. */
@@ -44,6 +47,8 @@ public record Question(int corner, Kind kind, String answer) {
 
   /** A brake point in the wet counts as another one from here on [m]. */
   private static final double SAME_SHIFT_M = 4;
+
+  private static final long SAME_PCT = 5;
 
   /** A name for its state: corner and kind. */
   public String key() {
@@ -80,6 +85,7 @@ public record Question(int corner, Kind kind, String answer) {
       case KERBS -> kerbs(page.kerbs());
       case THROTTLE ->
           page.throttle().firstM() == null ? "" : fromApex(page, page.throttle().firstM());
+      case FEET -> feet(page);
       case IN_THE_WET -> "";
       case WAY_OUT -> page.wayOut().strip();
       case OWN_POINTS -> ownPoints(page);
@@ -114,6 +120,23 @@ public record Question(int corner, Kind kind, String answer) {
     return PageField.typed().stream()
         .filter(page.points()::containsKey)
         .map(field -> field.group() + " " + told(page.points().get(field).target()))
+        .collect(Collectors.joining(" "));
+  }
+
+  /** Per cents of presses and phases of one's own, to five: nobody feels less. */
+  private static String feet(CornerPage page) {
+    List<Double> pressed = new ArrayList<>();
+    if (page.sources().containsKey(PageField.PRESSES.path())) {
+      for (Press press : page.pedals().presses()) {
+        pressed.add(press.peakPct());
+        press.knots().forEach(knot -> pressed.add(knot.pct()));
+      }
+    }
+    if (page.sources().containsKey(PageField.PHASES.path())) {
+      page.pedals().phases().forEach(phase -> pressed.add(phase.toPct()));
+    }
+    return pressed.stream()
+        .map(pct -> Long.toString(SAME_PCT * Math.round(pct / SAME_PCT)))
         .collect(Collectors.joining(" "));
   }
 

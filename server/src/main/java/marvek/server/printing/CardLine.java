@@ -59,7 +59,7 @@ record CardLine(
         page.path("direction").asString().equals("left") ? "L" : "R",
         brake(page, units),
         ownPoints(page, units),
-        pressure(page.path("brake")),
+        pressure(page),
         gears(page),
         units.speedFigure(page.path("lowest").path("speed_mps").asDouble(0)),
         drive(page, lapM, units),
@@ -114,8 +114,39 @@ record CardLine(
     return mark == null ? units.lengthText(atM) + " after the start line" : words(mark, units);
   }
 
-  private static String pressure(JsonNode brake) {
-    return brake.has("at_m") ? Math.round(brake.path("initial_pct").asDouble(0)) + "\u00a0%" : "";
+  /** First pressure; of a shape of one's own all of its pressures. */
+  private static String pressure(JsonNode page) {
+    JsonNode brake = page.path("brake");
+    if (!brake.has("at_m")) {
+      return "";
+    }
+    if (!isOwn(page, "presses")) {
+      return Math.round(brake.path("initial_pct").asDouble(0)) + "\u00a0%";
+    }
+    List<String> presses = new ArrayList<>();
+    for (JsonNode press : page.path("presses")) {
+      List<String> falls = new ArrayList<>();
+      falls.add(whole(press.path("peak_pct")));
+      press.path("knots").forEach(knot -> falls.add(whole(knot.path("pct"))));
+      presses.add(String.join("–", falls));
+    }
+    return String.join(", ", presses) + "\u00a0%";
+  }
+
+  private static String whole(JsonNode pct) {
+    return Long.toString(Math.round(pct.asDouble(0)));
+  }
+
+  /** A throttle that the driver holds before he opens it; empty without one of his own. */
+  private static String held(JsonNode page) {
+    if (isOwn(page, "phases")) {
+      for (JsonNode phase : page.path("phases")) {
+        if (phase.path("kind").asString().equals("hold")) {
+          return "hold " + whole(phase.path("to_pct")) + "\u00a0%, ";
+        }
+      }
+    }
+    return "";
   }
 
   private static String words(JsonNode mark, DriverUnits units) {
@@ -164,7 +195,7 @@ record CardLine(
       return "stays on";
     }
     double apex = page.path("apexes").path(0).path("at_m").asDouble(0);
-    String first = fromApex(throttle.get("first_m").asDouble(0) - apex, lapM, units);
+    String first = held(page) + fromApex(throttle.get("first_m").asDouble(0) - apex, lapM, units);
     if (!throttle.has("full_m")) {
       return first;
     }
