@@ -308,9 +308,6 @@ final class GearSearch {
       if (g > 1) {
         relax(k, k + 1, g, g - 1, base);
       }
-      if (isOwn(i, g + 1)) {
-        relax(k, k + 1, g, g + 1, base);
-      }
       return;
     }
     double limiter = driveline.limiterSpeedMps(g);

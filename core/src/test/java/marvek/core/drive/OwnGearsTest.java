@@ -120,6 +120,70 @@ class OwnGearsTest {
     }
   }
 
+  /** One lower to turn the car: down when the engine turns slowly enough, up again at the apex. */
+  @Test
+  void oneLowerOnTheWayInIsTakenInTime() {
+    int rotations = 0;
+    for (int p = 0; p < MODEL.pages().size(); p++) {
+      CornerPage model = MODEL.pages().get(p);
+      int lower = model.gears().corner() - 1;
+      boolean brakes = model.trailBrake() != null && lower >= 1;
+      if (brakes && model.lowestSpeedMps() < LAP.driveline().limiterSpeedMps(lower)) {
+        Reference own = with(p, o -> o.gearIn(lower));
+        neverOverRevs(own.lap());
+        // Who comes in the lower gear already changes up at the apex alone.
+        for (GearChange change : own.pages().get(p).gears().changes()) {
+          if (change.to() == lower) {
+            rotations++;
+            assertThat(change.kind()).isEqualTo(GearChange.Kind.ROTATION);
+          }
+        }
+      }
+    }
+    assertThat(rotations).isPositive();
+  }
+
+  /** Under brakes a gear is taken when the engine turns slowly enough for it. */
+  private static void neverOverRevs(Lap lap) {
+    for (int i = 0; i < lap.size(); i++) {
+      if (lap.brakeShareAt(i) > 0) {
+        double limiter = lap.driveline().limiterSpeedMps(lap.gearAt(i));
+        assertThat(lap.speedAt(i)).as("at %d", i).isLessThan(1.01 * limiter);
+      }
+    }
+  }
+
+  /** The gear that the last corner leaves is the one in which the first is begun. */
+  @Test
+  void theFirstCornerIsBegunInTheGearOfTheLast() {
+    int last = MODEL.pages().size() - 1;
+    List<GearChange> held = MODEL.pages().get(last).gears().changes().subList(0, lastUp(last));
+    OwnValues first =
+        OwnValues.in(MODEL.pages().get(0).corner()).gearChanges(new GearChanges(List.of())).build();
+    OwnValues before =
+        OwnValues.in(MODEL.pages().get(last).corner()).gearChanges(new GearChanges(held)).build();
+    Reference own =
+        Reference.on(TestBooks.VARIED_BASIS, Conditions.DEFAULT, List.of(first, before));
+    int begin = ROAD.indexOf(CornerTime.beginsAtM(MODEL.pages().get(0), ROAD));
+    int gear = own.lap().gearAt(ROAD.wrap(begin - 5));
+    assertThat(gear).isLessThan(MODEL.pages().get(0).gears().approach());
+    int slowest = ROAD.indexOf(MODEL.pages().get(0).lowestSpeedAtM());
+    assertThat(own.lap().gearAt(slowest)).isEqualTo(gear);
+  }
+
+  /** Held on the limiter before it is changed up at last. */
+  @Test
+  void aChangeThatWaitsOnTheLimiterIsCalledSo() {
+    int page = changingUp().findFirst().orElseThrow();
+    int up = lastUp(page);
+    List<GearChange> changes =
+        new ArrayList<>(MODEL.pages().get(page).gears().changes().subList(0, up));
+    GearChange change = MODEL.pages().get(page).gears().changes().get(up);
+    changes.add(new GearChange(ROAD.wrapStation(change.atM() + 60), change.to(), null));
+    List<GearChange> made = changed(page, changes).pages().get(page).gears().changes();
+    assertThat(made.get(up).kind()).isEqualTo(GearChange.Kind.LIMITER);
+  }
+
   /** Changing up sooner than the model never pays, and the more the less. */
   @ParameterizedTest
   @MethodSource("changingUp")
@@ -211,6 +275,8 @@ class OwnGearsTest {
       if (MODEL.pages().get(p).brake().atM() != null) {
         double left = FeetCost.lostS(LAP, MODEL.pages(), p, Footwork.LEFT);
         double right = FeetCost.lostS(LAP, MODEL.pages(), p, Footwork.RIGHT);
+        double covered = FeetCost.lostS(LAP, MODEL.pages(), p, Footwork.COVER);
+        assertThat(covered).isBetween(left + 0.001, 2 * MOST_FOOT_S);
         assertThat(left).isBetween(-MOST_FOOT_S, 0.001);
         assertThat(right).isBetween(left, MOST_FOOT_S);
       }
