@@ -2,7 +2,7 @@
   import X from '@lucide/svelte/icons/x';
   import type { GearChange, OwnField } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
-  import { between } from '../strip/lap-axis';
+  import { between, onLap } from '../strip/lap-axis';
   import Amount from '../ui/Amount.svelte';
   import Problem from '../ui/Problem.svelte';
   import { lengthFrom, lengthIn } from '../units/format';
@@ -27,10 +27,7 @@
       return `${preferences.lengthText(Math.abs(metres))} ${metres < 0 ? 'before' : 'past'}`;
     }),
   );
-  const wrapped = (station: number) => {
-    const lap = trace.length_m;
-    return trace.closed ? ((station % lap) + lap) % lap : Math.max(0, Math.min(lap, station));
-  };
+  const wrapped = (station: number) => onLap(trace, station);
 
   /** Writes all changes down; a gear in or out beside them would be said twice. */
   function put(changes: GearChange[]) {

@@ -2,7 +2,7 @@
   import type { GivesWay, Phase, Press } from '../api/types';
   import { useBook } from '../book/book-state.svelte';
   import { knotsOf, moved, ownWork, without, type WorkKnot } from '../strip/knots';
-  import { between } from '../strip/lap-axis';
+  import { between, onLap } from '../strip/lap-axis';
   import X from '@lucide/svelte/icons/x';
   import Amount from '../ui/Amount.svelte';
   import Problem from '../ui/Problem.svelte';
@@ -31,10 +31,7 @@
   function put(list: 'presses' | 'phases', value: unknown[]) {
     book.setOwnAll(p.corner, ownWork(list, value));
   }
-  const wrapped = (station: number) => {
-    const lap = trace.length_m;
-    return trace.closed ? ((station % lap) + lap) % lap : Math.max(0, Math.min(lap, station));
-  };
+  const wrapped = (station: number) => onLap(trace, station);
   const along = (station: number) => lengthIn(between(trace, apex, station), preferences.length);
   function place(knot: WorkKnot, shown: number) {
     put(

@@ -1,5 +1,6 @@
 import type { DayShift } from '../api/answers';
 import type { CornerPage, OwnField, Trace } from '../api/types';
+import { onLap } from '../strip/lap-axis';
 import { platesOf, type Plate } from '../strip/plates';
 
 /**
@@ -24,11 +25,6 @@ export function dayPlates(
   if (!shift.begins || shift.brakeAt_m == null) return plates;
   const brake: Plate = { letter: 'B', name: 'brake', station: shift.brakeAt_m, shape: 'square' };
   return [brake, ...plates];
-}
-
-function onLap(trace: Pick<Trace, 'length_m' | 'closed'>, station: number): number {
-  const { length_m, closed } = trace;
-  return closed ? ((station % length_m) + length_m) % length_m : Math.max(0, station);
 }
 
 /** Whether a point that the day moves is the driver's own. */

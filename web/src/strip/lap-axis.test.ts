@@ -30,9 +30,10 @@ describe('the axis of a lap', () => {
     expect(seconds(trace, 100, 350)).toBeCloseTo(10, 6);
   });
 
-  it('brings a station onto the lap, and ends an open road at its begin', () => {
+  it('brings a station onto the lap, and keeps within an open road', () => {
     expect(onLap({ length_m: 1000, closed: true }, 1012)).toBe(12);
     expect(onLap({ length_m: 1000, closed: true }, -8)).toBe(992);
     expect(onLap({ length_m: 1000, closed: false }, -8)).toBe(0);
+    expect(onLap({ length_m: 1000, closed: false }, 1012)).toBe(1000);
   });
 });

@@ -18,7 +18,9 @@ export function between(
 
 /** A station brought onto the lap: over the line it is counted on from 0; an open road ends. */
 export function onLap({ length_m, closed }: Pick<Trace, 'length_m' | 'closed'>, station: number) {
-  return closed ? ((station % length_m) + length_m) % length_m : Math.max(0, station);
+  return closed
+    ? ((station % length_m) + length_m) % length_m
+    : Math.max(0, Math.min(length_m, station));
 }
 
 /** Value of a column at a station, linear between samples; wraps on a closed lap. */

@@ -57,7 +57,7 @@ record CardLine(
         page.path("corner").asString(),
         page.path("name").asString(),
         page.path("direction").asString().equals("left") ? "L" : "R",
-        brake(page, units),
+        brake(page, lapM, units),
         ownPoints(page, units),
         pressure(page),
         gears(page),
@@ -67,11 +67,15 @@ record CardLine(
         toCheck.contains(page.path("corner").asInt(0)));
   }
 
-  private static String brake(JsonNode page, DriverUnits units) {
+  private static String brake(JsonNode page, double lapM, DriverUnits units) {
     JsonNode brake = page.path("brake");
     JsonNode lift = page.path("lift");
     if (!brake.has("at_m") && lift.has("at_m")) {
-      String where = place(lift.get("target"), lift.get("at_m").asDouble(0), units);
+      double past = lift.get("at_m").asDouble(0) - apexM(page);
+      String where =
+          lift.has("target")
+              ? words(lift.get("target"), units)
+              : fromApex(past, lapM, units) + " from the apex";
       return "lift to " + Math.round(lift.get("to_pct").asDouble(0)) + "\u00a0%, " + where;
     }
     if (!brake.has("at_m")) {
@@ -194,12 +198,16 @@ record CardLine(
     if (!throttle.has("first_m")) {
       return "stays on";
     }
-    double apex = page.path("apexes").path(0).path("at_m").asDouble(0);
+    double apex = apexM(page);
     String first = held(page) + fromApex(throttle.get("first_m").asDouble(0) - apex, lapM, units);
     if (!throttle.has("full_m")) {
       return first;
     }
     return first + ", flat " + fromApex(throttle.get("full_m").asDouble(0) - apex, lapM, units);
+  }
+
+  private static double apexM(JsonNode page) {
+    return page.path("apexes").path(0).path("at_m").asDouble(0);
   }
 
   /** Metres past the apex with their sign, the short way round. */

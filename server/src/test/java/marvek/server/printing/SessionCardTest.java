@@ -107,6 +107,42 @@ class SessionCardTest {
         .isEqualTo("990 m after the start line");
   }
 
+  /** A lift without a mark is told from the apex, as the throttle is. */
+  @Test
+  void aLiftIsToldByItsMarkOrFromTheApex() {
+    ObjectNode lifted = page();
+    lifted.putObject("brake").put("style", "lift");
+    lifted.putObject("lift").put("at_m", 990).put("to_pct", 48.6);
+    assertThat(plain(CardLine.of(lifted, 1100, METRIC, Set.of()).brake()))
+        .isEqualTo("lift to 49 %, −50 m from the apex");
+    lifted.withObject("/lift").putObject("target").put("own", "by the old oak");
+    assertThat(plain(CardLine.of(lifted, 1100, METRIC, Set.of()).brake()))
+        .isEqualTo("lift to 49 %, by the old oak");
+  }
+
+  /** What is the driver's own of pedals, gears and feet, and nothing of the model's. */
+  @Test
+  void ownShapesAndGearsStandInTheirColumns() {
+    ObjectNode own = page();
+    own.withObject("/gears").put("in", 1).put("out", 3);
+    own.put("feet", "heel-and-toe");
+    var press = own.withArray("presses").addObject().put("peak_pct", 90);
+    press.withArray("knots").addObject().put("pct", 35.4);
+    own.withArray("phases").addObject().put("kind", "hold").put("to_pct", 15);
+    CardLine model = CardLine.of(own, 1100, METRIC, Set.of());
+    assertThat(plain(model.pressure())).isEqualTo("84 %");
+    assertThat(model.gears()).isEqualTo("5 – 2");
+
+    ObjectNode sources = own.putObject("sources");
+    for (String field : List.of("presses", "phases", "gears.in", "gears.out", "feet")) {
+      sources.put(field, "driver");
+    }
+    CardLine line = CardLine.of(own, 1100, METRIC, Set.of());
+    assertThat(plain(line.pressure())).isEqualTo("90–35 %");
+    assertThat(plain(line.drive())).startsWith("hold 15 %, +4 m");
+    assertThat(line.gears()).isEqualTo("5 – 2, in 1, out 3, heel and toe");
+  }
+
   @Test
   void atAMarkAndUnderABridge() {
     ObjectNode close = page();
