@@ -9,7 +9,7 @@
   import { preferences } from '../units/preferences.svelte';
   import Line from './Line.svelte';
   import { usePage } from './page-context';
-  import { FEET, gearWords } from './work-words';
+  import { FEET, gearWords, ownChanges, ownGear } from './work-words';
 
   /** Gears and their changes up to the next corner: in words, and to be written as driven. */
   const FIELDS: OwnField[] = ['gears.in', 'gears.out', 'gears.changes', 'feet'];
@@ -29,14 +29,7 @@
   );
   const wrapped = (station: number) => onLap(trace, station);
 
-  /** Writes all changes down; a gear in or out beside them would be said twice. */
-  function put(changes: GearChange[]) {
-    book.setOwnAll(p.corner, {
-      'gears.in': undefined,
-      'gears.out': undefined,
-      'gears.changes': changes.map(({ at_m, to }) => ({ at_m, to })),
-    });
-  }
+  const put = (changes: GearChange[]) => book.setOwnAll(p.corner, ownChanges(changes));
   const replaced = (i: number, change: GearChange) =>
     put(gears.changes.map((other, k) => (k === i ? change : other)));
   /** One more, a little behind the last. */
@@ -58,7 +51,7 @@
     min={1}
     max={12}
     own={own(field)}
-    onchange={(v) => book.setOwn(p.corner, field, v)}
+    onchange={(v) => book.setOwnAll(p.corner, ownGear(field, v))}
   />
 {/snippet}
 <Line

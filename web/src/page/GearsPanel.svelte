@@ -4,7 +4,7 @@
   import { gain } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
   import { usePage } from './page-context';
-  import { FEET } from './work-words';
+  import { FEET, ownGear } from './work-words';
   import type { CornerGears } from '../api/answers';
   import type { Feet } from '../api/types';
   import type { Panels } from './panels.svelte';
@@ -97,7 +97,8 @@
           {:else}
             <button
               class="btn btn-ghost font-normal"
-              onclick={() => book.setOwn(page().corner, field, held.chosen ? undefined : held.gear)}
+              onclick={() =>
+                book.setOwnAll(page().corner, ownGear(field, held.chosen ? undefined : held.gear))}
               >drive it so</button
             >
           {/if}
@@ -110,7 +111,7 @@
     <ul data-feet>
       {#each gears.feet as way (way.feet)}
         <li class="border-base-300 flex min-h-11 flex-wrap items-center gap-x-4 border-b">
-          <strong class="w-56">{FEET[spelled(way.feet)]}</strong>
+          <strong class="w-full sm:w-56">{FEET[spelled(way.feet)]}</strong>
           <span class="flex-1">{later(way.brakeLaterM)}, <strong>{gain(way.lostS)}</strong></span>
           {#if ownFeet === spelled(way.feet)}
             <button

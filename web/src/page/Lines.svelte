@@ -13,6 +13,7 @@
   import { usePage } from './page-context';
   import OwnPoints from './OwnPoints.svelte';
   import Place from './Place.svelte';
+  import { ownGear } from './work-words';
   import {
     BRAKE_STYLE,
     carLengths,
@@ -158,7 +159,7 @@
       min={1}
       max={12}
       own={own('gears.corner')}
-      onchange={(v) => set('gears.corner', v)}
+      onchange={(v) => book.setOwnAll(p.corner, ownGear('gears.corner', v))}
     />{gearsBetween(p.gears) ? `, by way of ${gearsBetween(p.gears)}` : ''}.
     {#snippet more()}
       {#if p.gears.downshifts_m.length > 0 && p.brake.at_m !== undefined}

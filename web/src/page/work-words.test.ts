@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { gearWords, workWords } from './work-words';
+import { gearWords, ownChanges, ownGear, workWords } from './work-words';
 
 const place = (station: number) => `at ${station}`;
 
@@ -37,6 +37,16 @@ describe('gears, in words', () => {
     expect(gearWords(gears, place)).toBe(
       '1 in, 2 at the apex, 3 out; 1 from at 10, to turn in; 2 from at 50; 3 from at 80, short',
     );
+  });
+
+  it('are written as changes or as gears, never as both', () => {
+    expect(Object.keys(ownGear('gears.out', 3))).toEqual(['gears.out', 'gears.changes']);
+    expect(ownChanges([{ at_m: 5, to: 2, kind: 'down' }])).toEqual({
+      'gears.in': undefined,
+      'gears.corner': undefined,
+      'gears.out': undefined,
+      'gears.changes': [{ at_m: 5, to: 2 }],
+    });
   });
 
   it('tells one gear once', () => {

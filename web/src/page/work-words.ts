@@ -34,6 +34,20 @@ function phaseWords({ kind, at_m, to_pct, until_m }: Phase, place: Place): strin
   }
 }
 
+/** A gear of one's own: the changes are the model's again, or it would be said twice. */
+export const ownGear = (field: 'gears.in' | 'gears.corner' | 'gears.out', gear?: number) => ({
+  [field]: gear,
+  'gears.changes': undefined,
+});
+
+/** Changes of one's own: the gears beside them follow. */
+export const ownChanges = (changes: GearChange[]) => ({
+  'gears.in': undefined,
+  'gears.corner': undefined,
+  'gears.out': undefined,
+  'gears.changes': changes.map(({ at_m, to }) => ({ at_m, to })),
+});
+
 /** Which foot brakes, in words. */
 export const FEET: Record<Feet, string> = {
   left: 'left foot',

@@ -25,6 +25,12 @@ import marvek.core.circuit.RoadPosition;
 import marvek.core.circuit.Side;
 import marvek.core.conditions.Conditions;
 import marvek.core.line.ChosenLine;
+import marvek.core.page.CornerPage;
+import marvek.core.page.Knot;
+import marvek.core.page.OwnValues;
+import marvek.core.page.PedalWork;
+import marvek.core.page.Phase;
+import marvek.core.page.Press;
 import marvek.core.reference.Reference;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -299,6 +305,43 @@ class GpxTest {
       }
     }
     assertThat(GpxReader.read(points).waypoints()).hasSizeGreaterThan(60);
+  }
+
+  /** Pressures and throttle steps of one's own are points; those of the model are not. */
+  @Test
+  void ownShapesArePointsOfTheirOwn() {
+    Circuit circuit = CircuitGeoJson.read(DemoFiles.circuit()).value();
+    Reference.Basis basis =
+        Reference.basis(
+            circuit,
+            CarJson.read(DemoFiles.car()).value(),
+            Conditions.DEFAULT,
+            ChosenLine.CENTRELINE);
+    CornerPage page = Reference.on(basis, Conditions.DEFAULT, List.of()).pages().get(3);
+    double onM = page.brake().atM();
+    double offM = page.apexes().get(0).atM();
+    OwnValues own =
+        OwnValues.in(page.corner())
+            .presses(
+                new PedalWork.Presses(
+                    List.of(new Press(onM, 60, List.of(new Knot(offM - 20, 35)), offM))))
+            .phases(
+                new PedalWork.Phases(
+                    List.of(
+                        new Phase(Phase.Kind.HOLD, offM + 2, 15, offM + 20),
+                        new Phase(Phase.Kind.FLAT, offM + 60, 100, null))))
+            .build();
+    Reference driven = Reference.on(basis, Conditions.DEFAULT, List.of(own));
+    byte[] points = GpxWriter.actionPoints("own", circuit, driven.path(), driven.pages());
+    assertThat(GpxReader.read(points).waypoints())
+        .extracting(GpxFile.Waypoint::name)
+        .filteredOn(name -> name.startsWith(page.corner() + " "))
+        .contains("4 brake 35 %", "4 release", "4 hold 15 %", "4 flat")
+        .doesNotContain("4 throttle");
+    assertThat(GpxReader.read(points).waypoints())
+        .extracting(GpxFile.Waypoint::name)
+        .filteredOn(name -> name.startsWith("1 brake"))
+        .containsExactly("1 brake");
   }
 
   @Test

@@ -79,7 +79,7 @@ final class KnotPedals implements Feet {
     double first = Double.POSITIVE_INFINITY;
     double last = Double.NEGATIVE_INFINITY;
     for (Press press : work.presses()) {
-      first = Math.min(first, metres(press.onM()));
+      first = Math.min(first, shutM(press));
       last = Math.max(last, metres(press.offM()));
     }
     for (Phase phase : work.phases()) {
@@ -123,8 +123,7 @@ final class KnotPedals implements Feet {
       while (next < work.phases().size() && metres(work.phases().get(next).atM()) < on) {
         phase(work.phases().get(next++));
       }
-      double speed = lap.speedAt(lap.path().road().indexOf(press.onM()));
-      double shut = on - speed * lap.footwork().offBeforeS();
+      double shut = shutM(press);
       throttle.to(shut, throttle.lastShare(1));
       throttle.to(shut, 0);
       if (!lap.footwork().hasBothPedals()) {
@@ -134,6 +133,12 @@ final class KnotPedals implements Feet {
     while (next < work.phases().size()) {
       phase(work.phases().get(next++));
     }
+  }
+
+  /** Where the throttle is shut for a press: who covers the brake has it shut before. */
+  private double shutM(Press press) {
+    double speed = lap.speedAt(lap.path().road().indexOf(press.onM()));
+    return metres(press.onM()) - speed * lap.footwork().offBeforeS();
   }
 
   private void phase(Phase phase) {

@@ -77,9 +77,19 @@ final class OwnGears {
       beyondLimiter(page, PageField.GEAR_IN, places.apexFrom(), own.gearIn());
     }
     if (exists(page, PageField.GEAR_OUT, own.gearOut())) {
-      hold(places.outFrom(), places.outTo(), own.gearOut());
+      hold(places.outFrom(), until(number, places.outTo(), own.gearOut()), own.gearOut());
       beyondLimiter(page, PageField.GEAR_OUT, places.outFrom(), own.gearOut());
     }
+  }
+
+  /** Who changes up early stays in that gear until the model is in it too, or the next corner. */
+  private int until(int number, int outTo, int gear) {
+    int most = road.ahead(outTo, GearReader.nextBegin(road, pages, number)) - 1;
+    int k = 0;
+    while (k < most && base.gearAt(road.wrap(outTo + k)) < gear) {
+      k++;
+    }
+    return road.wrap(outTo + k);
   }
 
   /** From the corner's first point in the gear before it, then from change to change. */

@@ -184,6 +184,21 @@ class OwnGearsTest {
     assertThat(made.get(up).kind()).isEqualTo(GearChange.Kind.LIMITER);
   }
 
+  /** A short shift is one: nobody changes down again before the next corner. */
+  @ParameterizedTest
+  @MethodSource("changingUp")
+  void whoChangesUpEarlyOnTheWayOutStaysInThatGear(int page) {
+    CornerPage.Gears model = MODEL.pages().get(page).gears();
+    GearChange up = model.changes().get(lastUp(page));
+    if (model.out() < up.to()) {
+      Reference own = with(page, o -> o.gearOut(model.out() + 1));
+      int from = ROAD.indexOf(MODEL.pages().get(page).exit().trackOutM());
+      for (int k = 0; k <= ROAD.ahead(from, ROAD.indexOf(up.atM())); k++) {
+        assertThat(own.lap().gearAt(ROAD.wrap(from + k))).isGreaterThan(model.out());
+      }
+    }
+  }
+
   /** Changing up sooner than the model never pays, and the more the less. */
   @ParameterizedTest
   @MethodSource("changingUp")

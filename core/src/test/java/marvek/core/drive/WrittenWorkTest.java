@@ -11,6 +11,7 @@ import marvek.core.MadeRoads;
 import marvek.core.TestVehicles;
 import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
+import marvek.core.conditions.Footwork;
 import marvek.core.line.ChosenLine;
 import marvek.core.page.CornerPage;
 import marvek.core.page.Driven;
@@ -211,6 +212,25 @@ class WrittenWorkTest {
     assertThat(speed - Math.sqrt(w)).isGreaterThan(3);
   }
 
+  /** Who covers the brake has the throttle shut before he presses, of written shapes too. */
+  @Test
+  void aCoveringFootShutsTheThrottleBeforeThePress() {
+    double onM = ROAD.stationAt(straightest(45));
+    Press press = new Press(onM, 40, List.of(), ROAD.wrapStation(onM + 45));
+    PedalWork work = new PedalWork(List.of(press), List.of());
+    double never = Double.POSITIVE_INFINITY;
+    for (Footwork feet : List.of(Footwork.RIGHT, Footwork.COVER)) {
+      Lap lap = CAR.lap().footed(feet);
+      Drive.Part part = new Drive.Part(ROAD.indexOf(ROAD.wrapStation(onM - 40)), 90, 0, 90);
+      CornerPoints points =
+          new CornerPoints(never, never, 0, never, never, never, lap.speedAt(part.start()));
+      KnotPedals pedals = new KnotPedals(lap, part, throttle(1), points, work);
+      double shutM = 40 - feet.offBeforeS() * lap.speedAt(ROAD.indexOf(onM));
+      assertThat(pedals.throttleShare(shutM - 1)).as("%s", feet).isEqualTo(1);
+      assertThat(pedals.throttleShare(shutM + 1)).as("%s", feet).isZero();
+    }
+  }
+
   /** Sample from which on the line is straightest over a way. */
   private static int straightest(int metres) {
     int best = 0;
@@ -229,6 +249,11 @@ class WrittenWorkTest {
   }
 
   private static Pedals none() {
+    return throttle(0);
+  }
+
+  /** Feet that leave the brake alone. */
+  private static Pedals throttle(double share) {
     return new Pedals() {
       @Override
       public double brakeShare(double metres) {
@@ -237,7 +262,7 @@ class WrittenWorkTest {
 
       @Override
       public double throttleShare(double metres) {
-        return 0;
+        return share;
       }
     };
   }
