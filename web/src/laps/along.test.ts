@@ -72,6 +72,15 @@ describe('what is written beside a lap', () => {
     ]);
   });
 
+  it('does not take the rise to the next knot for the begin of a press', () => {
+    const rising: Along = { ...lap, brake_pct: [0, 18, 18, 20, 64, 65] };
+    const work = {
+      presses: [{ on_m: 102, peak_pct: 18, knots: [{ at_m: 108, pct: 65 }], off_m: 120 }],
+      phases: [],
+    };
+    expect(knotsBeside(work, rising).map(({ driven }) => driven)).toEqual([18, 64]);
+  });
+
   it('leaves out what is beyond the stretch and what the lap does not tell', () => {
     const work = {
       presses: [{ on_m: 60, peak_pct: 85, knots: [{ at_m: 108, pct: 40 }], off_m: 109 }],

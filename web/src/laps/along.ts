@@ -66,7 +66,8 @@ export interface KnotBeside {
 
 /**
  * The knots of what is written beside a lap: its pressure or throttle at their places; for the
- * begin of a press the most until the next knot, since pressure takes its time to come.
+ * begin of a press the most until half-way to the next knot, since pressure takes its time to come
+ * and may rise from there.
  */
 export function knotsBeside(work: PedalWork, lap: Along): KnotBeside[] {
   const end = lap.from_m + lap.step_m * (lap.time_s.length - 1);
@@ -76,7 +77,7 @@ export function knotsBeside(work: PedalWork, lap: Along): KnotBeside[] {
     if (!amount || station < lap.from_m || station > end) return [];
     const column = list === 'presses' ? lap.brake_pct : lap.throttle_pct;
     const at = indexAt(lap, station);
-    const until = knot.part === 'on' ? indexAt(lap, knots[i + 1].station) : at;
+    const until = knot.part === 'on' ? (at + indexAt(lap, knots[i + 1].station)) >> 1 : at;
     const values = column.slice(at, until + 1).filter((v): v is number => v !== null);
     return values.length ? [{ name, list, station, written, driven: Math.max(...values) }] : [];
   });
