@@ -1,6 +1,7 @@
 package marvek.core.drive;
 
 import marvek.core.circuit.Road;
+import marvek.core.event.BrakingZone;
 import marvek.core.profile.Drive;
 import marvek.core.profile.Lap;
 import marvek.core.profile.Pedals;
@@ -70,8 +71,26 @@ final class PedalTrace implements Pedals {
       brake[k] = lap.elementBrakeShareAt(i);
       throttle[k] = lap.elementThrottleShareAt(i);
     }
+    for (BrakingZone brief : BrakingZone.lifts(lap)) {
+      lift(lap, part, brief, brake, throttle);
+    }
     PedalTrace own = new PedalTrace(road.stepM(), brake, throttle, Grips.of(lap, part));
     return points.brakes() ? own.footMoving(lap, used, part, points) : own;
+  }
+
+  /** In the place of a press too brief for a foot the throttle is shut a little sooner. */
+  private static void lift(
+      Lap lap, Drive.Part part, BrakingZone brief, double[] brake, double[] throttle) {
+    Road road = lap.path().road();
+    int shut = road.wrap(brief.begin() - road.samples(brief.liftingWayM(lap)));
+    int count = road.ahead(shut, brief.end());
+    for (int n = 0; n < count; n++) {
+      int k = road.ahead(part.start(), road.wrap(shut + n));
+      if (k < part.count()) {
+        brake[k] = 0;
+        throttle[k] = 0;
+      }
+    }
   }
 
   /** The same but for the way of the foot, with as much pressure as meets the lap's speed again. */

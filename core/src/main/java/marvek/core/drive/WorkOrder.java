@@ -40,7 +40,10 @@ public final class WorkOrder {
       if (!feet.hasBothPedals()) {
         worker.oneFoot(presses, own.phases().list());
       }
-      worker.comesBack(presses, own.phases().list());
+      boolean nextComesFirst = page.throttle().fullM() == null;
+      if (!nextComesFirst) {
+        worker.comesBack(presses, own.phases().list());
+      }
     }
   }
 

@@ -31,6 +31,12 @@ final class WorkTrace {
   /** Throttle above this is flat, below it a lift: what is missing is rounding of the solver. */
   private static final double FLAT = 0.97;
 
+  /** A throttle that closes by less than this, as a share of full, is held. */
+  private static final double LEAST_LIFT = 0.1;
+
+  /** A lift begins where the throttle has closed by so much. */
+  private static final double CLOSES = 0.03;
+
   /** Throttle below this is none. */
   private static final double SHUT = 0.03;
 
@@ -125,16 +131,32 @@ final class WorkTrace {
       }
       return new Span(from, last);
     }
-    double from = Math.min(points.firstM(), last);
-    while (from > 0 && feet.throttleShare(from - road.stepM() / 2) < FLAT) {
-      from -= road.stepM();
+    double flat = lastFlatM(last);
+    return new Span(flat > 0 ? flat : mostOpenM(last), last);
+  }
+
+  /** Where the throttle was full for the last time before the corner; 0 where it was not. */
+  private double lastFlatM(double last) {
+    double at = Math.min(points.firstM(), last);
+    while (at > 0 && feet.throttleShare(at - road.stepM() / 2) < FLAT) {
+      at -= road.stepM();
     }
-    return new Span(from, last);
+    return Math.max(0, at);
+  }
+
+  /** Where it is open most before it closes: up to there it opens for the corner before. */
+  private double mostOpenM(double last) {
+    double deepest = Math.min(points.firstM(), last);
+    double at = 0;
+    for (double m = 0; m < deepest; m += road.stepM()) {
+      at = feet.throttleShare(m) > feet.throttleShare(at) ? m : at;
+    }
+    return at;
   }
 
   /** Whether the throttle was full before it closed; behind a linked corner it was not. */
   private boolean flatBefore() {
-    return opens.fromM() > 0;
+    return lastFlatM(opens.toM()) > 0;
   }
 
   private double deepest() {
@@ -196,9 +218,27 @@ final class WorkTrace {
     return isLift() ? new ArrayList<>(List.of(deepest())) : new ArrayList<>();
   }
 
-  /** Whether the throttle closes without a brake, from full. */
+  /** Whether the throttle closes without a brake, from full or from what it had. */
   private boolean isLift() {
-    return opens != null && brakes == null && flatBefore();
+    return opens != null && brakes == null && (flatBefore() || closes() > LEAST_LIFT);
+  }
+
+  /** How far the throttle closes from what it has where the part begins. */
+  private double closes() {
+    return feet.throttleShare(opens.fromM()) - feet.throttleShare(deepest());
+  }
+
+  /** Where the throttle begins to close. */
+  private double liftM(double deepest) {
+    if (flatBefore()) {
+      return opens.fromM();
+    }
+    double at = opens.fromM() + 1;
+    double before = feet.throttleShare(opens.fromM()) - CLOSES;
+    while (at < deepest - 1 && feet.throttleShare(at + road.stepM()) > before) {
+      at += road.stepM();
+    }
+    return at;
   }
 
   /** Where knots of the throttle may lie: on the way down a lift goes straight. */
@@ -272,15 +312,23 @@ final class WorkTrace {
     }
   }
 
+  /** What the throttle has from the beginning of the part to a metre before a lift. */
+  private Phase heldTo(double liftM) {
+    double from = opens.fromM();
+    Double until = liftM - from > Span.APART_M ? station(liftM - 1) : null;
+    return new Phase(Phase.Kind.HOLD, station(from), pct(feet.throttleShare(from)), until);
+  }
+
   /** Down to where the throttle is shut most, and up again. */
   private void lifted(List<Phase> phases, List<Double> throttleKnots) {
     double deepest = deepest();
+    double lift = liftM(deepest);
+    if (!flatBefore()) {
+      phases.add(heldTo(lift));
+    }
     phases.add(
         new Phase(
-            Phase.Kind.LIFT,
-            station(opens.fromM()),
-            pct(feet.throttleShare(deepest)),
-            station(deepest)));
+            Phase.Kind.LIFT, station(lift), pct(feet.throttleShare(deepest)), station(deepest)));
     for (double m : throttleKnots) {
       if (Math.abs(m - deepest) >= Span.APART_M) {
         phases.add(new Phase(Phase.Kind.STEP, station(m), pct(feet.throttleShare(m)), null));

@@ -7,8 +7,9 @@ import marvek.core.circuit.Road;
 import marvek.core.profile.Lap;
 
 /**
- * A stretch of a lap on the brakes. Positions are samples; {@code end} may lie before {@code begin}
- * where the zone crosses the start line.
+ * A stretch of a lap on the brakes, long enough for a foot: what a closed throttle slows while the
+ * foot moves is a lift. Positions are samples; {@code end} may lie before {@code begin} where the
+ * zone crosses the start line.
  *
  * @param begin first sample from which tyre braking exceeds {@value #LEAST_G} g for 3 m
  * @param end first sample off the brake
@@ -40,6 +41,15 @@ public record BrakingZone(int begin, int end, double speedLossMps) {
 
   /** All zones of a lap in the order of their begins. */
   public static List<BrakingZone> of(Lap lap) {
+    return allOf(lap).stream().filter(zone -> zone.speedLossMps > zone.liftedMps(lap)).toList();
+  }
+
+  /** What the lap brakes so shortly that a driver lifts instead. */
+  public static List<BrakingZone> lifts(Lap lap) {
+    return allOf(lap).stream().filter(zone -> zone.speedLossMps <= zone.liftedMps(lap)).toList();
+  }
+
+  private static List<BrakingZone> allOf(Lap lap) {
     Road road = lap.path().road();
     int origin = offBrakes(lap);
     IntPredicate onBrakes = k -> lap.brakeGAt(road.wrap(origin + k)) > LEAST_G;
@@ -50,6 +60,28 @@ public record BrakingZone(int begin, int end, double speedLossMps) {
       zones.add(new BrakingZone(from, to, lap.speedAt(from) - lap.speedAt(to)));
     }
     return zones;
+  }
+
+  /**
+   * How much a lift does without the brakes: the throttle is shut for as long as they are on and
+   * before that for as long as a foot moves over (see {@link #actingWayM}), where the lap gains.
+   */
+  private double liftedMps(Lap lap) {
+    double coasts = coastingMps2(lap);
+    double gains = gainedMps2(lap, lap.speedAt(begin) * actingS(lap), coasts);
+    return coasts * lap.timeBetween(begin, end) + (coasts + gains) * actingS(lap);
+  }
+
+  /**
+   * Way from where the throttle shuts to where the lap brakes, so that a lift to the zone's end
+   * brings the driver to the lap's speed there.
+   */
+  public double liftingWayM(Lap lap) {
+    double v = lap.speedAt(begin);
+    double coasts = coastingMps2(lap);
+    double gains = gainedMps2(lap, v * actingS(lap), coasts);
+    double lackMps = speedLossMps - coasts * lap.timeBetween(begin, end);
+    return lackMps > 0 ? v * lackMps / (coasts + gains) : 0;
   }
 
   /** Begins and ends of the runs of samples on the brakes, with short lifts bridged. */
@@ -93,21 +125,37 @@ public record BrakingZone(int begin, int end, double speedLossMps) {
   public double actingWayM(Lap lap) {
     Road road = lap.path().road();
     double v = lap.speedAt(begin);
-    double seconds = lap.conditions().pedalChangeS() + lap.conditions().brakeBuildUpS() / 2;
+    double seconds = actingS(lap);
     int soon = road.wrap(begin + Math.max(1, road.samples(SOON_S * v)));
     int in = road.ahead(begin, soon) < road.ahead(begin, end) ? soon : end;
     double brakes = -accelerationMps2(lap, begin, in);
-    double resistanceN = lap.forces().resistanceN(begin, v * v);
-    double coasts = (resistanceN + lap.closedThrottleNAt(begin)) / lap.forces().massKg();
+    double coasts = coastingMps2(lap);
     double wayM = v * seconds;
     for (int round = 0; round < ROUNDS && brakes > coasts; round++) {
-      int before = road.wrap(begin - Math.max(1, road.samples(wayM)));
-      // Where the throttle is shut before, nothing is lost while the foot moves.
-      double gains = Math.max(-coasts, accelerationMps2(lap, before, begin));
+      double gains = gainedMps2(lap, wayM, coasts);
       wayM = v * seconds * (brakes - coasts) / (brakes + gains);
     }
     // Where the zone begins is known to a step of the road: a step early costs less than one late.
     return (brakes > coasts ? wayM : 0) + road.stepM();
+  }
+
+  /** While the foot moves over and half the pressure builds up. */
+  private static double actingS(Lap lap) {
+    return lap.conditions().pedalChangeS() + lap.conditions().brakeBuildUpS() / 2;
+  }
+
+  /** What the car slows where the zone begins with the throttle shut and no brakes. */
+  private double coastingMps2(Lap lap) {
+    double v = lap.speedAt(begin);
+    double resistanceN = lap.forces().resistanceN(begin, v * v);
+    return (resistanceN + lap.closedThrottleNAt(begin)) / lap.forces().massKg();
+  }
+
+  /** What the lap gains before the zone; where the throttle is shut there nothing is lost. */
+  private double gainedMps2(Lap lap, double wayM, double coastingMps2) {
+    Road road = lap.path().road();
+    int before = road.wrap(begin - Math.max(1, road.samples(wayM)));
+    return Math.max(-coastingMps2, accelerationMps2(lap, before, begin));
   }
 
   private static double accelerationMps2(Lap lap, int from, int to) {

@@ -33,6 +33,7 @@ final class CornerSearch {
 
   final Corner corner;
   final Lap lap;
+  private final List<BrakingZone> zones;
   private final Path path;
   final Road road;
   CornerSpan span;
@@ -43,9 +44,10 @@ final class CornerSearch {
   boolean brakesOn;
   int trackOut;
 
-  CornerSearch(Corner corner, Lap lap) {
+  CornerSearch(Corner corner, Lap lap, List<BrakingZone> zones) {
     this.corner = corner;
     this.lap = lap;
+    this.zones = zones;
     this.path = lap.path();
     this.road = path.road();
     this.span = CornerSpan.of(corner, road);
@@ -91,6 +93,12 @@ final class CornerSearch {
     }
     double way = road.offsetBetween(road.stationAt(zone.end()), road.stationAt(span.previousEnd()));
     return way >= 0 && way < LONGEST_CORNER_M;
+  }
+
+  /** Whether a sample lies in one of the lap's zones, this corner's or another's. */
+  boolean brakesAt(int sample) {
+    return zones.stream()
+        .anyMatch(zone -> road.ahead(zone.begin(), sample) < road.ahead(zone.begin(), zone.end()));
   }
 
   private int findSlowest(int after) {

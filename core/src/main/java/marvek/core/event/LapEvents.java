@@ -13,11 +13,13 @@ public final class LapEvents {
 
   private final Lap lap;
   private final Road road;
+  private final List<BrakingZone> zones;
   private final List<CornerSearch> corners = new ArrayList<>();
 
   private LapEvents(Lap lap) {
     this.lap = lap;
     this.road = lap.path().road();
+    this.zones = BrakingZone.of(lap);
   }
 
   /**
@@ -27,7 +29,7 @@ public final class LapEvents {
    */
   public static List<CornerEvents> of(Lap lap, List<Corner> corners) {
     LapEvents worker = new LapEvents(lap);
-    corners.forEach(corner -> worker.corners.add(new CornerSearch(corner, lap)));
+    corners.forEach(corner -> worker.corners.add(new CornerSearch(corner, lap, worker.zones)));
     worker.setBetweenNeighbours();
     worker.giveZones();
     worker.end();
@@ -66,7 +68,7 @@ public final class LapEvents {
    * beyond it, or passed by a little.
    */
   private void giveZones() {
-    for (BrakingZone zone : BrakingZone.of(lap)) {
+    for (BrakingZone zone : zones) {
       int owner = -1;
       double nearest = Double.POSITIVE_INFINITY;
       for (int c = 0; c < corners.size(); c++) {

@@ -23,11 +23,11 @@ public record ThrottlePhase(int first, int full, boolean flat) {
 
   private static final double FLAT_FOR_M = 10;
 
+  /** So many samples before a brake the foot is between the pedals. */
+  private static final int HALF_OF_EITHER = 3;
+
   /** A brake is not looked for beyond this where the throttle has closed. */
   private static final double FARTHEST_BRAKE_M = 100;
-
-  /** A shorter touch of the brake is none, as where zones are found. */
-  private static final double LEAST_PRESS_M = 3;
 
   /** First throttle and full throttle are not looked for beyond these. */
   private static final double FARTHEST_FIRST_M = 600;
@@ -114,7 +114,7 @@ public record ThrottlePhase(int first, int full, boolean flat) {
     private boolean closesForABrake(int from) {
       int most = road.samples(FARTHEST_BRAKE_M);
       for (int k = 0; k <= most; k++) {
-        if (brakesFrom(from + k)) {
+        if (corner.brakesAt(road.wrap(from + k))) {
           return true;
         }
         if (isOpen(road.wrap(from + k))) {
@@ -130,22 +130,12 @@ public record ThrottlePhase(int first, int full, boolean flat) {
      */
     private int untilNextBraking() {
       int count = road.ahead(corner.turnIn, corner.trackOut);
-      for (int k = 0; k <= count; k++) {
-        if (brakesFrom(corner.turnIn + k)) {
-          return Math.max(0, k - 3);
+      for (int k = 0; k <= count + HALF_OF_EITHER; k++) {
+        if (corner.brakesAt(road.wrap(corner.turnIn + k))) {
+          return Math.max(0, Math.min(count, k - HALF_OF_EITHER));
         }
       }
       return count;
-    }
-
-    /** Whether it is a press of the brake that begins, and no touch. */
-    private boolean brakesFrom(int sample) {
-      for (int k = 0; k <= road.samples(LEAST_PRESS_M); k++) {
-        if (lap.brakeGAt(road.wrap(sample + k)) <= BrakingZone.LEAST_G) {
-          return false;
-        }
-      }
-      return true;
     }
   }
 }

@@ -367,18 +367,23 @@ class EventPlacesTest {
 
   private static void theDeepestOfALift(Driven lap, CornerEvents at) {
     double least = lap.lap.throttleShareAt(at.throttle().first());
+    List<BrakingZone> zones = BrakingZone.of(lap.lap);
     boolean[] ended = {false};
     lap.samples(at.turnIn(), at.trackOut())
         .filter(
             i -> {
-              ended[0] |= lap.lap.brakeGAt(i) > BrakingZone.LEAST_G;
+              ended[0] |= isIn(zones, lap.road(), i);
               boolean soon =
-                  lap.lap.brakeGAt(lap.road().wrap(i + 1)) > BrakingZone.LEAST_G
-                      || lap.lap.brakeGAt(lap.road().wrap(i + 2)) > BrakingZone.LEAST_G;
+                  isIn(zones, lap.road(), lap.road().wrap(i + 1))
+                      || isIn(zones, lap.road(), lap.road().wrap(i + 2));
               return !ended[0] && !soon && !lap.lap.shiftingAt(i);
             })
         .forEach(i -> assertThat(lap.lap.throttleShareAt(i)).isGreaterThanOrEqualTo(least));
     assertThat(least).isLessThan(0.97);
+  }
+
+  private static boolean isIn(List<BrakingZone> zones, Road road, int i) {
+    return zones.stream().anyMatch(z -> road.ahead(z.begin(), i) < road.ahead(z.begin(), z.end()));
   }
 
   private static boolean isFull(Driven lap, int i) {

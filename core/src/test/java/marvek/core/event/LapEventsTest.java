@@ -3,6 +3,7 @@ package marvek.core.event;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Stream;
@@ -15,8 +16,11 @@ import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
 import marvek.core.corner.CornerFinder;
 import marvek.core.line.ChosenLine;
+import marvek.core.profile.Drive;
 import marvek.core.profile.Lap;
+import marvek.core.profile.Pedals;
 import marvek.core.profile.SpeedProfile;
+import marvek.core.profile.UsedGrip;
 import marvek.core.reference.Reference;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -24,6 +28,9 @@ import org.junit.jupiter.params.provider.MethodSource;
 
 /** What must not happen to the events of a lap, over roads that nobody laid out. */
 class LapEventsTest {
+  /** The lift's way is reckoned in constant accelerations, and driven to whole samples. */
+  private static final double SAME_SPEED_MPS = 0.3;
+
   static Stream<Circuit> roads() {
     return Stream.of(
         MadeRoads.of(1, 1),
@@ -40,6 +47,13 @@ class LapEventsTest {
             .path(),
         TestVehicles.clubCar(),
         Conditions.DEFAULT);
+  }
+
+  /** A foot that takes longer lifts where a quick one still brakes. */
+  private static Lap rightFooted(Circuit circuit) {
+    Lap lap = lapOn(circuit);
+    Conditions slow = Conditions.DEFAULT.but().pedalChangeS(0.4).build();
+    return SpeedProfile.solve(lap.path(), lap.vehicle(), slow);
   }
 
   private static List<CornerEvents> events(Circuit circuit, Lap lap) {
@@ -112,14 +126,16 @@ class LapEventsTest {
     }
   }
 
-  /** Every stretch of three metres on the brakes is a zone's, and a zone is no second one's. */
+  /** Every stretch of three metres on the brakes is one zone's, or one that a lift does. */
   @ParameterizedTest
   @MethodSource("roads")
   void whereTheLapBrakesThereIsOneZone(Circuit circuit) {
     Lap lap = lapOn(circuit);
     Road road = lap.path().road();
     int[] zones = new int[lap.size()];
-    for (BrakingZone zone : BrakingZone.of(lap)) {
+    List<BrakingZone> all = new ArrayList<>(BrakingZone.of(lap));
+    all.addAll(BrakingZone.lifts(lap));
+    for (BrakingZone zone : all) {
       assertThat(lap.brakeGAt(zone.begin())).isGreaterThan(BrakingZone.LEAST_G);
       assertThat(lap.brakeGAt(zone.end())).isLessThanOrEqualTo(BrakingZone.LEAST_G);
       for (int k = 0; k < road.ahead(zone.begin(), zone.end()); k++) {
@@ -134,6 +150,52 @@ class LapEventsTest {
         assertThat(zones[i]).as("braking at " + road.stationAt(i) + " m").isEqualTo(1);
       }
     }
+  }
+
+  /**
+   * The throttle shut up to the end of what is no zone slows a car to the lap's speed there: driven
+   * forward, without the brakes. Beside it, a foot would not have been on the pedal sooner than
+   * that lift begins.
+   */
+  @ParameterizedTest
+  @MethodSource("roads")
+  void whatIsNoZoneIsDoneByALift(Circuit circuit) {
+    for (Lap lap : List.of(lapOn(circuit), rightFooted(circuit))) {
+      Road road = lap.path().road();
+      for (BrakingZone brief : BrakingZone.lifts(lap)) {
+        double v = lap.speedAt(brief.begin());
+        double footM = v * (lap.conditions().pedalChangeS() + lap.conditions().brakeBuildUpS() / 2);
+        assertThat(brief.liftingWayM(lap)).isBetween(0.0, footM);
+        int start = road.wrap(brief.begin() - road.samples(footM) - 2);
+        int count = road.ahead(start, brief.end());
+        double shutM = road.stepM() * road.ahead(start, brief.begin()) - brief.liftingWayM(lap);
+        Drive.Result lifted =
+            Drive.of(
+                lap,
+                UsedGrip.of(lap),
+                lift(lap, start, shutM),
+                new Drive.Part(start, count, 0, 1e9));
+        assertThat(lifted.speedsMps()[count])
+            .as("%.0f m, %.2f m/s", road.stationAt(brief.begin()), brief.speedLossMps())
+            .isCloseTo(lap.speedAt(brief.end()), within(SAME_SPEED_MPS));
+      }
+    }
+  }
+
+  private static Pedals lift(Lap lap, int start, double shutM) {
+    Road road = lap.path().road();
+    return new Pedals() {
+      @Override
+      public double brakeShare(double metres) {
+        return 0;
+      }
+
+      @Override
+      public double throttleShare(double metres) {
+        int i = road.wrap(start + (int) (metres / road.stepM()));
+        return metres < shutM ? lap.elementThrottleShareAt(i) : 0;
+      }
+    };
   }
 
   /** Samples on the brakes by their number, two metres each. */
