@@ -10,6 +10,7 @@ import marvek.core.page.CornerPage;
 import marvek.core.page.GearChange;
 import marvek.core.page.GearChanges;
 import marvek.core.page.Knot;
+import marvek.core.page.Lift;
 import marvek.core.page.OwnValues;
 import marvek.core.page.PedalWork;
 import marvek.core.page.Phase;
@@ -18,6 +19,8 @@ import marvek.core.reference.Reference;
 import marvek.core.rehearse.Act;
 import marvek.core.rehearse.Question;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /**
  * Pedals and gears of one's own in the short form, the calls, the run-through and the questions.
@@ -45,6 +48,25 @@ class OwnShapesSaidTest {
         TestBooks.VARIED_BASIS,
         Conditions.DEFAULT,
         List.of(own.apply(OwnValues.in(MODEL.corner())).build()));
+  }
+
+  /** Common practice: 40 to 60 per cent left is half a lift, next to nothing left is a lift. */
+  @ParameterizedTest
+  @CsvSource({"50, half a lift", "40, half a lift", "5, lift", "70, lift to 70"})
+  void aLiftIsSaidByHowMuchItIsAndPressedInTheRunThrough(double pct, String words) {
+    Lift lift = new Lift(ON_M, pct, OFF_M, null, List.of());
+    CornerPage lifted =
+        MODEL
+            .but()
+            .brake(
+                new CornerPage.Brake(null, null, CornerPage.BrakeStyle.LIFT, null, null, List.of()))
+            .lift(lift)
+            .build();
+    assertThat(SpokenMark.lift(lift, 1)).isEqualTo(words);
+    assertThat(Act.of(TestBooks.VARIED.lap(), List.of(lifted)))
+        .filteredOn(act -> act.kind() == Act.Kind.LIFT)
+        .singleElement()
+        .satisfies(act -> assertThat(act.atM()).isEqualTo(ON_M));
   }
 
   private static String shortForm(Reference reference) {

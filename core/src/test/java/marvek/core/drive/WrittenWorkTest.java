@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import marvek.core.InvalidValueException;
 import marvek.core.MadeRoads;
@@ -210,6 +211,70 @@ class WrittenWorkTest {
     }
     assertThat(drive.speedsMps()[part.count()]).isCloseTo(Math.sqrt(w), within(0.02));
     assertThat(speed - Math.sqrt(w)).isGreaterThan(3);
+  }
+
+  /** A throttle is held to where it says, and goes straight to what comes next from there. */
+  @Test
+  void aHeldThrottleStaysUpToItsEnd() {
+    double fromM = ROAD.stationAt(straightest(45));
+    double never = Double.POSITIVE_INFINITY;
+    Drive.Part part = new Drive.Part(ROAD.indexOf(fromM), 45, 0, 45);
+    CornerPoints none = new CornerPoints(never, never, 0, never, never, never, 40);
+    PedalWork work =
+        new PedalWork(
+            List.of(),
+            List.of(
+                new Phase(
+                    Phase.Kind.HOLD,
+                    ROAD.wrapStation(fromM + 10),
+                    20,
+                    ROAD.wrapStation(fromM + 25)),
+                new Phase(Phase.Kind.FLAT, ROAD.wrapStation(fromM + 35), 100, null)));
+    KnotPedals pedals = new KnotPedals(CAR.lap(), part, throttle(1), none, work);
+    assertThat(pedals.throttleShare(24)).isCloseTo(0.2, within(1e-9));
+    assertThat(pedals.throttleShare(30)).isCloseTo(0.6, within(1e-9));
+  }
+
+  /**
+   * Where axles are told apart a foot that gives a tenth of the throttle too much in a bend is an
+   * everyday thing: it neither throws the car off the road nor stops it.
+   */
+  @Test
+  void aLittleTooMuchThrottleInABendIsNoAccident() {
+    Lap lap = CAR.lap();
+    CornerPage page = hardStop();
+    Part exit = exitOf(page);
+    Drive.Result same = Drive.of(lap, UsedGrip.of(lap), exit.feet(lap, 0), exit.part());
+    Drive.Result more = Drive.of(lap, UsedGrip.of(lap), exit.feet(lap, 0.1), exit.part());
+    int end = exit.part().count();
+    assertThat(more.speedsMps()[end]).isCloseTo(same.speedsMps()[end], within(0.5));
+    assertThat(more.widestM()).isLessThan(0.5);
+    double slowest = Arrays.stream(more.speedsMps()).min().orElse(0);
+    assertThat(slowest).isGreaterThan(Arrays.stream(same.speedsMps()).min().orElse(0) - 0.3);
+  }
+
+  /** From the slowest place to where the throttle is flat. */
+  private record Part(Drive.Part part) {
+    Pedals feet(Lap lap, double more) {
+      return new Pedals() {
+        @Override
+        public double brakeShare(double metres) {
+          return 0;
+        }
+
+        @Override
+        public double throttleShare(double metres) {
+          int i = ROAD.wrap(part.start() + (int) (metres / ROAD.stepM()));
+          return Math.min(1, lap.elementThrottleShareAt(i) + more);
+        }
+      };
+    }
+  }
+
+  private static Part exitOf(CornerPage page) {
+    int first = ROAD.indexOf(page.throttle().firstM());
+    int count = ROAD.ahead(first, ROAD.indexOf(page.throttle().fullM()));
+    return new Part(new Drive.Part(first, Math.max(30, count), 0, 1e9));
   }
 
   /** Who covers the brake has the throttle shut before he presses, of written shapes too. */

@@ -183,6 +183,31 @@ class CarriedOverTest {
     assertThat(carried.get(0).brakeAtM()).isEqualTo(262);
   }
 
+  /** Lists of places move with the road, entry by entry. */
+  @Test
+  void aMovedRoadMovesKnotsAndChanges() {
+    OwnValues shaped =
+        OwnValues.in(1)
+            .presses(
+                new PedalWork.Presses(List.of(new Press(250, 80, List.of(new Knot(300, 30)), 330))))
+            .phases(new PedalWork.Phases(List.of(new Phase(Phase.Kind.HOLD, 335, 20, 350.0))))
+            .gearChanges(new GearChanges(List.of(new GearChange(360, 3, GearChange.Kind.SHORT))))
+            .build();
+    OwnValues moved =
+        CarriedOver.of(
+                List.of(shaped),
+                ROAD,
+                List.of(corner(1, 300, 400, 350)),
+                List.of(corner(1, 312, 412, 362)),
+                s -> s + 12)
+            .get(0);
+    assertThat(moved.presses().list())
+        .containsExactly(new Press(262, 80, List.of(new Knot(312, 30)), 342));
+    assertThat(moved.phases().list()).containsExactly(new Phase(Phase.Kind.HOLD, 347, 20, 362.0));
+    assertThat(moved.gearChanges().list())
+        .containsExactly(new GearChange(372, 3, GearChange.Kind.SHORT));
+  }
+
   @Test
   void aFewSharedMetresMakeNoHeir() {
     List<OwnValues> carried =
