@@ -8,6 +8,7 @@ const FIRST = {
     'book/BookShell.svelte',
     'page/PageScreen.svelte',
     'page/AsDriven.svelte',
+    'page/Annotated.svelte',
     'strip/Knots.svelte',
   ],
   shelf: ['shelf/Shelf.svelte'],

@@ -6,6 +6,8 @@ export type School = Schemas['BookSchool'];
 export type SchoolLine = Schemas['CornerSchoolView'];
 export type LinkWay = Schemas['CornerWayView'];
 export type LinkSweep = Schemas['CornerLinkView'];
+/** What a point of a corner can be told by. */
+export type OfferedMarks = Schemas['CornerOfferedView'];
 export type CornerGears = Schemas['CornerGears'];
 export type Ideal = Schemas['BrakeBalanceIdeal'];
 export type BalanceZone = Schemas['BrakeBalanceZone'];

@@ -76,6 +76,14 @@ export const api = {
         signal,
       }),
     ),
+  offeredMarks: (id: string, corner: number, draft: Draft, signal?: AbortSignal) =>
+    answer(
+      http.POST('/api/books/{id}/corners/{corner}/marks', {
+        params: { path: { id, corner } },
+        body: draft,
+        signal,
+      }),
+    ),
   days: (id: string, draft: Draft, signal?: AbortSignal) =>
     answer(http.POST('/api/books/{id}/days', { params: { path: { id } }, body: draft, signal })),
   purposes: (id: string, draft: Draft, signal?: AbortSignal) =>

@@ -288,6 +288,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/books/{id}/corners/{corner}/marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * What the points of a corner can be told by, in driving order.
+         * @description What the points of a corner can be told by, in driving order.
+         */
+        post: operations["offerMarks"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/books/{id}/corners/{corner}/schools": {
         parameters: {
             query?: never;
@@ -2661,6 +2681,11 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         /**
+         * @description how a thing tells a point: by the way from beside it, by passing out of the driver's sight at his side, by being driven towards
+         * @enum {unknown}
+         */
+        BookBy: "beside" | "leaves-sight" | "aim";
+        /**
          * Marvek car, version 1
          * @description A car or motorcycle. SI units unless the name carries another one.
          */
@@ -2689,6 +2714,14 @@ export interface components {
                 limiter_rpm: number;
                 /** @description [rpm, N·m] pairs, crank torque, engine speed rising */
                 torqueCurve: number[][];
+            };
+            /** @description where the driver's eyes are; where such eyes usually are if it is not given */
+            eye?: {
+                behindFrontAxle_m?: number;
+                /** @description above the road */
+                height_m?: number;
+                /** @description from the middle of the vehicle, positive to the left */
+                side_m?: number;
             };
             /** @constant */
             format: "marvek-car";
@@ -2854,6 +2887,29 @@ export interface components {
             windFrom_deg: number;
             windSpeed_mps: number;
         };
+        /** @description where the car is to be at a place between the points; positive to the left of the centreline */
+        BookGate: {
+            at_m: number;
+            kind: components["schemas"]["BookGateKind"];
+            offset_m?: number;
+            words?: string;
+        };
+        /**
+         * @description what of a place counts: to be there, to be no farther to a side, to stand straight
+         * @enum {unknown}
+         */
+        BookGateKind: "here" | "no-farther-left" | "no-farther-right" | "straight";
+        /** @description a gate, where it is in words, where the lap is there and how hard it turns, and whether it goes through */
+        BookGateOnPage: {
+            across_g: number;
+            at_m: number;
+            kept: boolean;
+            kind: components["schemas"]["BookGateKind"];
+            lap_m: number;
+            offset_m?: number;
+            place: string;
+            words?: string;
+        };
         /** @description a change of gear: where, to which, and what it is for; down for the corner, down to turn the car and up again at its apex, up at the limiter, well before it, or after the engine was held on it */
         BookGearChange: {
             at_m: number;
@@ -2966,6 +3022,8 @@ export interface components {
         /** @description of a line of one's own: offsets from the centreline, left positive, one every 5 m of the road (adjusted so that it divides its length) from the start line on, a cubic spline between [m] */
         BookLineOffsets: number[];
         BookMark: {
+            /** @description beside it where absent */
+            by?: components["schemas"]["BookBy"];
             cautions?: string[];
             /** @description the cautions as sentences with their facts, to be worded in other units */
             cautionsSaid?: components["schemas"]["BookSentence"][];
@@ -3012,6 +3070,8 @@ export interface components {
             "apexes.offset_m"?: number;
             /** @description Lowest speed */
             "apexes.speed_mps"?: number;
+            /** @description Marks of one's own */
+            at?: components["schemas"]["BookTold"][];
             /** @description Brake point */
             "brake.at_m"?: number;
             /** @description What gives way */
@@ -3027,6 +3087,8 @@ export interface components {
             corner: number;
             /** @description Braking foot */
             feet?: components["schemas"]["BookFeet"];
+            /** @description Gates */
+            gates?: components["schemas"]["BookGate"][];
             /** @description Changes of gear */
             "gears.changes"?: components["schemas"]["BookGearChange"][];
             /** @description Gear */
@@ -3055,6 +3117,8 @@ export interface components {
             notes?: string;
             /** @description Phases of the throttle */
             phases?: components["schemas"]["BookPhase"][];
+            /** @description Notes on points */
+            pointNotes?: components["schemas"]["BookPointNote"][];
             /** @description Presses of the brake */
             presses?: components["schemas"]["BookPress"][];
             source?: components["schemas"]["BookSource"];
@@ -3072,6 +3136,8 @@ export interface components {
             "turnIn.mark"?: string;
             /** @description Words for the turn-in mark */
             "turnIn.words"?: string;
+            /** @description Other days */
+            variants?: components["schemas"]["BookVariants"];
             /** @description Missed marker */
             wayOut?: string;
         };
@@ -3087,6 +3153,7 @@ export interface components {
                 offset_m: number;
                 speed_mps: number;
             };
+            at?: components["schemas"]["BookToldOnPage"][];
             brake: {
                 at_m?: number;
                 choices?: components["schemas"]["BookMark"][];
@@ -3108,6 +3175,7 @@ export interface components {
             };
             feet?: components["schemas"]["BookFeet"];
             from_m: number;
+            gates?: components["schemas"]["BookGateOnPage"][];
             gears: {
                 approach: number;
                 /** @description up to the next corner's first point */
@@ -3158,6 +3226,8 @@ export interface components {
             name: string;
             notes: string;
             phases?: components["schemas"]["BookPhase"][];
+            /** @description danger first */
+            pointNotes?: components["schemas"]["BookPointNote"][];
             presses?: components["schemas"]["BookPress"][];
             sources: {
                 [key: string]: components["schemas"]["BookSource"];
@@ -3182,8 +3252,14 @@ export interface components {
                 speed_mps: number;
                 target?: components["schemas"]["BookMark"];
             };
+            variants?: components["schemas"]["BookVariants"];
             wayOut: string;
         };
+        /**
+         * @description a point of a corner, in driving order
+         * @enum {unknown}
+         */
+        BookPagePoint: "brake" | "lift" | "look" | "turn-in" | "gear-down" | "release" | "apex" | "throttle" | "gear-up" | "flat" | "exit";
         /** @description something the foot does on the throttle: from where, to how much, and for a lift and a held throttle until where; straight from one to the next */
         BookPhase: {
             at_m: number;
@@ -3191,6 +3267,14 @@ export interface components {
             kind: "lift" | "hold" | "first" | "step" | "flat";
             to_pct: number;
             until_m?: number;
+        };
+        /** @description a note that hangs on a point; severity 1 to know, 2 to mind, 3 to fear */
+        BookPointNote: {
+            /** @enum {unknown} */
+            kind: "danger" | "way-out" | "rule" | "surface" | "sight" | "feel";
+            point: components["schemas"]["BookPagePoint"];
+            severity: number;
+            text: string;
         };
         /** @description one press of the brake: where the driver acts for it, the pressure that is built up first, pressures after that, and the first metre off the brake */
         BookPress: {
@@ -3324,6 +3408,27 @@ export interface components {
             surface: "dry" | "damp" | "wet";
             to_m: number;
         };
+        /** @description how a driver tells a point himself */
+        BookTold: {
+            by?: components["schemas"]["BookBy"];
+            /** @description label of the thing */
+            mark?: string;
+            /** @description said of the point in the call-outs */
+            phrase?: string;
+            point: components["schemas"]["BookPagePoint"];
+            /** @description in the place of the computed ones */
+            words?: string;
+        };
+        /** @description a point as the driver tells it, with its place on the page; without a target where its mark is not seen so from there */
+        BookToldOnPage: {
+            at_m?: number;
+            by: components["schemas"]["BookBy"];
+            mark?: string;
+            phrase?: string;
+            point: components["schemas"]["BookPagePoint"];
+            target?: components["schemas"]["BookMark"];
+            words?: string;
+        };
         BookTyreSet: {
             goodLaps: number;
             /** Format: date */
@@ -3331,6 +3436,26 @@ export interface components {
             /** @description run before the session */
             laps: number;
             name: string;
+        };
+        /** @description what is done on such a day in the place of what stands on the page, by its fields */
+        BookVariant: {
+            "apexes.speed_mps"?: number;
+            "brake.at_m"?: number;
+            "brake.initial_pct"?: number;
+            "gears.corner"?: number;
+            "kerbs.apex"?: components["schemas"]["BookKerbUse"];
+            "kerbs.exit"?: components["schemas"]["BookKerbUse"];
+            "throttle.first_m"?: number;
+            "throttle.full_m"?: number;
+            "turnIn.at_m"?: number;
+        };
+        /** @description own values by the kind of day: the first laps on cold tyres, a damp and a wet road, worn tyres, heavy fuel */
+        BookVariants: {
+            cold?: components["schemas"]["BookVariant"];
+            damp?: components["schemas"]["BookVariant"];
+            heavy?: components["schemas"]["BookVariant"];
+            wet?: components["schemas"]["BookVariant"];
+            worn?: components["schemas"]["BookVariant"];
         };
         /** @description A book with its revisions, newest last. */
         BooksBookView: {
@@ -3571,6 +3696,11 @@ export interface components {
         };
         CallCallsBody: {
             conditions?: components["schemas"]["BookConditions"] | null;
+            /**
+             * Format: int32
+             * @description of the run, from 1; on the first ones what is written for cold tyres is said
+             */
+            lap?: number | null;
             /** @description unit that lengths are said in: m, yd or ft */
             length?: string | null;
             line?: components["schemas"]["BookLine"] | null;
@@ -4092,6 +4222,16 @@ export interface components {
             /** Format: double */
             step_m: number;
             ways: components["schemas"]["CornerWayView"][];
+        };
+        /** @description What a point of a corner can be told by, each kind best first. */
+        CornerOfferedView: {
+            aims: components["schemas"]["BookMark"][];
+            /** Format: double */
+            at_m: number;
+            beside: components["schemas"]["BookMark"][];
+            leaving: components["schemas"]["BookMark"][];
+            /** @enum {string} */
+            point: "brake" | "lift" | "look" | "turn-in" | "gear-down" | "release" | "apex" | "throttle" | "gear-up" | "flat" | "exit";
         };
         /** @description A school's line as it is drawn: offsets and speeds from a station on, one every step. */
         CornerSchoolView: {
@@ -6569,6 +6709,42 @@ export interface operations {
             };
         };
     };
+    offerMarks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                corner: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BookDraftBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CornerOfferedView"][];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     compareSchools: {
         parameters: {
             query?: never;
@@ -7071,6 +7247,7 @@ export interface operations {
             query?: {
                 pace?: number;
                 length?: string;
+                lap?: number;
             };
             header?: never;
             path: {
@@ -7106,6 +7283,7 @@ export interface operations {
             query?: {
                 pace?: number;
                 length?: string;
+                lap?: number;
             };
             header?: never;
             path: {

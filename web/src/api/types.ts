@@ -23,6 +23,16 @@ export type Phase = Schemas['BookPhase'];
 export type GearChange = Schemas['BookGearChange'];
 export type Feet = Schemas['BookFeet'];
 export type GivesWay = Schemas['BookGivesWay'];
+export type PagePoint = Schemas['BookPagePoint'];
+/** How a thing tells a point. */
+export type By = Schemas['BookBy'];
+export type Told = Schemas['BookTold'];
+export type Gate = Schemas['BookGate'];
+export type GateKind = Schemas['BookGateKind'];
+export type PointNote = Schemas['BookPointNote'];
+/** Own values of one kind of day, and of all of them. */
+export type Variant = Schemas['BookVariant'];
+export type Variants = Schemas['BookVariants'];
 export type OwnValues = Schemas['BookOwnValues'];
 export type OwnField = Exclude<keyof OwnValues, 'corner' | 'source' | 'measured'>;
 export type LineChoice = Schemas['BookLine'];

@@ -1,5 +1,5 @@
 import type { SetupSheet } from '../api/answers';
-import type { Conditions, LineChoice, OwnField, OwnValues, Revision } from '../api/types';
+import type { Conditions, LineChoice, OwnField, OwnValues, Revision, Variants } from '../api/types';
 import { begun, type Steps } from '../ui/undo';
 
 /** What a driver has changed since a revision. Immutable. */
@@ -35,7 +35,7 @@ export function stateOf(revision: Revision): DraftState {
 }
 
 /** What an own value can be; `undefined` gives it back to the model. */
-export type OwnValue = number | string | unknown[] | undefined;
+export type OwnValue = number | string | unknown[] | Variants | undefined;
 
 /** Several values of a corner. */
 export type OwnChanges = { [field in OwnField]?: OwnValue };

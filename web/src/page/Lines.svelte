@@ -307,4 +307,5 @@
     <strong>{speed(p.exit.speed_mps)}</strong>.
     {#snippet more()}Metres from a line are those of the car's middle.{/snippet}
   </Line>
+  {#await import('./Annotated.svelte') then { default: Annotated }}<Annotated />{/await}
 </ol>

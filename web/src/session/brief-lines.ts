@@ -1,5 +1,6 @@
 import type { Brief, StepView } from '../api/sessions';
 import type { CornerPage } from '../api/types';
+import { warningsOf } from '../page/annotations';
 
 /** One corner of the brief: what is said, what is new, where caution is due. */
 export interface BriefLine {
@@ -44,7 +45,7 @@ export function briefLines(
       name: page.name,
       say: sayOf(brief, page),
       changed: news(page),
-      cautions: cautionsOf(brief, page.corner),
+      cautions: [...warningsOf(page), ...cautionsOf(brief, page.corner)],
       step,
       focus: brief.focus.some((f) => f.corner === page.corner),
     };

@@ -10,6 +10,7 @@ import marvek.core.say.Sentence;
 import marvek.core.vehicle.Aero;
 import marvek.core.vehicle.Brakes;
 import marvek.core.vehicle.Engine;
+import marvek.core.vehicle.Eye;
 import marvek.core.vehicle.Gearbox;
 import marvek.core.vehicle.Turning;
 import marvek.core.vehicle.Tyre;
@@ -128,7 +129,19 @@ public final class CarJson {
             car ? brakes.number("frontShare") : brakes.number("frontShare", 0.5)),
         new Aero(aero.number("cdA_m2"), number(aero, "clA_m2", 0), number(aero, "frontShare", 0.5)),
         number(top, "rollingResistance", 0.014),
-        turning(top));
+        turning(top),
+        eye(top, Eye.usual(kind)));
+  }
+
+  private static Eye eye(JsonPlace top, Eye usual) {
+    if (!top.has("eye")) {
+      return usual;
+    }
+    JsonPlace eye = top.object("eye");
+    return new Eye(
+        eye.number("height_m", usual.heightM()),
+        eye.number("behindFrontAxle_m", usual.behindFrontAxleM()),
+        eye.number("side_m", usual.sideM()));
   }
 
   /** What is usual is not worth a word. */

@@ -1,6 +1,7 @@
 package marvek.formats;
 
 import marvek.core.vehicle.Engine;
+import marvek.core.vehicle.Eye;
 import marvek.core.vehicle.Turning;
 import marvek.core.vehicle.Vehicle;
 import tools.jackson.databind.node.ArrayNode;
@@ -39,6 +40,7 @@ public final class CarJsonWriter {
         .put("frontShare", rounded(v.aero().frontShare(), 3));
     car.put("rollingResistance", rounded(v.rollingResistance(), 4));
     turning(car, v.turning());
+    eye(car, v.eye(), Eye.usual(v.kind()));
     return car;
   }
 
@@ -53,6 +55,15 @@ public final class CarJsonWriter {
     }
     if (turning.leanRateDps() != usual.leanRateDps()) {
       car.put("leanRate_dps", rounded(turning.leanRateDps(), 1));
+    }
+  }
+
+  private static void eye(ObjectNode car, Eye eye, Eye usual) {
+    if (!eye.equals(usual)) {
+      car.putObject("eye")
+          .put("height_m", rounded(eye.heightM(), 3))
+          .put("behindFrontAxle_m", rounded(eye.behindFrontAxleM(), 3))
+          .put("side_m", rounded(eye.sideM(), 3));
     }
   }
 

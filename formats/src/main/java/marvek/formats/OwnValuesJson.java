@@ -10,11 +10,15 @@ import marvek.core.circuit.Kerb;
 import marvek.core.conditions.Footwork;
 import marvek.core.line.School;
 import marvek.core.page.CornerPage;
+import marvek.core.page.Gates;
 import marvek.core.page.GearChanges;
 import marvek.core.page.GivesWay;
 import marvek.core.page.OwnValues;
 import marvek.core.page.PageField;
 import marvek.core.page.PedalWork;
+import marvek.core.page.PointNotes;
+import marvek.core.page.ToldPoints;
+import marvek.core.page.Variants;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -64,7 +68,8 @@ public final class OwnValuesJson {
     }
   }
 
-  private static Object value(JsonPlace p, PageField field) {
+  /** The value of a field under its name; null where there is none. */
+  static Object value(JsonPlace p, PageField field) {
     String name = field.path();
     return switch (field.quantity()) {
       case SCHOOL -> p.oneOf(name, School.class, null);
@@ -74,6 +79,10 @@ public final class OwnValuesJson {
       case PHASES -> PedalWorkJson.phases(p, name);
       case FEET -> p.oneOf(name, Footwork.class, null);
       case GIVES_WAY -> p.oneOf(name, GivesWay.class, null);
+      case TOLD -> AnnotationsJson.told(p, name);
+      case GATES -> AnnotationsJson.gates(p, name);
+      case POINT_NOTES -> AnnotationsJson.notes(p, name);
+      case VARIANTS -> AnnotationsJson.variants(p, name);
       case GEAR, OF_FIVE -> p.has(name) ? p.integer(name) : null;
       case WORDS, NOTE -> p.text(name, null);
       case STATION, PERCENT, PRESS, SPEED, OFFSET -> p.optionalNumber(name);
@@ -118,13 +127,22 @@ public final class OwnValuesJson {
     return list;
   }
 
-  private static void put(ObjectNode node, String name, Object value) {
+  /** Puts a value under its name; nothing for null. */
+  static void put(ObjectNode node, String name, Object value) {
     if (value instanceof PedalWork.Presses presses) {
       node.set(name, PedalWorkJson.write(presses));
     } else if (value instanceof GearChanges changes) {
       node.set(name, GearsJson.write(changes));
     } else if (value instanceof PedalWork.Phases phases) {
       node.set(name, PedalWorkJson.write(phases));
+    } else if (value instanceof ToldPoints told) {
+      node.set(name, AnnotationsJson.write(told));
+    } else if (value instanceof Gates gates) {
+      node.set(name, AnnotationsJson.write(gates));
+    } else if (value instanceof PointNotes notes) {
+      node.set(name, AnnotationsJson.write(notes));
+    } else if (value instanceof Variants variants) {
+      node.set(name, AnnotationsJson.write(variants));
     } else if (value != null) {
       Object written = value instanceof Enum<?> constant ? Spelled.of(constant) : value;
       node.set(name, JsonFiles.MAPPER.valueToTree(written));

@@ -88,6 +88,10 @@ public final class PointCatalogue {
         case PRESSES -> listOf(described, "press");
         case GEAR_CHANGES -> listOf(described, "gearChange");
         case PHASES -> listOf(described, "phase");
+        case TOLD -> listOf(described, "told");
+        case GATES -> listOf(described, "gate");
+        case POINT_NOTES -> listOf(described, "pointNote");
+        case VARIANTS -> described.put("$ref", "#/$defs/variants");
         case FEET -> described.put("$ref", "#/$defs/feet");
         case GIVES_WAY -> described.put("$ref", "#/$defs/givesWay");
         case KERB_USE -> described.put("$ref", "#/$defs/kerbUse");

@@ -8,6 +8,7 @@ import marvek.core.circuit.Kerb;
 import marvek.core.conditions.Conditions;
 import marvek.core.line.ChosenLine;
 import marvek.core.line.School;
+import marvek.core.mark.By;
 import marvek.core.mark.MarkReference;
 import marvek.core.page.CornerPage;
 import marvek.core.page.CornerPage.Source;
@@ -127,6 +128,7 @@ public final class RevisionJson {
         .put("offset_m", metres(p.exit().offsetM()))
         .put("speed_mps", speed(p.exit().speedMps()));
     ownPoints(node, p);
+    AnnotationsJson.write(node, p);
     node.put("time_s", rounded(p.timeS(), 3));
     node.putObject("lowest")
         .put("at_m", metres(p.lowestSpeedAtM()))
@@ -233,6 +235,13 @@ public final class RevisionJson {
     return node;
   }
 
+  /** Several of them. */
+  public static ArrayNode marks(List<MarkReference> marks) {
+    ArrayNode list = JsonFiles.MAPPER.createArrayNode();
+    marks.forEach(mark -> write(list.addObject(), mark));
+    return list;
+  }
+
   private static void mark(ObjectNode node, String name, MarkReference mark) {
     if (mark != null) {
       write(node.putObject(name), mark);
@@ -256,6 +265,9 @@ public final class RevisionJson {
         .put("thing", mark.thing())
         .put("near", mark.near())
         .put("text", mark.text());
+    if (mark.by() != By.BESIDE) {
+      node.put("by", Spelled.of(mark.by()));
+    }
     if (mark.weak()) {
       node.put("weak", true);
     }

@@ -13,6 +13,7 @@ import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
 import marvek.core.page.CornerPage;
 import marvek.core.page.PageField;
+import marvek.core.page.PagePoint;
 import marvek.core.profile.Lap;
 
 /**
@@ -36,6 +37,10 @@ public final class CallOuts {
 
   /** Finer than this nobody hears when a call begins. */
   private static final double STEP_S = 0.1;
+
+  private static final List<PagePoint> BEHIND =
+      List.of(
+          PagePoint.APEX, PagePoint.THROTTLE, PagePoint.GEAR_UP, PagePoint.FLAT, PagePoint.EXIT);
 
   private final Lap lap;
   private final Road road;
@@ -74,6 +79,7 @@ public final class CallOuts {
     for (CornerPage page : pages) {
       wishes.add(worker.approach(page));
       worker.exit(page).ifPresent(wishes::add);
+      wishes.addAll(worker.behindTheApex(page));
     }
     wishes.sort(Comparator.comparingInt(Wish::importance));
     wishes.forEach(worker::place);
@@ -94,19 +100,19 @@ public final class CallOuts {
     boolean brakes = page.brake().atM() != null;
     double pointM =
         brakes ? page.brake().atM() : page.lift() == null ? page.turnIn().atM() : page.lift().atM();
+    SpokenPoints.warning(page).ifPresent(words -> pieces.add(new Piece(sentence(words), 1)));
     if (brakes) {
-      String mark = SpokenMark.of(page.brake().target(), metresPerUnit);
-      pieces.add(new Piece(mark.isEmpty() ? "Brake." : "Brake", 0));
-      if (!mark.isEmpty()) {
-        pieces.add(new Piece(mark + ".", 1));
-      }
+      brake(page, pieces);
       SpokenFeet.brake(page).ifPresent(words -> pieces.add(new Piece(sentence(words), 2)));
     } else {
       boolean flat = page.brake().style() == CornerPage.BrakeStyle.NONE;
       if (page.lift() == null) {
         pieces.add(new Piece(flat ? "Flat." : "Lift.", 0));
       } else {
-        String words = SpokenMark.lift(page.lift(), metresPerUnit);
+        String words =
+            page.annotations()
+                .phraseOf(PagePoint.LIFT)
+                .orElseGet(() -> SpokenMark.lift(page.lift(), metresPerUnit));
         pieces.add(new Piece(sentence(words), 0));
       }
     }
@@ -118,12 +124,46 @@ public final class CallOuts {
     for (String words : SpokenMark.ownPoints(page, metresPerUnit, said)) {
       pieces.add(new Piece(sentence(words), 2));
     }
+    for (PagePoint point : List.of(PagePoint.TURN_IN, PagePoint.GEAR_DOWN, PagePoint.RELEASE)) {
+      SpokenPoints.of(page, point, metresPerUnit)
+          .ifPresent(words -> pieces.add(new Piece(sentence(words), 1)));
+    }
     return new Wish(page.corner(), brakes ? 0 : 1, pointM, secondsAt(pointM), pieces);
+  }
+
+  /** The brake and its mark, or how its driver says it. */
+  private void brake(CornerPage page, List<Piece> pieces) {
+    Optional<String> phrase = page.annotations().phraseOf(PagePoint.BRAKE);
+    if (phrase.isPresent()) {
+      pieces.add(new Piece(sentence(phrase.get()), 0));
+      return;
+    }
+    String mark = SpokenMark.of(page.brake().target(), metresPerUnit);
+    pieces.add(new Piece(mark.isEmpty() ? "Brake." : "Brake", 0));
+    if (!mark.isEmpty()) {
+      pieces.add(new Piece(mark + ".", 1));
+    }
+  }
+
+  /** What the driver tells himself of points from the apex on, each before its own point. */
+  private List<Wish> behindTheApex(CornerPage page) {
+    List<Wish> wishes = new ArrayList<>();
+    for (PagePoint point : BEHIND) {
+      Optional<String> words = SpokenPoints.of(page, point, metresPerUnit);
+      Double atM = point.atM(page);
+      if (words.isPresent() && atM != null) {
+        List<Piece> pieces = List.of(new Piece(sentence(words.get()), 0));
+        wishes.add(new Wish(page.corner(), 1, atM, secondsAt(atM), pieces));
+      }
+    }
+    return wishes;
   }
 
   /** A sentence of its own. */
   private static String sentence(String words) {
-    return Character.toUpperCase(words.charAt(0)) + words.substring(1) + ".";
+    String said = words.strip();
+    boolean ended = said.endsWith(".") || said.endsWith("!") || said.endsWith("?");
+    return Character.toUpperCase(said.charAt(0)) + said.substring(1) + (ended ? "" : ".");
   }
 
   /** What matters in the corner itself, before its apex; empty where nothing does. */

@@ -45,7 +45,9 @@ public record ShortForm(int corner, String words) {
         + gear
         + SpokenFeet.held(page).map(words -> ", " + words).orElse("")
         + (think.isEmpty() ? "" : ", " + think)
-        + SpokenMark.ownPoints(page, metresPerUnit, said).stream()
+        + Stream.concat(
+                SpokenMark.ownPoints(page, metresPerUnit, said).stream(),
+                SpokenPoints.of(page, metresPerUnit).stream())
             .map(words -> ", " + words)
             .collect(Collectors.joining())
         + ".";

@@ -3,6 +3,7 @@ package marvek.core.brief;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Function;
+import marvek.core.mark.By;
 import marvek.core.mark.MarkReference;
 import marvek.core.page.CornerPage;
 import marvek.core.page.Lift;
@@ -64,11 +65,29 @@ final class SpokenMark {
     if (mark.weak()) {
       return mark.text();
     }
+    if (mark.by() != By.BESIDE) {
+      return bySight(mark, metresPerUnit);
+    }
     if (Math.abs(mark.offsetM()) < AT_THE_MARK_M) {
       return "at the " + mark.mark();
     }
     String side = mark.offsetM() > 0 ? "past" : "before";
     double count = Math.abs(mark.offsetM()) / metresPerUnit;
     return String.format(Locale.ROOT, "%.0f %s the %s", count, side, mark.mark());
+  }
+
+  private static String bySight(MarkReference mark, double metresPerUnit) {
+    if (mark.by() == By.AIM) {
+      return "towards the " + mark.mark();
+    }
+    if (Math.abs(mark.offsetM()) < AT_THE_MARK_M) {
+      return "as the " + mark.mark() + " leaves sight";
+    }
+    return String.format(
+        Locale.ROOT,
+        "%.0f %s where the %s leaves sight",
+        Math.abs(mark.offsetM()) / metresPerUnit,
+        mark.offsetM() > 0 ? "past" : "before",
+        mark.mark());
   }
 }

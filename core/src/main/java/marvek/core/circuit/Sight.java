@@ -31,13 +31,24 @@ public final class Sight {
 
   private final Road road;
   private final List<Barrier> barriers;
+  private final double eyeHeightM;
 
   /** A stretch along one side that hides what is behind it, from an offset outward. */
   private record Barrier(Side side, double fromM, double toM, double beyondLineM, double heightM) {}
 
   /** Sight along a circuit's road, with its walls and buildings in the way. */
   public Sight(Circuit circuit, Road road) {
+    this(circuit, road, EYE_HEIGHT_M);
+  }
+
+  /**
+   * The same from another seat.
+   *
+   * @param eyeHeightM of the driver's eyes above the road
+   */
+  public Sight(Circuit circuit, Road road, double eyeHeightM) {
     this.road = road;
+    this.eyeHeightM = eyeHeightM;
     this.barriers = barriers(circuit, road);
   }
 
@@ -101,7 +112,7 @@ public final class Sight {
     }
     double[] from = eye.toPlane(road);
     double[] to = thing.toPlane(road);
-    double eyeZ = heightAt(eye.stationM()) + EYE_HEIGHT_M;
+    double eyeZ = heightAt(eye.stationM()) + eyeHeightM;
     double topZ = heightAt(thing.stationM()) + topM;
     Line line = new Line(from[0], from[1], eyeZ, to[0] - from[0], to[1] - from[1], topZ - eyeZ);
     int steps = (int) (way / STEP_M);

@@ -105,7 +105,7 @@ public final class PageDrive {
     CornerTask task = of.task(number, pressures ? CornerTasks.LONG_RUN_UP_M : CornerTasks.RUN_UP_M);
     PedalTrace trace = PedalTrace.of(footed, used, task.part(), task.points());
     if (own.stream().noneMatch(o -> o.corner() == page.corner())) {
-      driven.add(told(task, Drive.of(lap, used, trace, task.corner()), null, null));
+      driven.add(told(task, Drive.of(lap, used, trace, task.corner()), List.of(), null, null));
       return false;
     }
     OwnFeet feet = OwnFeet.of(footed, used, task.part(), trace, task.points(), task.slowest());
@@ -114,11 +114,11 @@ public final class PageDrive {
     }
     Drive.Result asLap = feet.pageDrive();
     if (feet.asTheLap()) {
-      driven.add(told(task, asLap, null, null));
+      driven.add(told(task, asLap, own, null, null));
       return false;
     }
     OwnFeet.Driving driving = feet.drive();
-    Driven told = told(task, driving.result(), driving.brakeAtM(), driving.pressFactor());
+    Driven told = told(task, driving.result(), own, driving.brakeAtM(), driving.pressFactor());
     driven.add(told);
     if (!told.made()) {
       // The time of a car that is off the road says nothing: the lap stays the model's here.
@@ -203,10 +203,16 @@ public final class PageDrive {
   }
 
   /**
+   * @param own values, for their gates
    * @param brakeAtM brake point that was found for pressures of the driver's own, or null
    * @param pressFactor factor on them that was found for his own point, or null
    */
-  private Driven told(CornerTask task, Drive.Result drive, Double brakeAtM, Double pressFactor) {
+  private Driven told(
+      CornerTask task,
+      Drive.Result drive,
+      List<OwnValues> own,
+      Double brakeAtM,
+      Double pressFactor) {
     int start = task.part().start();
     double wide = 0;
     int wideAt = 0;
@@ -238,7 +244,19 @@ public final class PageDrive {
         drive.spunM(),
         place(start, drive.spunAtM()).orElse(null),
         brakeAtM,
-        pressFactor);
+        pressFactor,
+        besideGates(task, drive, own));
+  }
+
+  /** At gates before the part that is driven the car is on its line. */
+  private List<Double> besideGates(CornerTask task, Drive.Result drive, List<OwnValues> own) {
+    double startM = road.stationAt(task.part().start());
+    return own.stream()
+        .filter(values -> values.corner() == task.page().corner() && values.gates() != null)
+        .flatMap(values -> values.gates().list().stream())
+        .map(gate -> road.samples(road.offsetBetween(startM, gate.atM())))
+        .map(k -> k < 0 || k >= drive.besideM().length ? 0 : drive.besideM()[k])
+        .toList();
   }
 
   private Double station(int start, int position) {

@@ -64,6 +64,7 @@ public final class MarkChooser {
   private final Lap lap;
   private final Light light;
   private final List<Corner> corners;
+  private final SeatMarks seat;
 
   private MarkChooser(
       List<Mark> marks, Road road, Sight sight, Lap lap, Light light, List<Corner> corners) {
@@ -73,6 +74,7 @@ public final class MarkChooser {
     this.lap = lap;
     this.light = light;
     this.corners = corners;
+    this.seat = lap == null ? null : new SeatMarks(marks, sight, lap);
   }
 
   /** Chooses among marks as if each could be seen from everywhere. */
@@ -84,7 +86,12 @@ public final class MarkChooser {
   public static MarkChooser seenOn(Circuit circuit, Lap lap, Light light, List<Corner> corners) {
     Road road = lap.path().road();
     return new MarkChooser(
-        circuit.marks(), road, new Sight(circuit, road), lap, light, List.copyOf(corners));
+        circuit.marks(),
+        road,
+        new Sight(circuit, road, lap.vehicle().eye().heightM()),
+        lap,
+        light,
+        List.copyOf(corners));
   }
 
   /** A mark with the station it is spoken of by. */
@@ -156,6 +163,22 @@ public final class MarkChooser {
             spoken -> spoken != null && Math.abs(offsetFrom(spoken, pointM)) < 3 * TARGET_REACH_M)
         .min(Comparator.comparingDouble(spoken -> Math.abs(offsetFrom(spoken, pointM))))
         .map(spoken -> reference(spoken, pointM));
+  }
+
+  /** What leaves the driver's sight at a point, best first, or what it leads towards. */
+  public List<MarkReference> seen(By by, double pointM, int most) {
+    if (seat == null || by == By.BESIDE) {
+      return List.of();
+    }
+    return by == By.AIM ? seat.aims(pointM, most) : seat.leaving(pointM, most);
+  }
+
+  /** A mark by its label and how the point is told by it. Empty where it cannot be. */
+  public Optional<MarkReference> named(By by, String label, double pointM) {
+    if (by == By.BESIDE || seat == null) {
+      return named(label, pointM);
+    }
+    return seat.named(by, label, pointM);
   }
 
   /**
@@ -290,6 +313,7 @@ public final class MarkChooser {
         near,
         pointM,
         text,
+        By.BESIDE,
         false,
         null,
         cautions(spoken));
@@ -313,7 +337,7 @@ public final class MarkChooser {
     };
   }
 
-  private static String withSide(Mark mark, String thing) {
+  static String withSide(Mark mark, String thing) {
     return switch (mark.side()) {
       case LEFT -> thing + ", left";
       case RIGHT -> thing + ", right";
@@ -321,7 +345,7 @@ public final class MarkChooser {
     };
   }
 
-  private static String article(String thing) {
+  static String article(String thing) {
     boolean named = thing.toLowerCase(Locale.ROOT).startsWith("the ") || thing.matches(".*\\d");
     return named ? thing : "the " + thing;
   }

@@ -16,6 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param near the whole words where the point is at the mark: "at the 100 board, left"
  * @param pointM station of the point; null for a count of time
  * @param text the whole words, in metres
+ * @param by how the thing tells the point
  * @param weak whether it is a count of time: less sure than anything that stands
  * @param own the driver's own wording, or null
  * @param cautions what to know of the mark, e.g. that it stands elsewhere than it says
@@ -29,6 +30,7 @@ public record MarkReference(
     @Nullable String near,
     Double pointM,
     String text,
+    By by,
     boolean weak,
     @Nullable String own,
     List<Sentence> cautions) {
@@ -40,12 +42,12 @@ public record MarkReference(
   public static MarkReference count(String words) {
     Sentence caution = Sentence.of("mark.weak");
     return new MarkReference(
-        "", null, Side.ROAD, 0, words, words, null, words, true, null, List.of(caution));
+        "", null, Side.ROAD, 0, words, words, null, words, By.BESIDE, true, null, List.of(caution));
   }
 
   /** The same with the driver's own words. */
   public MarkReference worded(String words) {
     return new MarkReference(
-        mark, type, side, offsetM, thing, near, pointM, words, weak, words, cautions);
+        mark, type, side, offsetM, thing, near, pointM, words, by, weak, words, cautions);
   }
 }

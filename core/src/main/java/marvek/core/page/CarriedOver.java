@@ -151,13 +151,12 @@ public final class CarriedOver {
         .orElse(null);
   }
 
-  private static String together(List<OwnValues> sources, PageField field) {
-    List<String> parts =
-        sources.stream()
-            .map(own -> (String) own.get(field))
-            .filter(text -> text != null && !text.isBlank())
-            .distinct()
-            .toList();
-    return parts.isEmpty() ? null : String.join(" ", parts);
+  private static Object together(List<OwnValues> sources, PageField field) {
+    return sources.stream()
+        .map(own -> own.get(field))
+        .filter(Objects::nonNull)
+        .distinct()
+        .reduce(field.quantity()::joined)
+        .orElse(null);
   }
 }

@@ -18,6 +18,7 @@ import marvek.core.mark.MarkReference;
  * @param feet which foot brakes
  * @param lift where the throttle closes without a brake; null where it does not
  * @param points places that the driver gave and the model knows nothing of
+ * @param annotations what he tells, steers by and notes at its points
  * @param sources where each value comes from, by its name in the book format; the model where
  *     absent
  */
@@ -47,7 +48,8 @@ public record CornerPage(
     Integer confidence,
     String notes,
     String wayOut,
-    Map<PageField, OwnPoint> points) {
+    Map<PageField, OwnPoint> points,
+    Annotations annotations) {
 
   /** Where a value comes from. */
   public enum Source {
@@ -90,6 +92,10 @@ public record CornerPage(
       List<MarkReference> choices) {
     public Brake {
       choices = List.copyOf(choices);
+    }
+
+    Brake toldBy(MarkReference mark) {
+      return new Brake(atM, initialPct, style, mark, safe, choices);
     }
 
     Brake pressed(double firstPct) {
@@ -143,6 +149,10 @@ public record CornerPage(
       double atM, double speedMps, MarkReference target, List<MarkReference> choices) {
     public TurnIn {
       choices = List.copyOf(choices);
+    }
+
+    TurnIn toldBy(MarkReference mark) {
+      return new TurnIn(atM, speedMps, mark, choices);
     }
   }
 
@@ -246,6 +256,7 @@ public record CornerPage(
     private String notes;
     private String wayOut;
     private Map<PageField, OwnPoint> points;
+    private Annotations annotations;
 
     private Builder(CornerPage page) {
       this.page = page;
@@ -268,6 +279,7 @@ public record CornerPage(
       notes = page.notes;
       wayOut = page.wayOut;
       points = page.points;
+      annotations = page.annotations;
     }
 
     public Builder approach(Approach value) {
@@ -365,6 +377,11 @@ public record CornerPage(
       return this;
     }
 
+    public Builder annotations(Annotations value) {
+      annotations = value;
+      return this;
+    }
+
     public CornerPage build() {
       return new CornerPage(
           page.corner,
@@ -392,7 +409,8 @@ public record CornerPage(
           confidence,
           notes,
           wayOut,
-          points);
+          points,
+          annotations);
     }
   }
 }

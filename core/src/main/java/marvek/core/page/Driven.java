@@ -1,5 +1,7 @@
 package marvek.core.page;
 
+import java.util.List;
+
 /**
  * What comes of driving a page as it is written. Stations in metres; null where there is none.
  *
@@ -14,6 +16,8 @@ package marvek.core.page;
  *     own pressures; null where the driver's or the model's point stays
  * @param pressFactor factor on the driver's own pressures that brings the car there from his own
  *     point; null where they stay
+ * @param besideGatesM how far beside its line the car is at each of the driver's own gates,
+ *     positive to the left
  */
 public record Driven(
     int corner,
@@ -29,4 +33,9 @@ public record Driven(
     double spunM,
     Double spunAtM,
     Double brakeFoundM,
-    Double pressFactor) {}
+    Double pressFactor,
+    List<Double> besideGatesM) {
+  public Driven {
+    besideGatesM = List.copyOf(besideGatesM);
+  }
+}

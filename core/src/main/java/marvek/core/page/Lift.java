@@ -20,6 +20,10 @@ public record Lift(
     choices = List.copyOf(choices);
   }
 
+  Lift toldBy(MarkReference mark) {
+    return new Lift(atM, toPct, backM, mark, choices);
+  }
+
   /** The page with its first lift told by a mark; without a lift, or with a brake, none. */
   public static CornerPage on(CornerPage page, MarkChooser marks) {
     return page.but().lift(first(page, marks).orElse(null)).build();

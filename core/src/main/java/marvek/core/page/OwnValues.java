@@ -30,6 +30,29 @@ public record OwnValues(
     Map<String, List<String>> laps = new TreeMap<>();
     measured.forEach((field, names) -> laps.put(field, List.copyOf(names)));
     measured = Collections.unmodifiableMap(laps);
+    checkOneMarkEach(values);
+  }
+
+  /** A point has its mark in its own field or among the points that are told, not in both. */
+  private static void checkOneMarkEach(Map<PageField, Object> values) {
+    ToldPoints told = (ToldPoints) values.get(PageField.TOLD);
+    if (told == null) {
+      return;
+    }
+    for (int k = 0; k < told.list().size(); k++) {
+      PageField mark =
+          switch (told.list().get(k).point()) {
+            case BRAKE -> PageField.BRAKE_MARK;
+            case TURN_IN -> PageField.TURN_IN_MARK;
+            case LOOK -> PageField.LOOK_MARK;
+            default -> null;
+          };
+      if (mark != null && values.get(mark) != null && told.list().get(k).mark() != null) {
+        throw new InvalidValueException(
+            PageField.TOLD.path() + "/" + k + "/mark",
+            "is a second mark for one point: " + mark.path() + " names another; leave one of them");
+      }
+    }
   }
 
   /** The value of a field; null where the model's stands. */
@@ -139,6 +162,26 @@ public record OwnValues(
 
   public Double throttleFullM() {
     return (Double) get(PageField.THROTTLE_FULL);
+  }
+
+  /** How points are told; null where the driver tells none himself. */
+  public ToldPoints told() {
+    return (ToldPoints) get(PageField.TOLD);
+  }
+
+  /** Places to be at; null without any. */
+  public Gates gates() {
+    return (Gates) get(PageField.GATES);
+  }
+
+  /** Notes on points; null without any. */
+  public PointNotes pointNotes() {
+    return (PointNotes) get(PageField.POINT_NOTES);
+  }
+
+  /** What is done on other days; null for nothing else. */
+  public Variants variants() {
+    return (Variants) get(PageField.VARIANTS);
   }
 
   public Integer confidence() {
@@ -284,6 +327,22 @@ public record OwnValues(
 
     public Builder throttleFullM(Double value) {
       return put(PageField.THROTTLE_FULL, value);
+    }
+
+    public Builder told(ToldPoints value) {
+      return put(PageField.TOLD, value);
+    }
+
+    public Builder gates(Gates value) {
+      return put(PageField.GATES, value);
+    }
+
+    public Builder pointNotes(PointNotes value) {
+      return put(PageField.POINT_NOTES, value);
+    }
+
+    public Builder variants(Variants value) {
+      return put(PageField.VARIANTS, value);
     }
 
     public Builder confidence(Integer value) {

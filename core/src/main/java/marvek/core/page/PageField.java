@@ -122,6 +122,10 @@ public enum PageField {
   BRAKE_WORDS("brake.words", Quantity.WORDS, Heir.FIRST),
   TURN_IN_MARK("turnIn.mark", Quantity.WORDS, Heir.FIRST),
   TURN_IN_WORDS("turnIn.words", Quantity.WORDS, Heir.FIRST),
+  TOLD("at", Quantity.TOLD, Heir.TOGETHER, p -> p.annotations().points()),
+  GATES("gates", Quantity.GATES, Heir.TOGETHER, p -> p.annotations().places()),
+  POINT_NOTES("pointNotes", Quantity.POINT_NOTES, Heir.TOGETHER, p -> p.annotations().notes()),
+  VARIANTS("variants", Quantity.VARIANTS, Heir.TOGETHER, p -> p.annotations().variants()),
   CONFIDENCE(
       "confidence",
       Quantity.OF_FIVE,
@@ -265,7 +269,7 @@ public enum PageField {
 
   /** Whether it is said of the corner and is no value of the model's. */
   public boolean isSaid() {
-    return this == CONFIDENCE || quantity == Quantity.NOTE;
+    return this == CONFIDENCE || this == POINT_NOTES || quantity == Quantity.NOTE;
   }
 
   /** Fields that a session changes, in their order. */
@@ -313,7 +317,7 @@ public enum PageField {
 
   /** Whether a page says where its value comes from. */
   public boolean hasSource() {
-    return !isSaid() && !quantity.isText() && this != GIVES_WAY;
+    return !isSaid() && this != VARIANTS && !quantity.isText() && this != GIVES_WAY;
   }
 
   /** Whether a page has a value there that can be the driver's own. */

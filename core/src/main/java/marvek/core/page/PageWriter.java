@@ -148,7 +148,8 @@ public final class PageWriter {
         null,
         "",
         wayOut(at),
-        Map.of());
+        Map.of(),
+        Annotations.NONE);
   }
 
   private static Side outside(Corner corner) {

@@ -37,6 +37,14 @@ public enum Quantity {
   PHASES(PedalWork.Phases.class, Double.NaN, Double.NaN),
   /** What is found anew for a shape of one's own. */
   GIVES_WAY(GivesWay.class, Double.NaN, Double.NaN),
+  /** How points are told. */
+  TOLD(ToldPoints.class, Double.NaN, Double.NaN),
+  /** Places to be at. */
+  GATES(Gates.class, Double.NaN, Double.NaN),
+  /** Notes on points. */
+  POINT_NOTES(PointNotes.class, Double.NaN, Double.NaN),
+  /** Values of other days. */
+  VARIANTS(Variants.class, Double.NaN, Double.NaN),
   /** A label or a few words; more than this no plate holds. */
   WORDS(String.class, 0, 120),
   /** A note; more than this no page holds. */
@@ -92,6 +100,14 @@ public enum Quantity {
       phases.check(field);
     } else if (value instanceof GearChanges changes) {
       changes.check(field);
+    } else if (value instanceof ToldPoints told) {
+      told.check(field);
+    } else if (value instanceof Gates gates) {
+      gates.check(field);
+    } else if (value instanceof PointNotes notes) {
+      notes.check(field);
+    } else if (value instanceof Variants variants) {
+      variants.check(field);
     } else if (this == STATION) {
       Require.notNegative(field, (Double) value);
     } else if (value instanceof Number number) {
@@ -118,8 +134,31 @@ public enum Quantity {
     if (value instanceof GearChanges changes) {
       return changes.moved(station);
     }
+    if (value instanceof Gates gates) {
+      return gates.moved(station);
+    }
+    if (value instanceof Variants variants) {
+      return variants.moved(station);
+    }
     boolean place = this == STATION && value != null;
     return place ? (Object) station.applyAsDouble((Double) value) : value;
+  }
+
+  /** Two values of corners that became one. */
+  Object joined(Object one, Object other) {
+    if (one instanceof ToldPoints told) {
+      return told.and((ToldPoints) other);
+    }
+    if (one instanceof Gates gates) {
+      return gates.and((Gates) other);
+    }
+    if (one instanceof PointNotes notes) {
+      return notes.and((PointNotes) other);
+    }
+    if (one instanceof Variants variants) {
+      return variants.and((Variants) other);
+    }
+    return (one + " " + other).strip();
   }
 
   /** The value of a number, see {@link #amount}; null for null. */

@@ -10,10 +10,12 @@ import java.util.stream.Stream;
 import marvek.core.circuit.Road;
 import marvek.core.mark.MarkChooser;
 import marvek.core.mark.MarkReference;
+import marvek.core.page.Annotations;
 import marvek.core.page.CornerPage;
 import marvek.core.page.CornerPage.Apex;
 import marvek.core.page.CornerPage.Source;
 import marvek.core.page.CornerTime;
+import marvek.core.page.DayKind;
 import marvek.core.page.Driven;
 import marvek.core.page.GearChange;
 import marvek.core.page.GearReader;
@@ -54,14 +56,30 @@ final class OwnPages {
     List<CornerPage> pages = new ArrayList<>();
     for (CornerPage page : withGearsOf(lap, withTimesOf(lap, model, modelPages), own)) {
       CornerPage overlaid = Lift.on(withWork(lap, overlay(page, all, marks), own, driven), marks);
-      pages.add(flatBehindFirst(lap, withSpeedsOf(lap, overlaid)));
+      CornerPage told = flatBehindFirst(lap, withSpeedsOf(lap, overlaid));
+      pages.add(Annotations.on(told, own, drivenOf(page, driven), lap, marks));
     }
     return pages;
   }
 
+  /** A page as its driver drives it on another day; the same where he says nothing of such days. */
+  static CornerPage on(DayKind day, CornerPage page, MarkChooser marks) {
+    Map<PageField, Object> values = page.annotations().variants().on(day);
+    if (values.isEmpty()) {
+      return page;
+    }
+    OwnValues.Builder own = OwnValues.in(page.corner());
+    values.forEach(own::put);
+    return overlay(page, own.build(), marks);
+  }
+
+  private static Driven drivenOf(CornerPage page, List<Driven> driven) {
+    return driven.stream().filter(d -> d.corner() == page.corner()).findFirst().orElseThrow();
+  }
+
   private static CornerPage withWork(
       Lap lap, CornerPage page, List<OwnValues> own, List<Driven> driven) {
-    Driven of = driven.stream().filter(d -> d.corner() == page.corner()).findFirst().orElseThrow();
+    Driven of = drivenOf(page, driven);
     CornerPage result = page;
     for (OwnValues values : own) {
       boolean works = values.presses() != null || values.phases() != null;

@@ -23,8 +23,10 @@ import marvek.core.line.LineChoice;
 import marvek.core.line.School;
 import marvek.core.line.Schools;
 import marvek.core.line.SmoothLine;
+import marvek.core.mark.MarkChooser;
 import marvek.core.page.CornerPage;
 import marvek.core.page.CornerTime;
+import marvek.core.page.DayKind;
 import marvek.core.page.Driven;
 import marvek.core.page.OwnValues;
 import marvek.core.page.PageField;
@@ -287,6 +289,11 @@ public record Reference(
         pages,
         drive.driven(),
         remarks);
+  }
+
+  /** The pages as their driver drives them on another day, where he says so. */
+  public List<CornerPage> pagesOn(DayKind day, MarkChooser marks) {
+    return pages.stream().map(page -> OwnPages.on(day, page, marks)).toList();
   }
 
   /** What did not come to rest in the computation, said on the first page. */

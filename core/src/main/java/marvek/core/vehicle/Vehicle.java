@@ -30,7 +30,8 @@ public record Vehicle(
     Brakes brakes,
     Aero aero,
     double rollingResistance,
-    Turning turning) {
+    Turning turning,
+    Eye eye) {
   /** Two wheels or four. */
   public enum Kind {
     CAR,
@@ -59,6 +60,50 @@ public record Vehicle(
     if (kind == Kind.MOTORCYCLE && drive != Drive.REAR) {
       throw new InvalidValueException("drive", "(" + drive + ") of a motorcycle must be rear");
     }
+  }
+
+  /** A vehicle whose driver's eyes are where they usually are. */
+  public Vehicle(
+      String name,
+      Kind kind,
+      double massKg,
+      double driverKg,
+      double wheelbaseM,
+      double cgHeightM,
+      double frontWeightShare,
+      double trackWidthM,
+      double bodyWidthM,
+      double lengthM,
+      Drive drive,
+      double driveFrontShare,
+      Engine engine,
+      Gearbox gearbox,
+      Tyre tyre,
+      Brakes brakes,
+      Aero aero,
+      double rollingResistance,
+      Turning turning) {
+    this(
+        name,
+        kind,
+        massKg,
+        driverKg,
+        wheelbaseM,
+        cgHeightM,
+        frontWeightShare,
+        trackWidthM,
+        bodyWidthM,
+        lengthM,
+        drive,
+        driveFrontShare,
+        engine,
+        gearbox,
+        tyre,
+        brakes,
+        aero,
+        rollingResistance,
+        turning,
+        Eye.usual(kind));
   }
 
   /** Distance from the centre of gravity to the front axle [m]. */
@@ -133,6 +178,7 @@ public record Vehicle(
         otherBrakes,
         otherAero,
         rollingResistance,
-        otherTurning);
+        otherTurning,
+        eye);
   }
 }

@@ -15,6 +15,7 @@ import marvek.core.circuit.MarkType;
 import marvek.core.circuit.Side;
 import marvek.core.conditions.Conditions;
 import marvek.core.line.ChosenLine;
+import marvek.core.mark.By;
 import marvek.core.mark.MarkReference;
 import marvek.core.page.CornerPage;
 import marvek.core.page.OwnValues;
@@ -190,6 +191,7 @@ class BriefTest {
             "at the 200 board, left",
             500.0,
             "27 m before the 200 board, left",
+            By.BESIDE,
             false,
             null,
             List.of());

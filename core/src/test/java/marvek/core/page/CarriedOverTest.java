@@ -3,6 +3,7 @@ package marvek.core.page;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Map;
 import marvek.core.TestRoads;
 import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Road;
@@ -10,12 +11,19 @@ import marvek.core.circuit.Side;
 import marvek.core.conditions.Footwork;
 import marvek.core.corner.Corner;
 import marvek.core.line.School;
+import marvek.core.mark.By;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class CarriedOverTest {
   private static final Road ROAD = Road.through(TestRoads.circle(200, 5));
+
+  private static final ToldPoints TOLD =
+      new ToldPoints(
+          List.of(new ToldPoint(PagePoint.THROTTLE, By.LEAVES_SIGHT, "post 2", null, null)));
+  private static final PointNote WALL =
+      new PointNote(PagePoint.EXIT, PointNote.Kind.DANGER, 3, "wall close to the line");
 
   private static Corner corner(int number, double from, double to, double tightest) {
     return new Corner(
@@ -120,6 +128,10 @@ class CarriedOverTest {
     "THROTTLE_FIRST,third",
     "THROTTLE_FULL,third",
     "PHASES,third",
+    "TOLD,all",
+    "GATES,all",
+    "POINT_NOTES,all",
+    "VARIANTS,all",
     "CONFIDENCE,all",
     "NOTES,all",
     "WAY_OUT,all"
@@ -138,6 +150,10 @@ class CarriedOverTest {
           case FEET -> Footwork.LEFT;
           case GEAR_CHANGES -> new GearChanges(List.of(new GearChange(410, 3, null)));
           case GIVES_WAY -> GivesWay.PRESSURE;
+          case TOLD -> TOLD;
+          case GATES -> new Gates(List.of(new Gate(410, Gate.Kind.HERE, 1.0, null)));
+          case POINT_NOTES -> new PointNotes(List.of(WALL));
+          case VARIANTS -> new Variants(Map.of(DayKind.COLD, Map.of(PageField.BRAKE, 405.0)));
           case PERCENT, PRESS, SPEED, OFFSET -> 30.0;
         };
     List<OwnValues> carried =
@@ -169,6 +185,41 @@ class CarriedOverTest {
               assertThat(o.throttleFirstM()).isEqualTo(480);
               assertThat(o.notes()).isEqualTo("in out");
             });
+  }
+
+  /** Nothing of two corners is lost that became one: no warning, no gate, no mark of a point. */
+  @Test
+  void joinedCornersKeepAllTheirNotesAndGates() {
+    Gate inside = new Gate(380, Gate.Kind.NO_FARTHER_LEFT, 2.0, null);
+    Gate outside = new Gate(450, Gate.Kind.HERE, -2.0, null);
+    PointNote damp = new PointNote(PagePoint.BRAKE, PointNote.Kind.SURFACE, 1, "damp");
+    ToldPoints exit =
+        new ToldPoints(
+            List.of(
+                new ToldPoint(PagePoint.EXIT, By.AIM, "pine", null, null),
+                new ToldPoint(PagePoint.THROTTLE, By.AIM, "barn", null, null)));
+    OwnValues one =
+        OwnValues.in(1)
+            .told(TOLD)
+            .gates(new Gates(List.of(inside)))
+            .pointNotes(new PointNotes(List.of(damp)))
+            .build();
+    OwnValues two =
+        OwnValues.in(2)
+            .told(exit)
+            .gates(new Gates(List.of(outside)))
+            .pointNotes(new PointNotes(List.of(WALL)))
+            .build();
+    OwnValues joined =
+        carried(
+                List.of(one, two),
+                List.of(corner(1, 300, 400, 350), corner(2, 400, 500, 430)),
+                List.of(corner(1, 300, 500, 430)))
+            .get(0);
+    assertThat(joined.gates().list()).containsExactly(inside, outside);
+    assertThat(joined.pointNotes().list()).containsExactly(damp, WALL);
+    assertThat(joined.pointNotes().byWeight()).containsExactly(WALL, damp);
+    assertThat(joined.told().list()).containsExactly(TOLD.list().get(0), exit.list().get(0));
   }
 
   @Test

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import java.util.stream.Stream;
 import marvek.core.InvalidValueException;
 import marvek.core.TestBooks;
@@ -12,6 +14,7 @@ import marvek.core.circuit.Kerb;
 import marvek.core.conditions.Conditions;
 import marvek.core.conditions.Footwork;
 import marvek.core.line.School;
+import marvek.core.mark.By;
 import marvek.core.reference.Reference;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -44,6 +47,12 @@ class PageFieldTest {
       case GIVES_WAY -> GivesWay.NOTHING;
       case FEET -> Footwork.LEFT;
       case GEAR_CHANGES -> new GearChanges(MODEL.gears().changes());
+      case TOLD ->
+          new ToldPoints(List.of(new ToldPoint(PagePoint.EXIT, By.AIM, null, "the barn", null)));
+      case GATES -> new Gates(List.of(new Gate(410, Gate.Kind.HERE, 1.0, null)));
+      case POINT_NOTES ->
+          new PointNotes(List.of(new PointNote(PagePoint.EXIT, PointNote.Kind.DANGER, 3, "wall")));
+      case VARIANTS -> new Variants(Map.of(DayKind.COLD, Map.of(PageField.GEAR, 2)));
       case WORDS, NOTE -> "by the gate";
     };
   }
@@ -147,6 +156,12 @@ class PageFieldTest {
       case GIVES_WAY -> GivesWay.PRESSURE;
       case FEET -> Footwork.HEEL_AND_TOE;
       case GEAR_CHANGES -> new GearChanges(List.of(new GearChange(410, 3, null)));
+      case TOLD ->
+          new ToldPoints(List.of(new ToldPoint(PagePoint.EXIT, By.AIM, null, "the barn", null)));
+      case GATES -> new Gates(List.of(new Gate(410, Gate.Kind.HERE, 1.0, null)));
+      case POINT_NOTES ->
+          new PointNotes(List.of(new PointNote(PagePoint.EXIT, PointNote.Kind.DANGER, 3, "wall")));
+      case VARIANTS -> new Variants(Map.of(DayKind.COLD, Map.of(PageField.GEAR, 2)));
       case WORDS, NOTE -> "by the gate";
     };
   }
@@ -231,7 +246,13 @@ class PageFieldTest {
         assertThat(field.showsOn(flat)).as(field.path()).isEqualTo(field.of(flat) != null);
       }
       boolean number = field.quantity() != Quantity.WORDS && field.quantity() != Quantity.NOTE;
-      boolean value = field != PageField.CONFIDENCE && field != PageField.GIVES_WAY;
+      boolean value =
+          !Set.of(
+                  PageField.CONFIDENCE,
+                  PageField.GIVES_WAY,
+                  PageField.POINT_NOTES,
+                  PageField.VARIANTS)
+              .contains(field);
       assertThat(field.hasSource()).isEqualTo(number && value);
     }
     assertThat(PageField.LINE.isOn(MODEL)).isFalse();

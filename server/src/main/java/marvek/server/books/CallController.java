@@ -5,6 +5,10 @@ import java.util.List;
 import java.util.UUID;
 import marvek.core.brief.CallOut;
 import marvek.core.brief.CallOuts;
+import marvek.core.mark.MarkChooser;
+import marvek.core.page.CornerPage;
+import marvek.core.page.DayKind;
+import marvek.core.reference.ModelReference;
 import marvek.core.reference.Reference;
 import marvek.formats.CallOutFiles;
 import marvek.formats.PointCatalogue;
@@ -34,9 +38,11 @@ class CallController {
 
   /**
    * @param length unit that lengths are said in: m, yd or ft
+   * @param lap of the run, from 1; on the first ones what is written for cold tyres is said
    */
   record CallsBody(
       Double pace,
+      @Nullable Integer lap,
       @Nullable String length,
       @InFormat("conditions") @Nullable JsonNode conditions,
       @InFormat("line") @Nullable String line,
@@ -57,10 +63,11 @@ class CallController {
     Draft draft =
         Draft.read(
             body.conditions(), body.line(), body.lineOffsets_m(), body.ownValues(), body.setup());
-    Reference reference =
-        Reference.of(books.written(books.basis(id, draft), draft.conditions()), draft.own());
+    ModelReference model = books.written(books.basis(id, draft), draft.conditions());
+    Reference reference = Reference.of(model, draft.own());
+    List<CornerPage> pages = onLap(body.lap(), reference, model.marks());
     List<CallView> calls =
-        called(reference, pace, body.length() == null ? "m" : body.length()).stream()
+        called(reference, pages, pace, body.length() == null ? "m" : body.length()).stream()
             .map(
                 c ->
                     new CallView(c.corner(), c.fromS(), c.toS(), c.pointM(), c.pointS(), c.words()))
@@ -74,10 +81,11 @@ class CallController {
       @PathVariable UUID id,
       @PathVariable int number,
       @RequestParam(defaultValue = "1") double pace,
-      @RequestParam(defaultValue = "m") String length) {
+      @RequestParam(defaultValue = "m") String length,
+      @RequestParam(required = false) @Nullable Integer lap) {
     Reference reference = books.recompute(id, number).reference();
     String file =
-        CallOutFiles.webVtt(called(reference, pace, length), reference.lap().timeS() / pace);
+        CallOutFiles.webVtt(called(id, number, lap, pace, length), reference.lap().timeS() / pace);
     return file(file, "calls.vtt", MediaType.valueOf("text/vtt;charset=UTF-8"));
   }
 
@@ -87,17 +95,34 @@ class CallController {
       @PathVariable UUID id,
       @PathVariable int number,
       @RequestParam(defaultValue = "1") double pace,
-      @RequestParam(defaultValue = "m") String length) {
+      @RequestParam(defaultValue = "m") String length,
+      @RequestParam(required = false) @Nullable Integer lap) {
     Reference reference = books.recompute(id, number).reference();
     String file =
-        CallOutFiles.text(called(reference, pace, length), reference.lap().timeS() / pace);
+        CallOutFiles.text(called(id, number, lap, pace, length), reference.lap().timeS() / pace);
     return file(file, "calls.txt", MediaType.valueOf("text/plain;charset=UTF-8"));
   }
 
-  private static List<CallOut> called(Reference reference, double pace, String length) {
+  /** The pages as they are driven on a lap of a run: the first ones are on cold tyres. */
+  private static List<CornerPage> onLap(
+      @Nullable Integer lap, Reference reference, MarkChooser marks) {
+    boolean cold = lap != null && lap <= DayKind.COLD_LAPS;
+    return cold ? reference.pagesOn(DayKind.COLD, marks) : reference.pages();
+  }
+
+  private List<CallOut> called(
+      UUID id, int number, @Nullable Integer lap, double pace, String length) {
+    Books.Computed computed = books.recompute(id, number);
+    Reference reference = computed.reference();
+    MarkChooser marks =
+        ModelReference.marks(computed.basis(), computed.conditions(), reference.lap());
+    return called(reference, onLap(lap, reference, marks), pace, length);
+  }
+
+  private static List<CallOut> called(
+      Reference reference, List<CornerPage> pages, double pace, String length) {
     double metresPerUnit = DriverUnits.of("km/h", length).metresPerUnit();
-    return CallOuts.of(
-        reference.lap(), reference.pages(), pace, metresPerUnit, PointCatalogue::said);
+    return CallOuts.of(reference.lap(), pages, pace, metresPerUnit, PointCatalogue::said);
   }
 
   private static ResponseEntity<byte[]> file(String text, String name, MediaType type) {

@@ -4,8 +4,10 @@ import java.util.List;
 import java.util.UUID;
 import marvek.core.conditions.Conditions;
 import marvek.core.line.LinkSweep;
+import marvek.core.page.OfferedMarks;
 import marvek.core.reference.CornerGears;
 import marvek.core.reference.CornerQuestions;
+import marvek.core.reference.ModelReference;
 import marvek.core.reference.Reference;
 import marvek.core.reference.SchoolLine;
 import org.springframework.stereotype.Service;
@@ -43,5 +45,13 @@ class CornerAnswers {
     Conditions conditions = draft.conditions();
     Reference.Basis basis = books.basis(bookId, draft);
     return CornerQuestions.gears(books.model(basis, conditions), corner);
+  }
+
+  /** What the points of a corner can be told by, in driving order. */
+  List<OfferedMarks> marks(UUID bookId, int corner, Draft draft) {
+    ModelReference model = books.written(books.basis(bookId, draft), draft.conditions());
+    Reference reference = Reference.of(model, draft.own());
+    int index = Reference.indexOf(reference.corners(), corner);
+    return OfferedMarks.of(reference.pages().get(index), model.marks());
   }
 }

@@ -5,14 +5,19 @@ import java.util.List;
 import java.util.UUID;
 import marvek.core.line.LinkSweep;
 import marvek.core.line.School;
+import marvek.core.page.OfferedMarks;
+import marvek.core.page.PagePoint;
 import marvek.core.reference.CornerGears;
 import marvek.core.reference.SchoolLine;
+import marvek.formats.RevisionJson;
 import marvek.formats.Spelled;
+import marvek.server.contract.InFormat;
 import marvek.server.contract.OneOf;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.node.ArrayNode;
 
 /** What the model says of one corner beside its page. */
 @RestController
@@ -100,6 +105,30 @@ class CornerController {
   CornerGears computeGears(
       @PathVariable UUID id, @PathVariable int corner, @RequestBody BookController.DraftBody body) {
     return answers.gears(id, corner, body.draft());
+  }
+
+  /** What a point of a corner can be told by, each kind best first. */
+  record OfferedView(
+      @OneOf(PagePoint.class) String point,
+      double at_m,
+      @InFormat(value = "mark", list = true) ArrayNode beside,
+      @InFormat(value = "mark", list = true) ArrayNode leaving,
+      @InFormat(value = "mark", list = true) ArrayNode aims) {
+    static OfferedView of(OfferedMarks offered) {
+      return new OfferedView(
+          Spelled.of(offered.point()),
+          rounded(offered.atM(), 2),
+          RevisionJson.marks(offered.beside()),
+          RevisionJson.marks(offered.leaving()),
+          RevisionJson.marks(offered.aims()));
+    }
+  }
+
+  /** What the points of a corner can be told by, in driving order. */
+  @PostMapping("/api/books/{id}/corners/{corner}/marks")
+  List<OfferedView> offerMarks(
+      @PathVariable UUID id, @PathVariable int corner, @RequestBody BookController.DraftBody body) {
+    return answers.marks(id, corner, body.draft()).stream().map(OfferedView::of).toList();
   }
 
   private static double rounded(double value, int decimals) {

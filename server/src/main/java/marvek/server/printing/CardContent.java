@@ -56,7 +56,7 @@ record CardContent(
 
   List<CardLine> lines() {
     return StreamSupport.stream(revision.path("pages").spliterator(), false)
-        .map(page -> CardLine.of(page, lapM, units, toCheck))
+        .map(page -> CardLine.of(page, lapM, units, toCheck, added.days()))
         .toList();
   }
 

@@ -6,8 +6,12 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import marvek.core.brief.SpokenPoints;
+import marvek.core.page.DayKind;
 import marvek.core.page.PageField;
+import marvek.core.page.PagePoint;
 import marvek.formats.PointCatalogue;
+import marvek.formats.Spelled;
 import marvek.server.units.DriverUnits;
 import tools.jackson.databind.JsonNode;
 
@@ -16,6 +20,9 @@ import tools.jackson.databind.JsonNode;
  *
  * @param side to which it bends: L or R
  * @param brake where
+ * @param own points and gates that only the driver gave
+ * @param warning what can hurt there, or that he is to mind
+ * @param otherDays what he does on cold tyres, and on such a day as this one
  * @param pressure how hard at first; empty without braking
  * @param drive first throttle and flat, told from the apex
  * @param rest turn-in and kerbs, for a card that has room for them
@@ -27,6 +34,8 @@ record CardLine(
     String side,
     String brake,
     String own,
+    String warning,
+    String otherDays,
     String pressure,
     String gears,
     String apex,
@@ -51,14 +60,18 @@ record CardLine(
    *
    * @param lapM length of the lap, for what lies on both sides of the line
    * @param toCheck corners that are to be checked on track
+   * @param days kinds of day that are told
    */
-  static CardLine of(JsonNode page, double lapM, DriverUnits units, Set<Integer> toCheck) {
+  static CardLine of(
+      JsonNode page, double lapM, DriverUnits units, Set<Integer> toCheck, Set<DayKind> days) {
     return new CardLine(
         page.path("corner").asString(),
         page.path("name").asString(),
         page.path("direction").asString().equals("left") ? "L" : "R",
         brake(page, lapM, units),
         ownPoints(page, units),
+        CardWarnings.of(page),
+        CardDays.of(page, lapM, units, days),
         pressure(page),
         gears(page),
         units.speedFigure(page.path("lowest").path("speed_mps").asDouble(0)),
@@ -102,15 +115,22 @@ record CardLine(
 
   /** Places that only the driver gave, one after the other; empty without one. */
   private static String ownPoints(JsonNode page, DriverUnits units) {
-    return PageField.typed().stream()
-        .filter(field -> page.path(field.group()).has("at_m"))
-        .map(
-            field -> {
-              JsonNode point = page.path(field.group());
-              String where = place(point.get("target"), point.get("at_m").asDouble(0), units);
-              return PointCatalogue.said(field) + " " + where;
-            })
-        .collect(Collectors.joining("; "));
+    List<String> words = new ArrayList<>();
+    for (PageField field : PageField.typed()) {
+      JsonNode point = page.path(field.group());
+      if (point.has("at_m")) {
+        String where = place(point.get("target"), point.get("at_m").asDouble(0), units);
+        words.add(PointCatalogue.said(field) + " " + where);
+      }
+    }
+    for (JsonNode told : page.path("at")) {
+      PagePoint point = Spelled.read(PagePoint.class, "point", told.path("point").asString());
+      if (told.has("target") && point != PagePoint.BRAKE && point != PagePoint.LIFT) {
+        words.add(SpokenPoints.name(point) + " " + words(told.get("target"), units));
+      }
+    }
+    page.path("gates").forEach(gate -> words.add(gate.path("place").asString()));
+    return String.join("; ", words);
   }
 
   /** A point by its mark; by its station where nothing is seen in time. */
@@ -153,7 +173,8 @@ record CardLine(
     return "";
   }
 
-  private static String words(JsonNode mark, DriverUnits units) {
+  /** A mark in words. */
+  static String words(JsonNode mark, DriverUnits units) {
     if (mark.has("own")) {
       return mark.get("own").asString();
     }
@@ -206,12 +227,12 @@ record CardLine(
     return first + ", flat " + fromApex(throttle.get("full_m").asDouble(0) - apex, lapM, units);
   }
 
-  private static double apexM(JsonNode page) {
+  static double apexM(JsonNode page) {
     return page.path("apexes").path(0).path("at_m").asDouble(0);
   }
 
   /** Metres past the apex with their sign, the short way round. */
-  private static String fromApex(double metres, double lapM, DriverUnits units) {
+  static String fromApex(double metres, double lapM, DriverUnits units) {
     double way = metres - lapM * Math.rint(metres / lapM);
     return (way < 0 ? "−" : "+") + units.lengthText(way);
   }

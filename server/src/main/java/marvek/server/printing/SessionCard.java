@@ -4,6 +4,7 @@ import static marvek.server.printing.CardContent.text;
 
 import java.util.List;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import marvek.server.sessions.OnCard;
 
 /** The card of a session: one line a corner on A5, to be read at arm's length. */
@@ -87,7 +88,11 @@ final class SessionCard {
   /** Lines of the card, those below a corner and of the session among them. */
   private static long count(CardContent card, List<CardLine> lines) {
     OnCard added = card.added();
-    long own = lines.stream().filter(line -> !line.own().isEmpty()).count();
+    long own =
+        lines.stream()
+            .flatMap(line -> Stream.of(line.own(), line.warning(), line.otherDays()))
+            .filter(words -> !words.isEmpty())
+            .count();
     return lines.size() + own + added.steps().size() + (added.title().isEmpty() ? 0 : 2);
   }
 
@@ -118,12 +123,16 @@ final class SessionCard {
                     + (line.toCheck() ? "<br/><b>check first</b>" : ""),
                 text(line.brake()),
                 step(card.added().steps().get(corner), card),
-                below(line.own()),
+                below(line.own()) + below(line.otherDays()) + warned(line.warning()),
                 text(line.pressure()),
                 text(line.gears()),
                 text(line.apex()),
                 text(line.drive()))
         + rest;
+  }
+
+  private static String warned(String words) {
+    return words.isEmpty() ? "" : "<div class=\"step\"><b>! " + text(words) + "</b></div>";
   }
 
   private static String below(String words) {

@@ -1,6 +1,7 @@
 package marvek.server.sessions;
 
 import java.time.format.DateTimeFormatter;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -11,6 +12,8 @@ import marvek.core.InvalidValueException;
 import marvek.core.brief.Focus;
 import marvek.core.brief.Session;
 import marvek.core.brief.Targets.Tier;
+import marvek.core.conditions.Conditions;
+import marvek.core.page.DayKind;
 import marvek.formats.RevisionJson;
 import marvek.server.books.Books;
 import org.springframework.stereotype.Service;
@@ -40,7 +43,7 @@ public class CardAdditions {
 
   /** For a card without a session: the steps that are being worked on. */
   public OnCard of(UUID bookId, Books.Computed computed) {
-    return new OnCard("", List.of(), steps(board.of(bookId, computed)), Set.of());
+    return new OnCard("", List.of(), steps(board.of(bookId, computed)), Set.of(), Set.of());
   }
 
   /**
@@ -67,7 +70,16 @@ public class CardAdditions {
             .map(t -> new OnCard.Target(WHOSE.get(t.tier()), t.lapS()))
             .toList(),
         steps(brief.steps()),
-        brief.focus().stream().map(Focus::corner).collect(Collectors.toSet()));
+        brief.focus().stream().map(Focus::corner).collect(Collectors.toSet()),
+        days(brief));
+  }
+
+  /** Kinds of day that the session's own conditions are, against those of the pages. */
+  private Set<DayKind> days(Briefs.Brief brief) {
+    Conditions day = sessions.read(brief.session().id()).session().conditions();
+    return Arrays.stream(DayKind.values())
+        .filter(kind -> kind.holdsIn(day, brief.conditions()))
+        .collect(Collectors.toSet());
   }
 
   private static String title(Session session) {

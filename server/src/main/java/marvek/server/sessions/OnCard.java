@@ -1,8 +1,11 @@
 package marvek.server.sessions;
 
+import java.util.Collections;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import marvek.core.page.DayKind;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -12,16 +15,25 @@ import tools.jackson.databind.JsonNode;
  * @param targets laps to drive, most useful first
  * @param steps the present steps of brake points that are worked up to, by corner
  * @param focus corners to think of
+ * @param days kinds of day whose own values are told, cold tyres always
  */
 public record OnCard(
-    String title, List<Target> targets, Map<Integer, Step> steps, Set<Integer> focus) {
-  /** A card of the pages alone. */
-  public static final OnCard NOTHING = new OnCard("", List.of(), Map.of(), Set.of());
+    String title,
+    List<Target> targets,
+    Map<Integer, Step> steps,
+    Set<Integer> focus,
+    Set<DayKind> days) {
+  /** A card of the pages alone: every run begins on cold tyres. */
+  public static final OnCard NOTHING =
+      new OnCard("", List.of(), Map.of(), Set.of(), Set.of(DayKind.COLD));
 
   public OnCard {
     targets = List.copyOf(targets);
     steps = Map.copyOf(steps);
     focus = Set.copyOf(focus);
+    Set<DayKind> inOrder = EnumSet.of(DayKind.COLD);
+    inOrder.addAll(days);
+    days = Collections.unmodifiableSet(inOrder);
   }
 
   /** A lap to drive, with whose it is. */

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import marvek.core.InvalidValueException;
+import marvek.core.page.DayKind;
 import marvek.formats.JsonFiles;
 import marvek.server.sessions.OnCard;
 import marvek.server.units.DriverUnits;
@@ -62,7 +63,7 @@ class SessionCardTest {
 
   @Test
   void aCornerIsOneLineOfWords() {
-    CardLine line = CardLine.of(page(), 1100, METRIC, Set.of());
+    CardLine line = CardLine.of(page(), 1100, METRIC, Set.of(), Set.of(DayKind.COLD));
     assertThat(line.number()).isEqualTo("7");
     assertThat(plain(line.brake())).isEqualTo("12 m past the 100 board, left");
     assertThat(plain(line.pressure())).isEqualTo("84 %");
@@ -79,10 +80,12 @@ class SessionCardTest {
   /** NIST SP 811, appendix B.8: 25 m/s = 55.9 mph, 12.2 m = 13.3 yd = 40.0 ft. */
   @Test
   void linesTakeTheDriversUnits() {
-    CardLine yards = CardLine.of(page(), 1100, DriverUnits.of("mph", "yd"), Set.of());
+    CardLine yards =
+        CardLine.of(page(), 1100, DriverUnits.of("mph", "yd"), Set.of(), Set.of(DayKind.COLD));
     assertThat(yards.apex()).isEqualTo("56");
     assertThat(plain(yards.brake())).startsWith("13 yd past");
-    CardLine feet = CardLine.of(page(), 1100, DriverUnits.of("mph", "ft"), Set.of());
+    CardLine feet =
+        CardLine.of(page(), 1100, DriverUnits.of("mph", "ft"), Set.of(), Set.of(DayKind.COLD));
     assertThat(plain(feet.brake())).startsWith("40 ft past");
   }
 
@@ -91,19 +94,20 @@ class SessionCardTest {
     ObjectNode flat = page();
     flat.putObject("brake").put("style", "none");
     flat.putObject("throttle");
-    CardLine line = CardLine.of(flat, 1100, METRIC, Set.of());
+    CardLine line = CardLine.of(flat, 1100, METRIC, Set.of(), Set.of(DayKind.COLD));
     assertThat(line.brake()).isEqualTo("flat, no brake");
     assertThat(line.pressure()).isEmpty();
     assertThat(line.drive()).isEqualTo("stays on");
     flat.putObject("brake").put("style", "lift");
-    assertThat(CardLine.of(flat, 1100, METRIC, Set.of()).brake()).isEqualTo("lift, no brake");
+    assertThat(CardLine.of(flat, 1100, METRIC, Set.of(), Set.of(DayKind.COLD)).brake())
+        .isEqualTo("lift, no brake");
   }
 
   @Test
   void withoutAMarkTheStationIsGiven() {
     ObjectNode bare = page();
     ((ObjectNode) bare.get("brake")).remove("target");
-    assertThat(plain(CardLine.of(bare, 1100, METRIC, Set.of()).brake()))
+    assertThat(plain(CardLine.of(bare, 1100, METRIC, Set.of(), Set.of(DayKind.COLD)).brake()))
         .isEqualTo("990 m after the start line");
   }
 
@@ -113,10 +117,10 @@ class SessionCardTest {
     ObjectNode lifted = page();
     lifted.putObject("brake").put("style", "lift");
     lifted.putObject("lift").put("at_m", 990).put("to_pct", 48.6);
-    assertThat(plain(CardLine.of(lifted, 1100, METRIC, Set.of()).brake()))
+    assertThat(plain(CardLine.of(lifted, 1100, METRIC, Set.of(), Set.of(DayKind.COLD)).brake()))
         .isEqualTo("lift to 49 %, −50 m from the apex");
     lifted.withObject("/lift").putObject("target").put("own", "by the old oak");
-    assertThat(plain(CardLine.of(lifted, 1100, METRIC, Set.of()).brake()))
+    assertThat(plain(CardLine.of(lifted, 1100, METRIC, Set.of(), Set.of(DayKind.COLD)).brake()))
         .isEqualTo("lift to 49 %, by the old oak");
   }
 
@@ -129,7 +133,7 @@ class SessionCardTest {
     var press = own.withArray("presses").addObject().put("peak_pct", 90);
     press.withArray("knots").addObject().put("pct", 35.4);
     own.withArray("phases").addObject().put("kind", "hold").put("to_pct", 15);
-    CardLine model = CardLine.of(own, 1100, METRIC, Set.of());
+    CardLine model = CardLine.of(own, 1100, METRIC, Set.of(), Set.of(DayKind.COLD));
     assertThat(plain(model.pressure())).isEqualTo("84 %");
     assertThat(model.gears()).isEqualTo("5 – 2");
 
@@ -137,7 +141,7 @@ class SessionCardTest {
     for (String field : List.of("presses", "phases", "gears.in", "gears.out", "feet")) {
       sources.put(field, "driver");
     }
-    CardLine line = CardLine.of(own, 1100, METRIC, Set.of());
+    CardLine line = CardLine.of(own, 1100, METRIC, Set.of(), Set.of(DayKind.COLD));
     assertThat(plain(line.pressure())).isEqualTo("90–35 %");
     assertThat(plain(line.drive())).startsWith("hold 15 %, +4 m");
     assertThat(line.gears()).isEqualTo("5 – 2, in 1, out 3, heel and toe");
@@ -148,10 +152,10 @@ class SessionCardTest {
     ObjectNode close = page();
     JsonNode target = close.at("/brake/target");
     ((ObjectNode) target).put("offset_m", -1.2);
-    assertThat(CardLine.of(close, 1100, METRIC, Set.of()).brake())
+    assertThat(CardLine.of(close, 1100, METRIC, Set.of(), Set.of(DayKind.COLD)).brake())
         .isEqualTo("at the 100 board, left");
     ((ObjectNode) target).put("side", "over").put("thing", "the footbridge");
-    assertThat(CardLine.of(close, 1100, METRIC, Set.of()).brake())
+    assertThat(CardLine.of(close, 1100, METRIC, Set.of(), Set.of(DayKind.COLD)).brake())
         .isEqualTo("under the footbridge");
   }
 
@@ -183,7 +187,8 @@ class SessionCardTest {
             "Qualifying, Thursday",
             List.of(new OnCard.Target("expert", 112.3456)),
             Map.of(2, new OnCard.Step(2, 6, 980.2, null)),
-            Set.of(3));
+            Set.of(3),
+            Set.of());
     String html = SessionCard.html(card("Book", revision(13), added));
     assertThat(html).contains("<tr class=\"focus\"><td class=\"n\">3");
     try (PDDocument document = Loader.loadPDF(new Pdf().render(html))) {
@@ -228,7 +233,7 @@ class SessionCardTest {
     ObjectNode full = page().put("direction", "left");
     full.putObject("turnIn").put("at_m", 1010);
     full.putObject("kerbs").put("entry", "none").put("apex", "tyre").put("exit", "half-car");
-    CardLine line = CardLine.of(full, 1100, METRIC, Set.of());
+    CardLine line = CardLine.of(full, 1100, METRIC, Set.of(), Set.of(DayKind.COLD));
     assertThat(line.side()).isEqualTo("L");
     assertThat(plain(line.rest()))
         .isEqualTo(

@@ -1,0 +1,62 @@
+import { describe, expect, it } from 'vitest';
+import { testPage } from '../test-lap';
+import { pointsOf, pointStation, variantWords, warningsOf, withVariant } from './annotations';
+
+const LAP = { length_m: 1000, closed: true };
+const WRITER = {
+  speed: (mps: number) => `${mps} m/s`,
+  length: (m: number) => `${m} m`,
+  across: (m: number) => `${m} m`,
+};
+
+describe('points of a page', () => {
+  it('are those that it has, in driving order', () => {
+    const page = testPage();
+    const points = pointsOf(page);
+    expect(points[0]).toBe('brake');
+    expect(points.at(-1)).toBe('exit');
+    expect(points).not.toContain('lift');
+  });
+  it('are the first changes down and up', () => {
+    const changes = [
+      { at_m: 10, to: 3 },
+      { at_m: 20, to: 2 },
+      { at_m: 90, to: 3 },
+    ];
+    const page = testPage({ gears: { ...testPage().gears, approach: 4, changes } });
+    expect(pointStation(page, 'gear-down')).toBe(10);
+    expect(pointStation(page, 'gear-up')).toBe(90);
+  });
+});
+
+describe('notes', () => {
+  it('travel where they can hurt or are to be minded', () => {
+    const pointNotes = [
+      { point: 'exit', kind: 'danger', severity: 1, text: 'wall' },
+      { point: 'apex', kind: 'surface', severity: 2, text: 'bump' },
+      { point: 'apex', kind: 'feel', severity: 1, text: 'light' },
+    ] as const;
+    expect(warningsOf(testPage({ pointNotes: [...pointNotes] }))).toEqual([
+      'danger, exit: wall',
+      'surface, apex: bump',
+    ]);
+  });
+});
+
+describe('another day', () => {
+  const page = testPage({ brake: { ...testPage().brake, at_m: 5 } });
+  it('says what is otherwise, the short way over the line', () => {
+    const values = { 'brake.at_m': 997, 'gears.corner': 2, 'kerbs.exit': 'none' } as const;
+    expect(variantWords(page, values, LAP, WRITER)).toBe('brake 8 m earlier, gear 2, no exit kerb');
+  });
+  it('is left out when its last value goes', () => {
+    const two = withVariant({ cold: { 'gears.corner': 2 } }, 'wet', 'gears.corner', 3);
+    expect(two).toEqual({ cold: { 'gears.corner': 2 }, wet: { 'gears.corner': 3 } });
+    expect(withVariant(two, 'cold', 'gears.corner', undefined)).toEqual({
+      wet: { 'gears.corner': 3 },
+    });
+    expect(
+      withVariant({ cold: { 'gears.corner': 2 } }, 'cold', 'gears.corner', undefined),
+    ).toBeUndefined();
+  });
+});
