@@ -164,12 +164,14 @@ export const api = {
     { conditions, line, lineOffsets_m, ownValues, setup }: Draft,
     pace: number,
     length: string,
+    /** Of the run; without one what is written for warm tyres is said. */
+    lap?: number,
     signal?: AbortSignal,
   ) =>
     answer(
       http.POST('/api/books/{id}/calls', {
         params: { path: { id } },
-        body: { conditions, line, lineOffsets_m, ownValues, setup, pace, length },
+        body: { conditions, line, lineOffsets_m, ownValues, setup, pace, length, lap },
         signal,
       }),
     ),

@@ -15,6 +15,9 @@
 
   const book = useBook();
   let pace = $state(1);
+  /** The lap of the run that is heard: the first ones are on cold tyres. */
+  let lap = $state(4);
+  const cold = $derived(book.view!.revision.pages.some((p) => p.variants?.cold));
   const working = new Working();
   const asking = new Asking<SpokenLap>({ refused: (refused) => (working.problem = refused) });
   const spoken = $derived(asking.answer);
@@ -31,10 +34,11 @@
     void book.history;
     const draft = book.draft();
     const { length } = preferences;
-    const key = ['spoken', book.id, draft, pace, length];
+    const of = lap;
+    const key = ['spoken', book.id, draft, pace, length, of];
     untrack(() => {
       stop();
-      void asking.ask(key, (s) => api.spoken(book.id, draft, pace, length, s));
+      void asking.ask(key, (s) => api.spoken(book.id, draft, pace, length, of, s));
     });
   });
 
@@ -70,7 +74,7 @@
   onDestroy(stop);
 
   const file = (kind: string) =>
-    `/api/books/${book.id}/revisions/${book.base!.revision.number}/calls.${kind}?pace=${pace}&length=${preferences.length}`;
+    `/api/books/${book.id}/revisions/${book.base!.revision.number}/calls.${kind}?pace=${pace}&length=${preferences.length}&lap=${lap}`;
 </script>
 
 <svelte:head><title>The lap spoken · {book.book!.name} · Marvek</title></svelte:head>
@@ -81,6 +85,15 @@
       <input type="checkbox" class="checkbox" bind:checked={radio} data-radio />
       over the radio (simulated)
     </label>
+    {#if cold}
+      <label class="figures flex items-center gap-2 text-lg">
+        said on
+        <select class="select h-11 w-36" bind:value={lap} data-lap>
+          <option value={1}>laps 1 to 3</option>
+          <option value={4}>later laps</option>
+        </select>
+      </label>
+    {/if}
     <label class="figures flex items-center gap-2 text-lg">
       pace
       <select class="select h-11 w-44" bind:value={pace} data-pace>

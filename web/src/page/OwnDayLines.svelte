@@ -84,7 +84,7 @@
           >{/each}
       </select>
     </label>
-    <div class="grid gap-x-6 sm:grid-cols-2">
+    <div class="grid max-w-80">
       {#each PLACES.filter(([field]) => placeOf(p, field) !== undefined) as [field, label] (field)}
         <NumberInput
           {label}

@@ -33,12 +33,13 @@
     );
   });
 
+  const order = (point: PagePoint) => Object.keys(POINTS).indexOf(point);
   const entry = (point: PagePoint) => own.find((each) => each.point === point);
   function put(point: PagePoint, changed: Partial<Told> | undefined) {
     const rest = own.filter((each) => each.point !== point);
     const next: Told = { by: 'beside', ...entry(point), ...changed, point };
     const empty = changed === undefined || (!next.mark && !next.words && !next.phrase);
-    const all = empty ? rest : [...rest, next];
+    const all = (empty ? rest : [...rest, next]).sort((a, b) => order(a.point) - order(b.point));
     book.setOwn(p.corner, 'at', all.length ? all : undefined);
   }
   function choose(point: PagePoint, value: string) {
@@ -67,7 +68,7 @@
   <span data-told>
     {#each told as each (each.point)}
       <span class="block" data-told-point={each.point}
-        ><strong class="first-letter:uppercase">{POINTS[each.point]}</strong>
+        ><strong class="inline-block first-letter:uppercase">{POINTS[each.point]}</strong>
         {#if each.target}{markWords(each.target, length)}{:else if each.at_m === undefined}:
           <span class="text-warning font-semibold">not on this page</span>{:else if each.mark}:
           <span class="text-warning font-semibold">the {each.mark} is not seen so from there</span
@@ -85,7 +86,7 @@
           <li class="border-base-300 flex flex-wrap items-center gap-x-3 border-t py-1">
             <span class="w-28 font-semibold">{POINTS[of.point]}</span>
             <select
-              class="select h-11 w-72 max-w-full px-2 text-base"
+              class="select h-11 w-60 max-w-full grow px-2 text-base"
               aria-label="Mark for {POINTS[of.point]}"
               {value}
               onchange={(e) => choose(of.point, e.currentTarget.value)}
@@ -103,7 +104,7 @@
               {/each}
             </select>
             <input
-              class="input h-11 w-56 max-w-full"
+              class="input h-11 w-60 max-w-full grow"
               maxlength="60"
               aria-label="Said of {POINTS[of.point]}"
               placeholder="said in the call-outs"

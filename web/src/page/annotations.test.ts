@@ -1,6 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { testPage } from '../test-lap';
-import { pointsOf, pointStation, variantWords, warningsOf, withVariant } from './annotations';
+import {
+  isTold,
+  pointsOf,
+  pointStation,
+  toldDays,
+  variantWords,
+  warningsOf,
+  withVariant,
+} from './annotations';
 
 const LAP = { length_m: 1000, closed: true };
 const WRITER = {
@@ -48,6 +56,17 @@ describe('another day', () => {
   it('says what is otherwise, the short way over the line', () => {
     const values = { 'brake.at_m': 997, 'gears.corner': 2, 'kerbs.exit': 'none' } as const;
     expect(variantWords(page, values, LAP, WRITER)).toBe('brake 8 m earlier, gear 2, no exit kerb');
+  });
+  it('is told on the first laps always, and else as the day is', () => {
+    const variants = { cold: { 'gears.corner': 2 }, wet: { 'gears.corner': 4 } };
+    const dry = { surface: 'dry', tyres: 'warm', fuel_kg: 20 } as const;
+    const told = (day: Parameters<typeof toldDays>[3], book = dry) =>
+      toldDays({ ...page, variants }, LAP, WRITER, day, book);
+    expect(told(dry)).toEqual(['laps 1 to 3: gear 2']);
+    expect(told({ ...dry, surface: 'wet' })).toEqual(['laps 1 to 3: gear 2', 'wet: gear 4']);
+    expect(isTold('heavy', { ...dry, fuel_kg: 31 }, dry)).toBe(true);
+    expect(isTold('heavy', { ...dry, fuel_kg: 29 }, dry)).toBe(false);
+    expect(isTold('worn', { ...dry, tyres: 'worn' }, dry)).toBe(true);
   });
   it('is left out when its last value goes', () => {
     const two = withVariant({ cold: { 'gears.corner': 2 } }, 'wet', 'gears.corner', 3);

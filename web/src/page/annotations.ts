@@ -1,5 +1,6 @@
 import type {
   By,
+  Conditions,
   CornerPage,
   Gate,
   MarkReference,
@@ -174,6 +175,38 @@ export function placeOf(page: CornerPage, field: OwnField): number | undefined {
 /** Days of which the page says something, in their order. */
 export const daysOf = (page: CornerPage) =>
   (Object.keys(OWN_DAYS) as OwnDay[]).filter((day) => page.variants?.[day]);
+
+type Weather = Pick<Conditions, 'surface' | 'tyres' | 'fuel_kg'>;
+
+/** So much more fuel is heavy [kg]; as the card has it. */
+const HEAVIER_KG = 10;
+
+/** Whether what is written for a kind of day is told: cold tyres always, the rest as the day is. */
+export function isTold(kind: OwnDay, day: Weather, book: Weather): boolean {
+  switch (kind) {
+    case 'cold':
+      return true;
+    case 'damp':
+    case 'wet':
+      return day.surface === kind && book.surface !== kind;
+    case 'worn':
+      return day.tyres === 'worn' && book.tyres !== 'worn';
+    case 'heavy':
+      return (day.fuel_kg ?? 0) > (book.fuel_kg ?? 0) + HEAVIER_KG;
+  }
+}
+
+/** What a page says of the days that are told: "laps 1 to 3: gear 2". */
+export const toldDays = (
+  page: CornerPage,
+  lap: Lap,
+  writer: FieldWriter,
+  day: Weather,
+  book: Weather,
+): string[] =>
+  daysOf(page)
+    .filter((kind) => isTold(kind, day, book))
+    .map((kind) => `${OWN_DAYS[kind]}: ${variantWords(page, page.variants![kind]!, lap, writer)}`);
 
 /** A value of a day put in the place of what was there; undefined takes it out. */
 export function withVariant(

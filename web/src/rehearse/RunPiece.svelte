@@ -5,6 +5,7 @@
   import { provideFrame } from '../strip/frame';
   import { valueAt } from '../strip/lap-axis';
   import Marks from '../strip/Marks.svelte';
+  import { pointStation, travels } from '../page/annotations';
   import { platesOf } from '../strip/plates';
   import PlateShape from '../strip/PlateShape.svelte';
   import { place } from '../strip/window';
@@ -29,6 +30,20 @@
       const x = frame.across(valueAt(trace, trace.offset_m, plate.station));
       return [{ plate, x, y: frame.along(d) }];
     }),
+  );
+  /** Longer than this a warning is not read in passing. */
+  const LONGEST = 38;
+  const warnings = $derived(
+    pages.flatMap((page) =>
+      (page.pointNotes ?? []).filter(travels).flatMap((note) => {
+        const station = pointStation(page, note.point);
+        const d = station === undefined ? undefined : place(frame.window, trace, station);
+        if (d === undefined || d === frame.window.length) return [];
+        const { text } = note;
+        const words = text.length > LONGEST ? `${text.slice(0, LONGEST - 1)}…` : text;
+        return [{ words, danger: note.kind === 'danger', y: frame.along(d) }];
+      }),
+    ),
   );
   /** The line is drawn across the road where the lap begins. */
   const start = $derived(place(frame.window, trace, 0));
@@ -60,4 +75,19 @@
       <g transform="translate({x} {y})"><PlateShape letter={plate.letter} shape={plate.shape} /></g>
     {/each}
   {/if}
+  {#each warnings as warning, i (i)}
+    <text
+      x={frame.across(0)}
+      y={warning.y}
+      text-anchor="middle"
+      class="figures"
+      font-size="17"
+      font-weight={warning.danger ? 700 : 500}
+      fill="var(--ink)"
+      stroke="var(--color-base-100)"
+      stroke-width="5"
+      paint-order="stroke"
+      data-warning>▲ {warning.words}</text
+    >
+  {/each}
 </svg>

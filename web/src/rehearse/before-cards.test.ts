@@ -8,6 +8,7 @@ const line = (corner: number, changes: Partial<BriefLine>): BriefLine => ({
   say: `say ${corner}`,
   changed: [],
   cautions: [],
+  days: [],
   focus: false,
   ...changes,
 });

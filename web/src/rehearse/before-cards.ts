@@ -17,7 +17,13 @@ export function beforeCards(lines: readonly BriefLine[]): BeforeCard[] {
     .filter((line) => line.focus)
     .map((line): BeforeCard => {
       const { corner, name } = line;
-      return { kind: 'focus', corner, name, ask: 'Say the corner aloud.', answer: [line.say] };
+      return {
+        kind: 'focus',
+        corner,
+        name,
+        ask: 'Say the corner aloud.',
+        answer: [line.say, ...line.days],
+      };
     });
   const changed = lines
     .filter((line) => line.changed.length)

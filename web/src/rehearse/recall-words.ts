@@ -1,5 +1,6 @@
 import type { QuestionKind, RecallQuestion } from '../api/recall';
 import type { CornerPage, KerbUse, Trace } from '../api/types';
+import { POINTS } from '../page/annotations';
 import { FIELDS, pointAt, TYPED } from '../page/fields';
 import { workWords } from '../page/work-words';
 import { KERB_USE, markWords } from '../page/words';
@@ -73,7 +74,12 @@ function ownPoints(
     const where = point.target ? markWords(point.target, length) : fromApex(point.at_m);
     return [`${FIELDS[path].name}: ${where}`];
   });
-  return told.join('; ') || '–';
+  const points = (page.at ?? []).flatMap(({ point, target }) =>
+    target && point !== 'brake' && point !== 'turn-in'
+      ? [`${POINTS[point]}: ${markWords(target, length)}`]
+      : [],
+  );
+  return [...told, ...points].join('; ') || '–';
 }
 
 /** The shapes that are the driver's own. */

@@ -88,6 +88,10 @@
                 </td>
                 <td class="whole-row py-0.5 pr-3 text-[1.05rem] leading-tight">
                   {line.say}
+                  {#each line.days as day (day)}<span
+                      class="block text-[0.95rem] font-semibold"
+                      data-own-day>{day}</span
+                    >{/each}
                   {#if line.step}
                     <span class="block text-[0.95rem]"
                       >↗ step {line.step.step + 1} of {line.step.steps_m.length}: brake

@@ -9,6 +9,8 @@ export interface BriefLine {
   say: string;
   changed: string[];
   cautions: string[];
+  /** What the driver does otherwise on the first laps, and on such a day. */
+  days: string[];
   step?: StepView;
   focus: boolean;
 }
@@ -32,11 +34,13 @@ export function stepWords(step: StepView): string {
  * The brief in the order of the lap.
  *
  * @param news what is said of a page that differs from the revision before
+ * @param days what its driver does on other days that are told
  */
 export function briefLines(
   brief: Brief,
   pages: CornerPage[],
   news: (page: CornerPage) => string[],
+  days: (page: CornerPage) => string[] = () => [],
 ): BriefLine[] {
   return pages.map((page) => {
     const step = openSteps(brief.steps).find((s) => s.corner === page.corner && s.begun);
@@ -45,6 +49,7 @@ export function briefLines(
       name: page.name,
       say: sayOf(brief, page),
       changed: news(page),
+      days: days(page),
       cautions: [...warningsOf(page), ...cautionsOf(brief, page.corner)],
       step,
       focus: brief.focus.some((f) => f.corner === page.corner),

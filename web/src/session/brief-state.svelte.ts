@@ -2,6 +2,7 @@ import { api } from '../api/client';
 import type { Brief } from '../api/sessions';
 import type { CornerPage, Revision, Trace } from '../api/types';
 import { Working } from '../api/working.svelte';
+import { toldDays } from '../page/annotations';
 import { preferences } from '../units/preferences.svelte';
 import { briefLines, type BriefLine } from './brief-lines';
 import { pageNews } from './prepared';
@@ -15,7 +16,12 @@ export class BriefDesk extends Working {
   readonly writer = preferences.writer;
   readonly lines: BriefLine[] = $derived(
     this.brief && this.revision
-      ? briefLines(this.brief, this.revision.pages, (page) => this.#news(page))
+      ? briefLines(
+          this.brief,
+          this.revision.pages,
+          (page) => this.#news(page),
+          (page) => this.#days(page),
+        )
       : [],
   );
 
@@ -36,6 +42,12 @@ export class BriefDesk extends Working {
       ]);
       this.brief = answer;
     });
+  }
+
+  #days(page: CornerPage): string[] {
+    const { conditions, session } = this.brief!;
+    const day = session.session.conditions;
+    return toldDays(page, this.trace(), this.writer, day, conditions);
   }
 
   #news(page: CornerPage): string[] {

@@ -110,6 +110,9 @@
     <Car />
     <OtherLines {lines} />
     <Marks {page} />
+    {#if page.gates?.length}
+      {#await import('./Gates.svelte') then { default: Gates }}<Gates {page} />{/await}
+    {/if}
     {#if onwork}
       <!-- Below the plates: where both are, the plate is taken. -->
       {#await import('./Knots.svelte') then { default: Knots }}

@@ -153,7 +153,8 @@ public final class CallOuts {
       Double atM = point.atM(page);
       if (words.isPresent() && atM != null) {
         List<Piece> pieces = List.of(new Piece(sentence(words.get()), 0));
-        wishes.add(new Wish(page.corner(), 1, atM, secondsAt(atM), pieces));
+        int importance = page.annotations().phraseOf(point).isPresent() ? 0 : 1;
+        wishes.add(new Wish(page.corner(), importance, atM, secondsAt(atM), pieces));
       }
     }
     return wishes;

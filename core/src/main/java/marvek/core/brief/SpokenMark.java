@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.function.Function;
 import marvek.core.mark.By;
+import marvek.core.mark.MarkChooser;
 import marvek.core.mark.MarkReference;
 import marvek.core.page.CornerPage;
 import marvek.core.page.Lift;
@@ -69,25 +70,25 @@ final class SpokenMark {
       return bySight(mark, metresPerUnit);
     }
     if (Math.abs(mark.offsetM()) < AT_THE_MARK_M) {
-      return "at the " + mark.mark();
+      return "at " + MarkChooser.article(mark.mark());
     }
     String side = mark.offsetM() > 0 ? "past" : "before";
     double count = Math.abs(mark.offsetM()) / metresPerUnit;
-    return String.format(Locale.ROOT, "%.0f %s the %s", count, side, mark.mark());
+    return String.format(Locale.ROOT, "%.0f %s %s", count, side, MarkChooser.article(mark.mark()));
   }
 
   private static String bySight(MarkReference mark, double metresPerUnit) {
     if (mark.by() == By.AIM) {
-      return "towards the " + mark.mark();
+      return "towards " + MarkChooser.article(mark.mark());
     }
     if (Math.abs(mark.offsetM()) < AT_THE_MARK_M) {
-      return "as the " + mark.mark() + " leaves sight";
+      return "as " + MarkChooser.article(mark.mark()) + " leaves sight";
     }
     return String.format(
         Locale.ROOT,
-        "%.0f %s where the %s leaves sight",
+        "%.0f %s where %s leaves sight",
         Math.abs(mark.offsetM()) / metresPerUnit,
         mark.offsetM() > 0 ? "past" : "before",
-        mark.mark());
+        MarkChooser.article(mark.mark()));
   }
 }

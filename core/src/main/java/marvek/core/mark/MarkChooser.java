@@ -345,7 +345,8 @@ public final class MarkChooser {
     };
   }
 
-  static String article(String thing) {
+  /** A thing with its article, if it wants one: "the barn", "lamp 4". */
+  public static String article(String thing) {
     boolean named = thing.toLowerCase(Locale.ROOT).startsWith("the ") || thing.matches(".*\\d");
     return named ? thing : "the " + thing;
   }

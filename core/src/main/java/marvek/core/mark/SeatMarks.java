@@ -174,7 +174,9 @@ public final class SeatMarks {
   }
 
   private static MarkReference leavingWords(Mark mark, double offsetM, double pointM) {
-    String leaves = MarkChooser.withSide(mark, MarkChooser.article(mark.label()) + " leaves sight");
+    String thing = MarkChooser.article(mark.label());
+    String gone = mark.hasLength() ? "the end of " + thing : thing;
+    String leaves = MarkChooser.withSide(mark, gone + " leaves sight");
     String text =
         Math.abs(offsetM) < AT_THE_MARK_M
             ? "as " + leaves

@@ -1,6 +1,7 @@
 package marvek.core.page;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -91,6 +92,7 @@ public record Annotations(
       Double atM = as.point().atM(page);
       told.add(new Told(as, atM, atM == null ? null : target(as, atM, marks)));
     }
+    told.sort(Comparator.comparing((Told each) -> each.as().point()));
     return told;
   }
 

@@ -1,16 +1,20 @@
 package marvek.core.rehearse;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import marvek.core.brief.DayShift;
 import marvek.core.circuit.Kerb;
 import marvek.core.mark.MarkReference;
 import marvek.core.page.CornerPage;
 import marvek.core.page.PageField;
+import marvek.core.page.PagePoint;
 import marvek.core.page.Press;
 
 /**
@@ -116,11 +120,20 @@ public record Question(int corner, Kind kind, String answer) {
             + shift.exitKerb();
   }
 
+  private static final Set<PagePoint> BY_THEIR_OWN_QUESTION =
+      EnumSet.of(PagePoint.BRAKE, PagePoint.TURN_IN);
+
   private static String ownPoints(CornerPage page) {
-    return PageField.typed().stream()
-        .filter(page.points()::containsKey)
-        .map(field -> field.group() + " " + told(page.points().get(field).target()))
-        .collect(Collectors.joining(" "));
+    Stream<String> places =
+        PageField.typed().stream()
+            .filter(page.points()::containsKey)
+            .map(field -> field.group() + " " + told(page.points().get(field).target()));
+    Stream<String> points =
+        page.annotations().told().stream()
+            .filter(told -> told.target() != null)
+            .filter(told -> !BY_THEIR_OWN_QUESTION.contains(told.as().point()))
+            .map(told -> told.as().point() + " " + told(told.target()));
+    return Stream.concat(places, points).collect(Collectors.joining(" "));
   }
 
   /** Per cents of presses and phases of one's own, to five: nobody feels less. */

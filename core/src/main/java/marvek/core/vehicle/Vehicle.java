@@ -151,6 +151,11 @@ public record Vehicle(
     return with(massKg, engine, gearbox, tyre, brakes, aero, other);
   }
 
+  /** The same vehicle with its driver's eyes elsewhere. */
+  public Vehicle withEye(Eye other) {
+    return with(massKg, engine, gearbox, tyre, brakes, aero, turning, other);
+  }
+
   private Vehicle with(
       double mass,
       Engine otherEngine,
@@ -159,6 +164,19 @@ public record Vehicle(
       Brakes otherBrakes,
       Aero otherAero,
       Turning otherTurning) {
+    return with(
+        mass, otherEngine, otherGearbox, otherTyre, otherBrakes, otherAero, otherTurning, eye);
+  }
+
+  private Vehicle with(
+      double mass,
+      Engine otherEngine,
+      Gearbox otherGearbox,
+      Tyre otherTyre,
+      Brakes otherBrakes,
+      Aero otherAero,
+      Turning otherTurning,
+      Eye otherEye) {
     return new Vehicle(
         name,
         kind,
@@ -179,6 +197,6 @@ public record Vehicle(
         otherAero,
         rollingResistance,
         otherTurning,
-        eye);
+        otherEye);
   }
 }

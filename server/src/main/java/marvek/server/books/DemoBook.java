@@ -5,6 +5,7 @@ import java.io.InputStream;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Stream;
 import marvek.core.car.SetupSheet;
@@ -15,7 +16,16 @@ import marvek.core.circuit.MarkType;
 import marvek.core.circuit.Side;
 import marvek.core.conditions.Conditions;
 import marvek.core.line.ChosenLine;
+import marvek.core.mark.By;
+import marvek.core.page.DayKind;
 import marvek.core.page.OwnValues;
+import marvek.core.page.PageField;
+import marvek.core.page.PagePoint;
+import marvek.core.page.PointNote;
+import marvek.core.page.PointNotes;
+import marvek.core.page.ToldPoint;
+import marvek.core.page.ToldPoints;
+import marvek.core.page.Variants;
 import marvek.formats.CircuitEditsJson;
 import marvek.formats.ImportSettings;
 import marvek.formats.SetupSheetJson;
@@ -243,13 +253,40 @@ class DemoBook implements ApplicationRunner {
   /** What the invented driver changed after the first practice. */
   private List<OwnValues> ownValues() {
     return List.of(
-        own(1, 304.0, null, null, 3, "Two ridges on the inside: brake before them, not on them."),
-        own(4, null, 2, 1462.0, 4, "Leave the inside kerb alone. Wait for the car to turn."),
-        own(11, 3176.0, null, null, 2, "Falls away under braking. Rear goes light: squeeze."),
-        own(13, null, null, 3810.0, 3, "Road tips outward after the apex: late throttle."));
+        own(1, 304.0, null, null, 3, "Two ridges on the inside: brake before them, not on them.")
+            .pointNotes(new PointNotes(List.of(SLUICE_WALL, SLUICE_DAMP)))
+            .variants(colder(PageField.BRAKE, 295.0, PageField.EXIT_KERB, Kerb.Use.NONE))
+            .build(),
+        OwnValues.in(3).told(told(PagePoint.EXIT, By.AIM, "hythe wall", null)).build(),
+        own(4, null, 2, 1462.0, 4, "Leave the inside kerb alone. Wait for the car to turn.")
+            .told(told(PagePoint.FLAT, By.LEAVES_SIGHT, "lamp 4", null))
+            .build(),
+        OwnValues.in(8)
+            .told(told(PagePoint.THROTTLE, By.BESIDE, null, "patience, then squeeze"))
+            .build(),
+        own(11, 3176.0, null, null, 2, "Falls away under braking. Rear goes light: squeeze.")
+            .build(),
+        own(13, null, null, 3810.0, 3, "Road tips outward after the apex: late throttle.")
+            .variants(colder(PageField.GEAR, 2, PageField.THROTTLE_FIRST, 3822.0))
+            .build());
   }
 
-  private static OwnValues own(
+  private static final PointNote SLUICE_WALL =
+      new PointNote(PagePoint.EXIT, PointNote.Kind.DANGER, 3, "wall close beyond the exit kerb");
+
+  private static final PointNote SLUICE_DAMP =
+      new PointNote(PagePoint.BRAKE, PointNote.Kind.SURFACE, 1, "two ridges on the inside");
+
+  private static ToldPoints told(PagePoint point, By by, String mark, String phrase) {
+    return new ToldPoints(List.of(new ToldPoint(point, by, mark, null, phrase)));
+  }
+
+  /** What is otherwise on the first laps. */
+  private static Variants colder(PageField one, Object value, PageField other, Object another) {
+    return new Variants(Map.of(DayKind.COLD, Map.of(one, value, other, another)));
+  }
+
+  private static OwnValues.Builder own(
       int corner,
       Double brakeAtM,
       Integer gear,
@@ -261,8 +298,7 @@ class DemoBook implements ApplicationRunner {
         .cornerGear(gear)
         .throttleFirstM(throttleFirstM)
         .confidence(confidence)
-        .notes(notes)
-        .build();
+        .notes(notes);
   }
 
   private static byte[] file(String name) throws IOException {
