@@ -3015,6 +3015,25 @@ export interface components {
                 text: string;
             }[];
         };
+        /** @description what an organiser's notice says of a stretch: how many wheels stay within which line on which side, from where the car has to be back, and what follows in which sessions (all where none is named) */
+        BookLimitNotice: {
+            backBefore_m?: number;
+            consequence: ("warning" | "lap-deleted") | {
+                time_s: number;
+            };
+            from_m: number;
+            line: ("white-line" | "kerb-outer-edge") | {
+                /** @description beyond the white line, inside of it negative */
+                beyond_m: number;
+            };
+            note?: string;
+            sessions?: ("test" | "practice" | "qualifying" | "race" | "track-day")[];
+            /** @enum {unknown} */
+            side: "left" | "right";
+            to_m: number;
+            /** @enum {unknown} */
+            wheels: 1 | 2 | 4;
+        };
         /** @enum {unknown} */
         BookLimiting: "front" | "rear" | "both" | "wheel-lifts" | "engine" | "brakes" | "tyres";
         /** @enum {unknown} */
@@ -3213,6 +3232,7 @@ export interface components {
                 apex: components["schemas"]["BookEdge"];
                 entry: components["schemas"]["BookEdge"];
                 exit: components["schemas"]["BookEdge"];
+                notices?: components["schemas"]["BookLimitNotice"][];
                 /** @enum {unknown} */
                 rule: "one-wheel-inside-line" | "two-wheels-inside-line" | "kerb-counts-as-track" | "free";
             };
@@ -3623,6 +3643,7 @@ export interface components {
             lap_s: number;
             /** Format: int32 */
             parent?: number | null;
+            quiet: components["schemas"]["QuietPlace"][];
             /** Format: int32 */
             revision: number;
             sectorEnds_m: number[];
@@ -3632,6 +3653,7 @@ export interface components {
             /** Format: double */
             sunElevation_deg?: number | null;
             targets: components["schemas"]["BriefViewTargetView"][];
+            tenSeconds: string;
             toCheck: components["schemas"]["LayoutMovesCheckLine"][];
             warmUp: components["schemas"]["BriefViewWarmUpView"][];
         };
@@ -3714,6 +3736,10 @@ export interface components {
             calls: components["schemas"]["CallCallView"][];
             /** Format: double */
             lap_s: number;
+            /** @description where nothing is to be done, the longest first */
+            quiet: components["schemas"]["QuietPlace"][];
+            /** @description the lap in a few clauses */
+            tenSeconds: string;
         };
         /** @description A corner of both books. */
         CarAnswersBeside: {
@@ -3868,6 +3894,8 @@ export interface components {
             layout: string;
             marks: components["schemas"]["Mark"][];
             name: string;
+            /** @description of the track limits; in a draft of an earlier day there are none */
+            stretches: components["schemas"]["LimitStretch"][];
             timeZone: string;
             /** @enum {string} */
             trackLimits: "ONE_WHEEL_INSIDE_LINE" | "TWO_WHEELS_INSIDE_LINE" | "KERB_COUNTS_AS_TRACK" | "FREE";
@@ -5103,6 +5131,49 @@ export interface components {
             /** Format: int32 */
             toLap: number;
         };
+        /**
+         * @description A stretch of one side of the road on which an organiser's notice says more than the layout's
+         *      rule. Stations of the road; it may lie across the start line of a closed one.
+         */
+        LimitStretch: {
+            /**
+             * Format: double
+             * @description station before which the car may be anywhere, and is back from there on; null
+             *          if the whole stretch counts
+             */
+            backBeforeM?: number | null;
+            /**
+             * Format: double
+             * @description of {@link Line#BEYOND Line#BEYOND}: metres beyond the white line, inside of it negative
+             */
+            beyondM?: number | null;
+            /** @enum {string} */
+            consequence: "WARNING" | "LAP_DELETED" | "TIME";
+            /** Format: double */
+            fromM: number;
+            /**
+             * @description from which is counted
+             * @enum {string}
+             */
+            line: "WHITE_LINE" | "KERB_OUTER_EDGE" | "BEYOND";
+            note: string;
+            /**
+             * Format: double
+             * @description of {@link Consequence#TIME Consequence#TIME}
+             */
+            penaltyS?: number | null;
+            /** @description in which the consequence follows; empty for all of them */
+            sessions: ("TEST" | "PRACTICE" | "QUALIFYING" | "RACE" | "TRACK_DAY")[];
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT" | "OVER" | "ROAD";
+            /** Format: double */
+            toM: number;
+            /**
+             * Format: int32
+             * @description that have to stay within the line: 4 all, 2 one side's, 1 any of them
+             */
+            wheels: number;
+        };
         /** @description How a run goes. */
         LiveLapsState: {
             /**
@@ -5390,6 +5461,20 @@ export interface components {
             /** Format: int64 */
             count: number;
             what: string;
+        };
+        /** @description A stretch of the lap on which nothing is to be done: time to read a gauge or a board. */
+        QuietPlace: {
+            /**
+             * Format: int32
+             * @description whose last point lies before it
+             */
+            afterCorner: number;
+            /** Format: double */
+            fromM: number;
+            /** Format: double */
+            seconds: number;
+            /** Format: double */
+            toM: number;
         };
         RadioHeard: {
             /**

@@ -118,6 +118,18 @@
     <p class="figures pt-1 text-lg" aria-live="off">
       {now === undefined ? '' : `${lapTime(now)} of `}{lapTime(spoken.lap_s)} · {calls.length} calls
     </p>
+    <p class="py-1 text-lg" data-ten-seconds>
+      <strong class="figures">In ten seconds:</strong>
+      {spoken.tenSeconds}
+    </p>
+    {#if spoken.quiet.length}
+      <p class="text-neutral pb-1" data-quiet>
+        Quiet places: {#each spoken.quiet as place, i (place.fromM)}{i
+            ? ', '
+            : ''}{place.seconds.toFixed(1)} s after {names.get(place.afterCorner)}{/each}, at the
+        speed of the lap.
+      </p>
+    {/if}
     <CallBand view={book.view!} {calls} {pace} {current} {now} onplay={play} />
     {#if radio}<RadioHeard />{/if}
     <ol data-calls>

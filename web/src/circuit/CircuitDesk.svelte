@@ -25,6 +25,7 @@
     ['zones', 'Surface'],
     ['hazards', 'Hazard'],
     ['corners', 'Corner'],
+    ['stretches', 'Limits'],
   ];
   const TABS = [
     { key: 'things', name: 'Along the lap' },

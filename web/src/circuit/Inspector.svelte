@@ -21,7 +21,8 @@
   } from './edits';
   import Field from './Field.svelte';
   import NumberInput from '../ui/NumberInput.svelte';
-  import type { DrawnCorner } from './types';
+  import StretchFields from './StretchFields.svelte';
+  import type { DrawnCorner, LimitStretch } from './types';
 
   const circuit = useCircuit();
   const kind = $derived(circuit.selection!.kind);
@@ -91,7 +92,7 @@
         options={HAZARD_TYPES}
         onchange={(type) => set({ type })}
       />
-    {:else}
+    {:else if kind === 'corners'}
       {@const corner = thing as DrawnCorner}
       <Field label="Name">
         <input
@@ -236,6 +237,8 @@
         max={shown(500)}
         onchange={(v) => set({ distanceM: metres(v!) })}
       />
+    {:else if kind === 'stretches'}
+      <StretchFields stretch={thing as LimitStretch} onchange={set} />
     {:else}
       {@const corner = thing as DrawnCorner}
       <ChoiceField

@@ -171,6 +171,14 @@
         text-anchor="end">{circuit.edits!.corners[hold.at.index].number}</text
       >
     {/if}
+    {#if hold.at.kind === 'stretches'}
+      <path
+        d="M{hold.x + hold.width / 2} {hold.bottom} V{hold.top}"
+        stroke="var(--ink)"
+        stroke-width="4"
+        stroke-dasharray="7 4"
+      />
+    {/if}
     <rect
       x={hold.x}
       y={hold.top}

@@ -24,6 +24,7 @@
     <option value="zones">surface ({circuit.edits!.zones.length})</option>
     <option value="hazards">hazards ({circuit.edits!.hazards.length})</option>
     <option value="corners">corners ({circuit.edits!.corners.length})</option>
+    <option value="stretches">track limits ({circuit.edits!.stretches.length})</option>
   </select>
   <ul class="figures max-h-[300px] overflow-y-auto">
     {#each things as { thing, index } (index)}

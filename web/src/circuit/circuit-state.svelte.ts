@@ -72,7 +72,8 @@ export class CircuitState extends Working {
       this.view = view;
       this.edition = view.edition;
       this.changes = view.draftChanges;
-      this.steps = begun(view.draft ?? view.edits);
+      // A draft of an earlier day knows nothing of stretches.
+      this.steps = begun({ ...view.edits, ...view.draft });
     });
   }
 

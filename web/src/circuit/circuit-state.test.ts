@@ -15,6 +15,7 @@ const bare: CircuitEdits = {
   layout: '',
   timeZone: 'UTC',
   trackLimits: 'FREE',
+  stretches: [],
   marks: [],
   kerbs: [],
   zones: [],

@@ -11,6 +11,7 @@ const edits: CircuitEdits = {
   layout: '',
   timeZone: 'UTC',
   trackLimits: 'FREE',
+  stretches: [],
   marks: road.marks,
   kerbs: [],
   zones: road.zones,

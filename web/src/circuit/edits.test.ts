@@ -33,6 +33,7 @@ const edits: CircuitEdits = {
   layout: '',
   timeZone: 'UTC',
   trackLimits: 'FREE',
+  stretches: [],
   marks: road.marks,
   kerbs: [],
   zones: road.zones,

@@ -1,10 +1,10 @@
 import type { Hazard, Kerb, Mark, RoadColumns, Zone } from '../api/types';
 import { ahead, valueAt } from '../strip/lap-axis';
-import type { CircuitEdits, DrawnCorner, WidthEdit } from './types';
+import type { CircuitEdits, DrawnCorner, LimitStretch, WidthEdit } from './types';
 
 /** Lists of things that stand, lie or wait along the road. */
-export type ThingKind = 'marks' | 'kerbs' | 'zones' | 'hazards' | 'corners';
-export type Thing = Mark | Kerb | Zone | Hazard | DrawnCorner;
+export type ThingKind = 'marks' | 'kerbs' | 'zones' | 'hazards' | 'corners' | 'stretches';
+export type Thing = Mark | Kerb | Zone | Hazard | DrawnCorner | LimitStretch;
 
 /** One of the things, by its list and its place in it. */
 export interface Selection {
@@ -18,6 +18,7 @@ export const KIND_NAMES: Record<ThingKind, string> = {
   zones: 'surface zone',
   hazards: 'hazard',
   corners: 'corner',
+  stretches: 'track limits',
 };
 
 export const MARK_TYPES: readonly Mark['type'][] = [
@@ -83,6 +84,24 @@ export const LIMIT_RULES: readonly CircuitEdits['trackLimits'][] = [
   'FREE',
 ];
 
+export const LIMIT_LINES: readonly LimitStretch['line'][] = [
+  'WHITE_LINE',
+  'KERB_OUTER_EDGE',
+  'BEYOND',
+];
+export const CONSEQUENCES: readonly LimitStretch['consequence'][] = [
+  'WARNING',
+  'LAP_DELETED',
+  'TIME',
+];
+export const LIMITED_SESSIONS: readonly LimitStretch['sessions'][number][] = [
+  'TEST',
+  'PRACTICE',
+  'QUALIFYING',
+  'RACE',
+  'TRACK_DAY',
+];
+
 /** An enumeration's constant as words. */
 export const spoken = (constant: string) => constant.toLowerCase().replaceAll('_', ' ');
 
@@ -106,6 +125,8 @@ export function nameOf(kind: ThingKind, thing: Thing): string {
       return spoken((thing as Zone).type);
     case 'hazards':
       return `${spoken((thing as Hazard).type)}, ${spoken((thing as Hazard).side)}`;
+    case 'stretches':
+      return `limits, ${spoken((thing as LimitStretch).side)}`;
     default: {
       const corner = thing as DrawnCorner;
       return `${corner.number} ${corner.name}`.trim();
@@ -150,6 +171,17 @@ export function newThing(
       return { type: 'BUMP', side: 'ROAD', fromM: at, toM: end, gripFactor: 0.95, note: '' };
     case 'hazards':
       return { type: 'GRAVEL', side, fromM: at, toM: end, distanceM: 10, note: '' };
+    case 'stretches':
+      return {
+        side,
+        fromM: at,
+        toM: end,
+        wheels: 2,
+        line: 'WHITE_LINE',
+        consequence: 'LAP_DELETED',
+        sessions: [],
+        note: '',
+      };
     default:
       return {
         number: Math.max(0, ...edits.corners.map((c) => c.number)) + 1,
@@ -253,7 +285,7 @@ export function near(
   reach: number,
 ): { at: Selection; name: string; metres: number }[] {
   const found: { at: Selection; name: string; metres: number }[] = [];
-  for (const kind of ['marks', 'kerbs', 'zones', 'hazards', 'corners'] as const) {
+  for (const kind of Object.keys(KIND_NAMES) as ThingKind[]) {
     (edits[kind] as Thing[]).forEach((thing, index) => {
       const metres = awayFrom(road, thing, station);
       if (Math.abs(metres) <= reach) {

@@ -54,7 +54,14 @@ const LEAST_PX = 30;
 /** Places to take hold of, things on the road before those beside it. */
 export function holds(frame: StripFrame, edits: CircuitEdits): Hold[] {
   const found: Hold[] = [];
-  for (const kind of ['corners', 'zones', 'kerbs', 'hazards', 'marks'] as ThingKind[]) {
+  for (const kind of [
+    'corners',
+    'zones',
+    'stretches',
+    'kerbs',
+    'hazards',
+    'marks',
+  ] as ThingKind[]) {
     (edits[kind] as Thing[]).forEach((thing, index) => {
       const part = overlap(frame.window, frame.trace, thing.fromM, thing.toM);
       if (!part) return;
@@ -88,6 +95,10 @@ function across(
       return side === 'LEFT'
         ? { x: edges.left - 18, width: 22 }
         : { x: edges.right - 4, width: 22 };
+    case 'stretches':
+      return side === 'LEFT'
+        ? { x: edges.left + 2, width: 14 }
+        : { x: edges.right - 16, width: 14 };
     case 'hazards':
       return side === 'LEFT'
         ? { x: frame.leftMargin - 10, width: 26 }

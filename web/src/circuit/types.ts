@@ -4,6 +4,7 @@ import type { Schemas } from '../api/types';
 
 export type DrawnCorner = Schemas['DrawnCorner'];
 export type WidthEdit = Schemas['WidthEdit'];
+export type LimitStretch = Schemas['LimitStretch'];
 export type CircuitEdits = Schemas['CircuitEdits'];
 export type LayoutChange = Schemas['LayoutChange'];
 export type VersionLine = Schemas['CircuitViewVersionLine'];

@@ -111,6 +111,8 @@
       </div>
     {:else}
       <div class="max-w-4xl pt-3" data-last-look>
+        <h2 class="text-2xl font-bold">The lap in ten seconds</h2>
+        <p class="pb-3 text-xl" data-ten-seconds>{desk.brief.tenSeconds}</p>
         <h2 class="text-2xl font-bold">What stands in the way</h2>
         {#if cautions.length === 0}<p class="py-2 text-lg">Nothing is written down.</p>{/if}
         <ul class="text-lg">

@@ -36,6 +36,13 @@ describe('the last ten minutes', () => {
     expect(beforeCards([line(3, {})])).toEqual([]);
   });
 
+  it('put danger first, and say the days with the corner', () => {
+    const danger = line(9, { cautions: ['danger, exit: wall'] });
+    expect(cautionLines([...lines, danger]).map((l) => l.corner)).toEqual([9, 2]);
+    const cold = line(5, { focus: true, days: ['laps 1 to 3: gear 2'] });
+    expect(beforeCards([cold])[0].answer).toEqual(['say 5', 'laps 1 to 3: gear 2']);
+  });
+
   it('run down', () => {
     expect([600, 599.2, 61, 0.4, -3].map(leftWords)).toEqual([
       '10:00',

@@ -35,9 +35,13 @@ export function beforeCards(lines: readonly BriefLine[]): BeforeCard[] {
   return [...focus, ...changed];
 }
 
-/** What stands in the way, corner by corner. */
+const isDanger = (line: BriefLine) => line.cautions[0].startsWith('danger');
+
+/** What stands in the way, corner by corner; where there is danger first. */
 export const cautionLines = (lines: readonly BriefLine[]) =>
-  lines.filter((line) => line.cautions.length);
+  lines
+    .filter((line) => line.cautions.length)
+    .sort((a, b) => Number(isDanger(b)) - Number(isDanger(a)));
 
 /** Minutes and seconds that are left. */
 export function leftWords(seconds: number): string {

@@ -65,6 +65,8 @@ export const SENTENCES = {
   'layout.mark-moved': '{label} moved by {moved_m}, now at {at_m}',
   'layout.mark-new': '{label} at {at_m} is new',
   'layout.mark-sides': '{label} changed sides',
+  'layout.stretch-gone': 'the notice on the {side} at {at_m} holds no more',
+  'layout.stretch-new': 'a notice of track limits on the {side} from {at_m} on',
   'layout.time-zone': 'time zone "{now}" instead of "{before}"',
   'layout.width': "the road's width was measured anew from {from_m} to {to_m}",
   'layout.zone-changed': 'the {zone|word} at {at_m} changed',
@@ -90,10 +92,14 @@ export const SENTENCES = {
     "Made, but asks for {asked_pct} % of the tyres' grip, {at_m} from the start line, where the page uses {used_pct} %: the car slides.",
   'own.turn-in-far':
     'A turn-in moved by more than {most_m} is another line: choose one, or move the apex. The line is moved by that much.',
+  'refused.back-elsewhere':
+    'asks to be back before {at_m}, which does not lie on its stretch: move one of them',
   'refused.beyond-lap': '({at_m}) lies beyond the lap of {lap_m}',
   'refused.change-outside':
     "({at_m}) lies outside of this corner, from {first_m} to the next one's first point at {next_m}",
   'refused.double-apex': '(double-apex) needs a corner of at least {angle}° and {length_m}',
+  'refused.ends-before':
+    '({at_m}) ends it before it begins: give the station where it ends in the direction of travel',
   'refused.far-from-corner':
     '({at_m}) lies {away_m} from its corner: is it meant for another corner?',
   'refused.knot-order': '({at_m}) does not lie behind the knot before it, at {before_m}',

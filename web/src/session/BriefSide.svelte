@@ -16,6 +16,8 @@
 <aside
   class="desk:w-[300px] max-desk:pt-4 shrink-0 text-[0.9rem] leading-tight print:w-auto print:columns-2 print:pb-3"
 >
+  <h2 class="text-lg font-semibold">In ten seconds</h2>
+  <p class="pb-1 text-[1.02rem]" data-ten-seconds>{brief.tenSeconds}</p>
   <h2 class="text-lg font-semibold">Three corners</h2>
   <ol data-focus>
     {#each brief.focus as focus (focus.corner)}
@@ -47,6 +49,17 @@
     {/each}
   </ol>
   <p class="text-neutral text-sm">How brakes are warmed is common practice, not computed.</p>
+  {#if brief.quiet.length}
+    <h2 class="pt-1.5 text-lg leading-tight font-semibold">Quiet places</h2>
+    <p data-quiet>
+      Nothing to do for
+      {#each brief.quiet as place, i (place.fromM)}{i ? ', ' : ''}<strong
+          >{place.seconds.toFixed(1)} s</strong
+        >
+        after {place.afterCorner}
+        {name(place.afterCorner)}{/each}: time for a gauge or a board.
+    </p>
+  {/if}
   {#if session.openPoints?.length}
     <h2 class="pt-1.5 text-lg leading-tight font-semibold">Still open</h2>
     <ul>

@@ -6,6 +6,8 @@ import { briefLines, openSteps, stepWords } from './brief-lines';
 const step = (changes: Partial<StepView>) =>
   ({ corner: 1, begun: true, proven: false, sure: false, ...changes }) as StepView;
 const brief = {
+  tenSeconds: '',
+  quiet: [],
   shortForm: [{ corner: 1, words: 'Mill: 10 past the 100 board, third, late apex.' }],
   focus: [{ corner: 1 }],
   hazards: [{ corner: 1, words: 'tyre wall on the right', distance_m: 8 }],

@@ -34,6 +34,7 @@ export function stepWords(step: StepView): string {
  * The brief in the order of the lap.
  *
  * @param news what is said of a page that differs from the revision before
+ * @param limits what organisers' notices say of it in this session
  * @param days what its driver does on other days that are told
  */
 export function briefLines(
@@ -41,6 +42,7 @@ export function briefLines(
   pages: CornerPage[],
   news: (page: CornerPage) => string[],
   days: (page: CornerPage) => string[] = () => [],
+  limits: (page: CornerPage) => string[] = () => [],
 ): BriefLine[] {
   return pages.map((page) => {
     const step = openSteps(brief.steps).find((s) => s.corner === page.corner && s.begun);
@@ -50,7 +52,7 @@ export function briefLines(
       say: sayOf(brief, page),
       changed: news(page),
       days: days(page),
-      cautions: [...warningsOf(page), ...cautionsOf(brief, page.corner)],
+      cautions: [...warningsOf(page), ...limits(page), ...cautionsOf(brief, page.corner)],
       step,
       focus: brief.focus.some((f) => f.corner === page.corner),
     };

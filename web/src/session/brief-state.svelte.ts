@@ -3,6 +3,7 @@ import type { Brief } from '../api/sessions';
 import type { CornerPage, Revision, Trace } from '../api/types';
 import { Working } from '../api/working.svelte';
 import { toldDays } from '../page/annotations';
+import { noticesIn } from '../page/limit-notices';
 import { preferences } from '../units/preferences.svelte';
 import { briefLines, type BriefLine } from './brief-lines';
 import { pageNews } from './prepared';
@@ -21,6 +22,7 @@ export class BriefDesk extends Working {
           this.revision.pages,
           (page) => this.#news(page),
           (page) => this.#days(page),
+          (page) => noticesIn(page, this.brief!.session.session.kind, this.writer.across),
         )
       : [],
   );

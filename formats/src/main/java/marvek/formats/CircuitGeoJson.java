@@ -10,6 +10,7 @@ import java.util.Locale;
 import marvek.core.InvalidValueException;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.GeoPoint;
+import marvek.core.circuit.LimitStretch;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.RoadPosition;
 import marvek.core.circuit.Survey;
@@ -286,8 +287,10 @@ public final class CircuitGeoJson {
 
   private Circuit circuit(JsonPlace own, Survey survey) {
     TrackLimits rule = TrackLimits.ONE_WHEEL_INSIDE_LINE;
+    List<LimitStretch> stretches = List.of();
     if (own.has("trackLimits")) {
       rule = CircuitFeatures.rule(own.object("trackLimits"));
+      stretches = LimitStretchJson.read(own.object("trackLimits"), road);
     } else {
       warnings.add(Sentence.of("circuit.limits-assumed"));
     }
@@ -306,7 +309,8 @@ public final class CircuitGeoJson {
           things.kerbs(),
           things.zones(),
           things.hazards(),
-          things.corners());
+          things.corners(),
+          stretches);
     } catch (InvalidValueException e) {
       throw own.at(e.field()).error(e.getMessage() + ".");
     }

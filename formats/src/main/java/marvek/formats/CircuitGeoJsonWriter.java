@@ -60,7 +60,11 @@ public final class CircuitGeoJsonWriter {
       own.put("validFrom", circuit.validFrom().toString());
     }
     own.put("closed", circuit.survey().closed()).put("timeZone", circuit.timeZone());
-    own.putObject("trackLimits").put("rule", Spelled.of(circuit.trackLimits()));
+    ObjectNode limits = own.putObject("trackLimits");
+    limits.put("rule", Spelled.of(circuit.trackLimits()));
+    if (!circuit.stretches().isEmpty()) {
+      limits.set("stretches", LimitStretchJson.write(circuit.stretches()));
+    }
     if (circuit.origin() == null) {
       own.put("placed", false);
     }

@@ -287,6 +287,9 @@ public final class RevisionJson {
     edge(node.putObject("entry"), limits.entry());
     edge(node.putObject("apex"), limits.apex());
     edge(node.putObject("exit"), limits.exit());
+    if (!limits.notices().isEmpty()) {
+      node.set("notices", LimitStretchJson.write(limits.notices()));
+    }
   }
 
   private static void edge(ObjectNode node, CornerPage.Edge edge) {

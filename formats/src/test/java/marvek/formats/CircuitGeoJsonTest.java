@@ -1,5 +1,6 @@
 package marvek.formats;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 import static org.assertj.core.api.Assertions.within;
@@ -17,6 +18,7 @@ import marvek.core.corner.Corner;
 import marvek.core.corner.CornerFinder;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
@@ -266,6 +268,7 @@ class CircuitGeoJsonTest {
                 e.zones(),
                 e.hazards(),
                 e.corners(),
+                java.util.List.of(),
                 java.util.List.of())
             .on(circuit);
     ObjectNode written = CircuitGeoJsonWriter.write(with);
@@ -275,6 +278,52 @@ class CircuitGeoJsonTest {
     ((ObjectNode) DemoFiles.feature(written, "mark").get("properties")).remove("station_m");
     assertThat(CircuitGeoJson.read(written).value().marks().get(0).fromM())
         .isNotCloseTo(1380, within(20.0));
+  }
+
+  private static ObjectNode noticed(String stretch) {
+    ObjectNode tree = DemoFiles.circuit();
+    ObjectNode limits = (ObjectNode) tree.at("/marvek/trackLimits");
+    limits.set("stretches", JsonFiles.parse(("[" + stretch + "]").getBytes(UTF_8)));
+    return tree;
+  }
+
+  /** As an organiser writes it: formats.md's members, kept to the letter. */
+  @Test
+  void noticesOfTrackLimitsAreReadAndWrittenAgain() {
+    String first =
+        """
+        {"from_m": 480.0, "to_m": 540.0, "side": "left", "wheels": 2, "line": "kerb-outer-edge",
+         "backBefore_m": 520.0, "consequence": {"time_s": 5.0}, "sessions": ["qualifying", "race"]}
+        """;
+    String second =
+        """
+        {"from_m": 4350.0, "to_m": 30.0, "side": "right", "wheels": 4, "line": {"beyond_m": -1.2},
+         "consequence": "lap-deleted"}
+        """;
+    ObjectNode tree = noticed(first + "," + second);
+    Circuit circuit = CircuitGeoJson.read(tree).value();
+    assertThat(circuit.stretches()).hasSize(2);
+    assertThat(circuit.stretches().get(0).wheels()).isEqualTo(2);
+    assertThat(circuit.stretches().get(1).beyondM()).isEqualTo(-1.2);
+    assertThat(CircuitGeoJsonWriter.write(circuit).at("/marvek/trackLimits/stretches"))
+        .isEqualTo(tree.at("/marvek/trackLimits/stretches"));
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "'wheels': 3, 'to_m': 540 | wheels | must be 1, 2 or 4",
+        "'wheels': 2, 'to_m': 470 | to_m | ends it before it begins",
+        "'wheels': 2, 'to_m': 540, 'backBefore_m': 600 | backBefore_m | does not lie on its stretch",
+        "'wheels': 2, 'to_m': 540, 'sessions': ['tea'] | sessions/0 | (tea) must be",
+        "'wheels': 2, 'to_m': 540, 'depth_m': 3 | depth_m | is not known"
+      })
+  void aNoticeThatCannotBeIsSaidAtItsMember(String members, String pointer, String words) {
+    String stretch = "{'from_m': 480, 'side': 'left', 'line': 'white-line', " + members + "}";
+    BadFileException e = refused(noticed(stretch.replace('\'', '"')));
+    assertThat(e.pointer()).endsWith("/marvek/trackLimits/stretches/0/" + pointer);
+    assertThat(e).hasMessageContaining(words);
   }
 
   @Test

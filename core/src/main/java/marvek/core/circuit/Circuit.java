@@ -2,13 +2,16 @@ package marvek.core.circuit;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import marvek.core.Require;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One layout of a circuit as it was from a date on: the survey and what is known along it. Stations
  * of everything refer to {@code Road.through(survey, smoothing)}.
  *
  * @param smoothing factor on the smoothing of the survey, see {@link CentrelineFit#of}
+ * @param stretches on which an organiser's notice says more than the rule
  * @param origin where the local plane touches the earth, or null if the file had no such place
  */
 public record Circuit(
@@ -25,7 +28,8 @@ public record Circuit(
     List<Kerb> kerbs,
     List<Zone> zones,
     List<Hazard> hazards,
-    List<DrawnCorner> corners) {
+    List<DrawnCorner> corners,
+    List<LimitStretch> stretches) {
   public Circuit {
     Require.text("name", name, 120);
     Require.within("layoutVersion", layoutVersion, 1, 100_000);
@@ -35,6 +39,41 @@ public record Circuit(
     zones = List.copyOf(zones);
     hazards = List.copyOf(hazards);
     corners = List.copyOf(corners);
+    stretches = List.copyOf(stretches);
+  }
+
+  /** A circuit of whose track limits nothing more is known than the rule. */
+  public Circuit(
+      String name,
+      String layout,
+      int layoutVersion,
+      LocalDate validFrom,
+      String timeZone,
+      TrackLimits trackLimits,
+      GeoPoint origin,
+      Survey survey,
+      double smoothing,
+      List<Mark> marks,
+      List<Kerb> kerbs,
+      List<Zone> zones,
+      List<Hazard> hazards,
+      List<DrawnCorner> corners) {
+    this(
+        name,
+        layout,
+        layoutVersion,
+        validFrom,
+        timeZone,
+        trackLimits,
+        origin,
+        survey,
+        smoothing,
+        marks,
+        kerbs,
+        zones,
+        hazards,
+        corners,
+        List.of());
   }
 
   /** A bare road without anything known along it. */
@@ -91,7 +130,8 @@ public record Circuit(
         others,
         zones,
         hazards,
-        corners);
+        corners,
+        stretches);
   }
 
   /** The same with corners drawn by hand. */
@@ -110,7 +150,8 @@ public record Circuit(
         kerbs,
         zones,
         hazards,
-        drawn);
+        drawn,
+        stretches);
   }
 
   private Circuit copy(int version, double factor) {
@@ -128,7 +169,28 @@ public record Circuit(
         kerbs,
         zones,
         hazards,
-        corners);
+        corners,
+        stretches);
+  }
+
+  /** The same with other stretches of its track limits. */
+  public Circuit withStretches(List<LimitStretch> others) {
+    return new Circuit(
+        name,
+        layout,
+        layoutVersion,
+        validFrom,
+        timeZone,
+        trackLimits,
+        origin,
+        survey,
+        smoothing,
+        marks,
+        kerbs,
+        zones,
+        hazards,
+        corners,
+        others);
   }
 
   /** The track-limits rule at a station: a corner's own, else the layout's. */
@@ -141,6 +203,24 @@ public record Circuit(
       }
     }
     return trackLimits;
+  }
+
+  /** The notice that bounds a car on a side of a place; of several the first. */
+  public Optional<LimitStretch> stretchAt(Road road, double stationM, Side side) {
+    return stretches.stream()
+        .filter(stretch -> stretch.side() == side && stretch.boundsAt(road, stationM))
+        .findFirst();
+  }
+
+  /** The kerb that lies along a side of a place; null without one. */
+  public @Nullable Kerb kerbAt(Road road, double stationM, Side side) {
+    for (Kerb kerb : kerbs) {
+      double way = road.distance(kerb.fromM(), stationM);
+      if (kerb.side() == side && way >= 0 && way <= road.distance(kerb.fromM(), kerb.toM())) {
+        return kerb;
+      }
+    }
+    return null;
   }
 
   /** The road that all stations refer to. */

@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
  * it each time, not the differences.
  *
  * @param widths widths measured anew, applied in their order
+ * @param stretches of the track limits; in a draft of an earlier day there are none
  */
 public record CircuitEdits(
     String name,
@@ -27,7 +28,8 @@ public record CircuitEdits(
     List<Zone> zones,
     List<Hazard> hazards,
     List<DrawnCorner> corners,
-    List<WidthEdit> widths) {
+    List<WidthEdit> widths,
+    List<LimitStretch> stretches) {
   public CircuitEdits {
     Require.text("name", name, 120);
     Require.present("trackLimits", trackLimits);
@@ -39,6 +41,7 @@ public record CircuitEdits(
     hazards = copy(hazards);
     corners = copy(corners);
     widths = copy(widths);
+    stretches = copy(stretches);
   }
 
   private static String zone(String name) {
@@ -67,7 +70,8 @@ public record CircuitEdits(
         c.zones(),
         c.hazards(),
         c.corners(),
-        List.of());
+        List.of(),
+        c.stretches());
   }
 
   /**
@@ -83,6 +87,8 @@ public record CircuitEdits(
     within(road, "zones", zones, Zone::fromM, Zone::toM);
     within(road, "hazards", hazards, Hazard::fromM, Hazard::toM);
     within(road, "corners", corners, DrawnCorner::fromM, DrawnCorner::toM);
+    within(road, "stretches", stretches, LimitStretch::fromM, LimitStretch::toM);
+    checkStretches(road);
     within(road, "widths", widths, WidthEdit::fromM, WidthEdit::toM);
     checkNumbers();
     return new Circuit(
@@ -99,7 +105,18 @@ public record CircuitEdits(
         kerbs,
         zones,
         hazards,
-        corners);
+        corners,
+        stretches);
+  }
+
+  private void checkStretches(Road road) {
+    for (int i = 0; i < stretches.size(); i++) {
+      try {
+        stretches.get(i).checkOn(road);
+      } catch (InvalidValueException e) {
+        throw new InvalidValueException("stretches", i, e.said());
+      }
+    }
   }
 
   private static <T> void within(

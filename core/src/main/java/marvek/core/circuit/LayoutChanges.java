@@ -351,6 +351,21 @@ public final class LayoutChanges {
       Sentence said = Sentence.of("layout.limits", "limits", after.trackLimits());
       add(LayoutChange.Kind.LIMITS, 0, end, "", said);
     }
+    for (LimitStretch old : before.stretches()) {
+      if (!after.stretches().contains(old)) {
+        stretch("layout.stretch-gone", old);
+      }
+    }
+    for (LimitStretch now : after.stretches()) {
+      if (!before.stretches().contains(now)) {
+        stretch("layout.stretch-new", now);
+      }
+    }
+  }
+
+  private void stretch(String code, LimitStretch stretch) {
+    Sentence said = Sentence.of(code, "side", stretch.side(), "at_m", stretch.fromM());
+    add(LayoutChange.Kind.LIMITS, stretch.fromM(), stretch.toM(), "", said);
   }
 
   private void corners() {

@@ -3,6 +3,7 @@ package marvek.core.line;
 import marvek.core.Require;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Kerb;
+import marvek.core.circuit.LimitStretch;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
 import marvek.core.circuit.TrackLimits;
@@ -52,6 +53,9 @@ public final class Corridor {
     for (Kerb kerb : circuit.kerbs()) {
       widen(circuit, road, vehicle, kerb, wet(kerb, conditions), marginM, left, right);
     }
+    for (LimitStretch stretch : circuit.stretches()) {
+      bound(circuit, road, vehicle, stretch, marginM, left, right);
+    }
     for (int i = 0; i < left.length; i++) {
       keepInsideRadius(road, i, left, right);
     }
@@ -80,8 +84,8 @@ public final class Corridor {
     int count = road.samples(road.distance(kerb.fromM(), kerb.toM()));
     for (int k = 0; k <= count; k++) {
       int i = road.wrap(from + k);
-      TrackLimits rule = circuit.ruleAt(road, road.stationAt(i));
-      double reach = Math.min(wanted, allowedM(rule, vehicle.bodyWidthM(), kerb.widthM()));
+      double allowed = allowedM(circuit, road, road.stationAt(i), kerb.side(), vehicle, kerb);
+      double reach = Math.min(wanted, allowed);
       // On a kerb there is no white line to keep a margin from.
       double extra = reach > 0 ? reach + marginM : 0;
       if (kerb.side() == Side.LEFT) {
@@ -93,6 +97,66 @@ public final class Corridor {
                 right[i], -(road.widthRightAt(i) - vehicle.bodyWidthM() / 2 - marginM + extra));
       }
     }
+  }
+
+  /** Keeps the car within the line of an organiser's notice, where that lies inside the rest. */
+  private static void bound(
+      Circuit circuit,
+      Road road,
+      Vehicle vehicle,
+      LimitStretch stretch,
+      double marginM,
+      double[] left,
+      double[] right) {
+    int from = road.indexOf(stretch.fromM());
+    int count = road.samples(road.distance(stretch.fromM(), stretch.toM()));
+    double half = vehicle.bodyWidthM() / 2;
+    for (int k = 0; k <= count; k++) {
+      int i = road.wrap(from + k);
+      double stationM = road.stationAt(i);
+      if (!stretch.boundsAt(road, stationM)) {
+        continue;
+      }
+      Kerb kerb = circuit.kerbAt(road, stationM, stretch.side());
+      double allowed = allowedM(stretch, vehicle.bodyWidthM(), kerb == null ? 0 : kerb.widthM());
+      if (stretch.side() == Side.LEFT) {
+        left[i] = Math.min(left[i], road.widthLeftAt(i) + allowed - half - marginM);
+      } else {
+        right[i] = Math.max(right[i], -(road.widthRightAt(i) + allowed - half - marginM));
+      }
+    }
+  }
+
+  /**
+   * How far the body's edge may go beyond the white line on a side of a place [m]: by the notice of
+   * a stretch, or else by the rule.
+   *
+   * @param kerb that lies there, or null
+   */
+  public static double allowedM(
+      Circuit circuit, Road road, double stationM, Side side, Vehicle vehicle, Kerb kerb) {
+    double bodyM = vehicle.bodyWidthM();
+    double kerbM = kerb == null ? 0 : kerb.widthM();
+    return circuit
+        .stretchAt(road, stationM, side)
+        .map(stretch -> allowedM(stretch, bodyM, kerbM))
+        .orElseGet(() -> allowedM(circuit.ruleAt(road, stationM), bodyM, kerbM));
+  }
+
+  /** The same by the notice of a stretch. */
+  static double allowedM(LimitStretch stretch, double bodyWidthM, double kerbWidthM) {
+    double lineM =
+        switch (stretch.line()) {
+          case WHITE_LINE -> 0;
+          case KERB_OUTER_EDGE -> kerbWidthM;
+          case BEYOND -> stretch.beyondM();
+        };
+    return lineM
+        + switch (stretch.wheels()) {
+          case 1 -> bodyWidthM - TYRE_M;
+          case 2 -> bodyWidthM / 2;
+          default -> 0;
+        };
   }
 
   /** How far the body's edge goes beyond the white line for a use of the kerb [m]. */

@@ -3,6 +3,7 @@ package marvek.core.page;
 import java.util.List;
 import java.util.Map;
 import marvek.core.circuit.Kerb;
+import marvek.core.circuit.LimitStretch;
 import marvek.core.circuit.Side;
 import marvek.core.circuit.TrackLimits;
 import marvek.core.conditions.Footwork;
@@ -185,8 +186,15 @@ public record CornerPage(
 
   /**
    * What the track limits allow in the corner: at its entry and exit outside, at its apex inside.
+   *
+   * @param notices of the organiser's on its part of the road
    */
-  public record Limits(TrackLimits rule, Edge entry, Edge apex, Edge exit) {}
+  public record Limits(
+      TrackLimits rule, Edge entry, Edge apex, Edge exit, List<LimitStretch> notices) {
+    public Limits {
+      notices = List.copyOf(notices);
+    }
+  }
 
   /**
    * What lies beyond the white line at a place and how far the rule lets the car's body out there.

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Kerb;
+import marvek.core.circuit.LimitStretch;
 import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
@@ -39,6 +40,9 @@ public final class PageWriter {
   private static final double DAB_PCT = 25;
 
   private static final double DAB_S = 0.5;
+
+  /** Track limits are looked at up to here behind a track-out, where a car still runs wide. */
+  private static final double NOTICED_BEHIND_M = 30;
 
   /** "Near the apex" is this share of the way from turn-in. */
   public static final double NEAR_APEX_SHARE = 0.85;
@@ -316,15 +320,30 @@ public final class PageWriter {
         circuit.ruleAt(road, road.stationAt(apex)),
         edge(-inside, at.turnIn(), 30),
         edge(inside, apex, 15),
-        edge(-inside, at.trackOut(), 30));
+        edge(-inside, at.trackOut(), 30),
+        notices(at));
+  }
+
+  /** Notices on the corner's own part of the road, in the order they are driven past. */
+  private List<LimitStretch> notices(CornerEvents at) {
+    double beginM = road.stationAt(at.begin());
+    double wayM = road.distance(beginM, road.stationAt(at.trackOut())) + NOTICED_BEHIND_M;
+    return circuit.stretches().stream()
+        .filter(
+            notice -> {
+              double from = road.offsetBetween(beginM, notice.fromM());
+              double to = from + road.distance(notice.fromM(), notice.toM());
+              return from <= wayM && to >= 0;
+            })
+        .sorted(Comparator.comparingDouble(n -> road.offsetBetween(beginM, n.fromM())))
+        .toList();
   }
 
   private CornerPage.Edge edge(int side, int at, double reachM) {
     double station = road.stationAt(at);
     Kerb there = kerbAt(side, at, reachM).orElse(null);
-    double kerbWidth = there == null ? 0 : there.widthM();
-    double allowed =
-        Corridor.allowedM(circuit.ruleAt(road, station), vehicle.bodyWidthM(), kerbWidth);
+    Side where = side > 0 ? Side.LEFT : Side.RIGHT;
+    double allowed = Corridor.allowedM(circuit, road, station, where, vehicle, there);
     return new CornerPage.Edge(Double.isInfinite(allowed) ? null : allowed, there);
   }
 

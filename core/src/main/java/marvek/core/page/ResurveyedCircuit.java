@@ -5,6 +5,7 @@ import marvek.core.circuit.Circuit;
 import marvek.core.circuit.DrawnCorner;
 import marvek.core.circuit.Hazard;
 import marvek.core.circuit.Kerb;
+import marvek.core.circuit.LimitStretch;
 import marvek.core.circuit.Mark;
 import marvek.core.circuit.Zone;
 
@@ -36,7 +37,23 @@ public final class ResurveyedCircuit {
         before.kerbs().stream().map(k -> kerb(k, station)).toList(),
         before.zones().stream().map(z -> zone(z, station)).toList(),
         before.hazards().stream().map(h -> hazard(h, station)).toList(),
-        before.corners().stream().map(c -> corner(c, station)).toList());
+        before.corners().stream().map(c -> corner(c, station)).toList(),
+        before.stretches().stream().map(s -> stretch(s, station)).toList());
+  }
+
+  private static LimitStretch stretch(LimitStretch s, DoubleUnaryOperator station) {
+    return new LimitStretch(
+        s.side(),
+        station.applyAsDouble(s.fromM()),
+        station.applyAsDouble(s.toM()),
+        s.wheels(),
+        s.line(),
+        s.beyondM(),
+        s.backBeforeM() == null ? null : station.applyAsDouble(s.backBeforeM()),
+        s.consequence(),
+        s.penaltyS(),
+        s.sessions(),
+        s.note());
   }
 
   private static Mark mark(Mark m, DoubleUnaryOperator station) {

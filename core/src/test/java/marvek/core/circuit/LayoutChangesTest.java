@@ -60,7 +60,8 @@ class LayoutChangesTest {
         zones,
         e.hazards(),
         corners,
-        widths);
+        widths,
+        List.of());
   }
 
   private static CircuitEdits marks(CircuitEdits e, Mark... marks) {

@@ -80,6 +80,7 @@ class TouchedPagesTest {
                 List.of(),
                 List.of(),
                 List.of(),
+                List.of(),
                 List.of())
             .on(BARE);
     List<CornerPage> speaking = pages(marked);

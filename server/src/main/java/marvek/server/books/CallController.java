@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.UUID;
 import marvek.core.brief.CallOut;
 import marvek.core.brief.CallOuts;
+import marvek.core.brief.QuietPlace;
+import marvek.core.brief.TenSeconds;
 import marvek.core.mark.MarkChooser;
 import marvek.core.page.CornerPage;
 import marvek.core.page.DayKind;
@@ -54,7 +56,11 @@ class CallController {
   record CallView(
       int corner, double from_s, double to_s, double point_m, double point_s, String words) {}
 
-  record CallsView(double lap_s, List<CallView> calls) {}
+  /**
+   * @param tenSeconds the lap in a few clauses
+   * @param quiet where nothing is to be done, the longest first
+   */
+  record CallsView(double lap_s, String tenSeconds, List<QuietPlace> quiet, List<CallView> calls) {}
 
   /** What is called out on the lap of a draft, and when. */
   @PostMapping("/api/books/{id}/calls")
@@ -72,7 +78,11 @@ class CallController {
                 c ->
                     new CallView(c.corner(), c.fromS(), c.toS(), c.pointM(), c.pointS(), c.words()))
             .toList();
-    return new CallsView(reference.lap().timeS() / pace, calls);
+    return new CallsView(
+        reference.lap().timeS() / pace,
+        TenSeconds.of(pages),
+        QuietPlace.of(reference.lap(), pages),
+        calls);
   }
 
   /** The calls of a revision as WebVTT, timed by the lap. */

@@ -11,6 +11,7 @@ import java.util.stream.Stream;
 import marvek.core.car.SetupSheet;
 import marvek.core.circuit.CircuitEdits;
 import marvek.core.circuit.Kerb;
+import marvek.core.circuit.LimitStretch;
 import marvek.core.circuit.Mark;
 import marvek.core.circuit.MarkType;
 import marvek.core.circuit.Side;
@@ -206,7 +207,8 @@ class DemoBook implements ApplicationRunner {
             now.zones(),
             now.hazards(),
             now.corners(),
-            List.of());
+            List.of(),
+            Stream.concat(now.stretches().stream(), Stream.of(PAINTED)).toList());
     layouts.keepDraft(circuitId, CircuitEditsJson.write(edits), Edition.ANY);
     layouts.keep(circuitId, "Track walk in June", WALKED, true, Edition.ANY);
   }
@@ -249,6 +251,21 @@ class DemoBook implements ApplicationRunner {
   /** Seen on that walk, where there was no mark before. */
   private static final Mark PAINT =
       new Mark("yellow paint", MarkType.PAINT_LINE, Side.LEFT, 1957, 1957, 7.5, null, null, "");
+
+  /** And the organiser's line across the inside of Chapel Drop, new with it. */
+  private static final LimitStretch PAINTED =
+      new LimitStretch(
+          Side.RIGHT,
+          3270,
+          3330,
+          4,
+          LimitStretch.Line.BEYOND,
+          -1.5,
+          null,
+          LimitStretch.Consequence.LAP_DELETED,
+          null,
+          List.of(),
+          "painted since the resurfacing");
 
   /** What the invented driver changed after the first practice. */
   private List<OwnValues> ownValues() {

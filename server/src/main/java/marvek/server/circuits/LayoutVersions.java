@@ -240,7 +240,8 @@ public class LayoutVersions {
                 circuit.zones(),
                 circuit.hazards(),
                 circuit.corners(),
-                List.of())
+                List.of(),
+                circuit.stretches())
             .on(circuit);
   }
 

@@ -2,6 +2,7 @@ package marvek.server.sessions;
 
 import java.util.List;
 import marvek.core.brief.Focus;
+import marvek.core.brief.QuietPlace;
 import marvek.core.brief.ShortForm;
 import marvek.core.brief.Targets;
 import marvek.core.brief.WarmUp;
@@ -25,6 +26,8 @@ record BriefView(
     List<Double> sectorEnds_m,
     List<TargetView> targets,
     List<ShortForm> shortForm,
+    String tenSeconds,
+    List<QuietPlace> quiet,
     List<StepBoard.StepView> steps,
     List<Briefs.HazardLine> hazards,
     List<Integer> intoTheSun,
@@ -71,6 +74,8 @@ record BriefView(
         b.targets().sectorEndsM(),
         b.targets().targets().stream().map(TargetView::of).toList(),
         b.shortForm(),
+        b.tenSeconds(),
+        b.quiet(),
         b.steps(),
         b.hazards(),
         b.intoTheSun(),

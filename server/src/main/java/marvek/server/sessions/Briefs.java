@@ -8,8 +8,10 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import marvek.core.brief.Focus;
+import marvek.core.brief.QuietPlace;
 import marvek.core.brief.ShortForm;
 import marvek.core.brief.Targets;
+import marvek.core.brief.TenSeconds;
 import marvek.core.brief.WarmUp;
 import marvek.core.circuit.Hazard;
 import marvek.core.circuit.Road;
@@ -46,6 +48,8 @@ class Briefs {
    * The brief of a session, of the revision issued for it or else of the newest.
    *
    * @param parent number of the revision before, or null
+   * @param tenSeconds the lap in a few clauses
+   * @param quiet where nothing is to be done, the longest first
    * @param intoTheSun corners at which one drives towards a low sun
    * @param sunElevation_deg null where the circuit has no place on the earth
    */
@@ -60,6 +64,8 @@ class Briefs {
       List<Focus> focus,
       Targets targets,
       List<ShortForm> shortForm,
+      String tenSeconds,
+      List<QuietPlace> quiet,
       List<StepBoard.StepView> steps,
       List<HazardLine> hazards,
       List<Integer> intoTheSun,
@@ -94,6 +100,8 @@ class Briefs {
         focus(computed, toCheck),
         Targets.of(basis, conditions, computed.reference(), ownBest(read)),
         ShortForm.of(computed.reference().pages(), metresPerUnit, PointCatalogue::said),
+        TenSeconds.of(computed.reference().pages()),
+        QuietPlace.of(computed.reference().lap(), computed.reference().pages()),
         board.of(bookId, computed),
         hazards(basis),
         light == null
