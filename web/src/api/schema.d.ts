@@ -6271,7 +6271,7 @@ export interface components {
             /** Format: double */
             toM: number;
             /** @enum {string} */
-            type: "BUMP" | "DIP" | "CREST" | "DAMP_SHADE" | "PATCH" | "OFF_CAMBER" | "SLIPPERY_PAINT" | "DRAIN" | "DUST";
+            type: "BUMP" | "DIP" | "CREST" | "DAMP_SHADE" | "PATCH" | "OFF_CAMBER" | "SLIPPERY_PAINT" | "DRAIN" | "DUST" | "REGROUP" | "LET_BY";
         };
     };
     responses: never;

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cornerNumber } from '../ui/corner-name';
   import type { View } from '../api/types';
   import PlanRoad from '../strip/PlanRoad.svelte';
   import { circuitPlan } from './lap-band';
@@ -37,7 +38,8 @@
       text-anchor="middle"
       font-size="14"
       font-weight="600"
-      style:fill={pointed === page.corner ? 'var(--color-base-100)' : undefined}>{page.corner}</text
+      style:fill={pointed === page.corner ? 'var(--color-base-100)' : undefined}
+      >{cornerNumber(page)}</text
     >
   {/each}
 </svg>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { cornerName } from '../ui/corner-name';
+  import { cornerName, cornerNumber } from '../ui/corner-name';
   import type { View } from '../api/types';
   import { spread } from '../strip/labels';
   import { speedIn, whole } from '../units/format';
@@ -128,7 +128,7 @@
           font-size="16"
           font-weight="700"
           style:fill={pointed === page.corner ? 'var(--color-base-100)' : 'var(--ink)'}
-          >{page.corner}</text
+          >{cornerNumber(page)}</text
         >
         <text x={tabs[i]} y="38" text-anchor="middle" font-size="15" font-weight="600">
           {whole(speedIn(page.lowest.speed_mps, preferences.speed))}

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { cornerName } from '../ui/corner-name';
+  import { cornerName, cornerNumber } from '../ui/corner-name';
   import type { CornerPage } from '../api/types';
   import { KERB_USE, markWords } from '../page/words';
   import { navigate } from '../router';
@@ -75,7 +75,7 @@
         onmouseenter={() => (pointed = page.corner)}
         onmouseleave={() => (pointed = 0)}
       >
-        <td class="w-8 text-lg font-bold">{page.corner}</td>
+        <td class="w-8 text-lg font-bold">{cornerNumber(page)}</td>
         <td class="grow whitespace-nowrap">
           <a
             href="/books/{book.id}/corner/{page.corner}"

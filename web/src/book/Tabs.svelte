@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { cornerName } from '../ui/corner-name';
+  import { cornerName, cornerNumber } from '../ui/corner-name';
   import type { CornerPage } from '../api/types';
   import { turnedBy, type Touch } from './swipe';
 
@@ -53,7 +53,7 @@
   {#each pages as page (page.corner)}
     {@render tab(
       `/books/${id}/corner/${page.corner}`,
-      String(page.corner),
+      cornerNumber(page),
       cornerName(page),
       current === page.corner,
     )}

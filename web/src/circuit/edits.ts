@@ -68,6 +68,8 @@ export const ZONE_TYPES: readonly Zone['type'][] = [
   'SLIPPERY_PAINT',
   'DRAIN',
   'DUST',
+  'REGROUP',
+  'LET_BY',
 ];
 export const HAZARD_TYPES: readonly Hazard['type'][] = [
   'WALL',

@@ -79,10 +79,7 @@
                 <td class="figures whole-row py-0.5 text-lg leading-tight">
                   <a
                     class="link inline-flex sm:-my-0.5 min-h-11 items-center gap-1 print:min-h-0"
-                    href="/books/{book.id}/corner/{line.corner}"
-                    >{#if line.name}<strong>{line.corner}</strong> {line.name}{:else}{cornerName(
-                        line,
-                      )}{/if}</a
+                    href="/books/{book.id}/corner/{line.corner}">{cornerName(line)}</a
                   >
                   {#if line.focus}<span class="block text-sm font-semibold">★ focus</span>{/if}
                 </td>

@@ -20,9 +20,11 @@ export function zoneShape(frame: StripFrame, zone: Zone): ZoneShape | undefined 
   if (!part || part[1] - part[0] < 2) return undefined;
   const [a, b] = part;
   const type = zone.type.toLowerCase().replaceAll('_', '-');
+  const forGroups = type === 'regroup' || type === 'let-by';
   const rows = Math.max(1, Math.round((b - a) / ROW_M));
   const strokes: string[] = [];
-  for (let k = 0; k <= rows; k++) {
+  // Nothing of the road: only where it begins and ends is drawn.
+  for (let k = 0; k <= rows; k += forGroups ? rows : 1) {
     const d = a + ((b - a) * k) / rows;
     const [x0, x1] = sides(frame, zone.side, d);
     strokes.push(stroke(type, x0, x1, frame.along(d)));

@@ -221,6 +221,37 @@ class CircuitJourneyTest {
     browser.seeNoMore("[data-draft]");
   }
 
+  /** A notice of the officials is set down as they write it, and one that cannot be is told. */
+  @Test
+  void aNoticeOfTrackLimitsIsSetDown() {
+    String circuit = newCircuit();
+    browser.open("/circuits/" + circuit);
+    browser.see("[data-strip]");
+    goTo(500);
+    browser.press("Limits");
+    browser.see("path[stroke-dasharray='7 4']");
+    browser.choose("[aria-label='Wheels that stay within']", "4");
+    browser.choose("[aria-label=Line]", "BEYOND");
+    browser.type("[data-field='Beyond the white line'] input", "-1.5");
+    browser.choose("[aria-label='What follows']", "TIME");
+    browser.type("[data-field='Back before'] input", "900");
+    browser.seeText("body", "does not lie on its stretch");
+    browser.type("[data-field='Back before'] input", "515");
+    browser.until("kept", () -> backBefore(circuit) == 515);
+    JsonNode stretch = scripts.get("/api/circuits/" + circuit).body().at("/draft/stretches/2");
+    assertThat(stretch.path("wheels").asInt()).isEqualTo(4);
+    assertThat(stretch.path("beyondM").asDouble()).isEqualTo(-1.5);
+    assertThat(stretch.path("penaltyS").asDouble()).isEqualTo(5);
+  }
+
+  private double backBefore(String circuit) {
+    return scripts
+        .get("/api/circuits/" + circuit)
+        .body()
+        .at("/draft/stretches/2/backBeforeM")
+        .asDouble(0);
+  }
+
   private double station(String circuit, int index) {
     for (int k = 0; k < 40; k++) {
       JsonNode draft = scripts.get("/api/circuits/" + circuit).body().get("draft");

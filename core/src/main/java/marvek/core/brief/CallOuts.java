@@ -11,6 +11,7 @@ import marvek.core.brief.CallOut.Wish;
 import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
+import marvek.core.circuit.Zone;
 import marvek.core.page.CornerPage;
 import marvek.core.page.PageField;
 import marvek.core.page.PagePoint;
@@ -28,6 +29,9 @@ public final class CallOuts {
 
   /** Pace of clear speech. */
   public static final double WORDS_PER_S = 2.5;
+
+  /** A group is led at 70 to 80 % of the pace (common practice). */
+  public static final double LED_PACE = 0.8;
 
   /** Between two calls the voice takes breath. */
   private static final double BREATH_S = 0.2;
@@ -73,9 +77,30 @@ public final class CallOuts {
       double pace,
       double metresPerUnit,
       Function<PageField, String> said) {
+    return of(lap, pages, List.of(), pace, metresPerUnit, said);
+  }
+
+  /**
+   * The same with what is said to a group that is led.
+   *
+   * @param zones of the circuit: where to regroup and to let by is said at a pace of at most
+   *     {@value #LED_PACE}
+   */
+  public static List<CallOut> of(
+      Lap lap,
+      List<CornerPage> pages,
+      List<Zone> zones,
+      double pace,
+      double metresPerUnit,
+      Function<PageField, String> said) {
     Require.within("pace", pace, 0.3, 1);
     CallOuts worker = new CallOuts(lap, pace, metresPerUnit, said);
     List<Wish> wishes = new ArrayList<>();
+    if (pace <= LED_PACE && !pages.isEmpty()) {
+      zones.stream()
+          .filter(zone -> zone.type().isForGroups())
+          .forEach(zone -> wishes.add(worker.forGroup(zone, pages)));
+    }
     for (CornerPage page : pages) {
       wishes.add(worker.approach(page));
       worker.exit(page).ifPresent(wishes::add);
@@ -87,6 +112,23 @@ public final class CallOuts {
     return List.copyOf(worker.placed);
   }
 
+  /** What a leader says to those behind him, spoken of by the corner before it. */
+  private Wish forGroup(Zone zone, List<CornerPage> pages) {
+    int corner =
+        pages.stream()
+            .min(Comparator.comparingDouble(page -> behindM(page, zone.fromM())))
+            .orElseThrow()
+            .corner();
+    String words = zone.type() == Zone.Type.REGROUP ? "Regroup here." : "Let them by here.";
+    double atM = zone.fromM();
+    return new Wish(corner, 1, atM, secondsAt(atM), List.of(new Piece(words, 0)));
+  }
+
+  private double behindM(CornerPage page, double stationM) {
+    double way = road.distance(page.apexes().get(0).atM(), stationM);
+    return way < 0 ? Double.MAX_VALUE : way;
+  }
+
   private double secondsAt(double stationM) {
     return lap.timeAt(road.indexOf(stationM)) / pace;
   }
@@ -95,12 +137,12 @@ public final class CallOuts {
   private Wish approach(CornerPage page) {
     List<Piece> pieces = new ArrayList<>();
     if (!page.name().isBlank()) {
-      pieces.add(new Piece(page.name() + ".", 4));
+      pieces.add(new Piece(CornerLabel.spoken(page) + ".", 4));
     }
     boolean brakes = page.brake().atM() != null;
     double pointM =
         brakes ? page.brake().atM() : page.lift() == null ? page.turnIn().atM() : page.lift().atM();
-    SpokenPoints.warning(page).ifPresent(words -> pieces.add(new Piece(sentence(words), 1)));
+    SpokenPoints.danger(page).ifPresent(words -> warn(words, pieces));
     if (brakes) {
       brake(page, pieces);
       SpokenFeet.brake(page).ifPresent(words -> pieces.add(new Piece(sentence(words), 2)));
@@ -129,6 +171,14 @@ public final class CallOuts {
           .ifPresent(words -> pieces.add(new Piece(sentence(words), 1)));
     }
     return new Wish(page.corner(), brakes ? 0 : 1, pointM, secondsAt(pointM), pieces);
+  }
+
+  /** A word before all others, and what of, where there is room. */
+  private static void warn(String danger, List<Piece> pieces) {
+    pieces.add(new Piece("Careful.", 0));
+    if (SpokenPoints.isBrief(danger)) {
+      pieces.add(new Piece(sentence(danger), 1));
+    }
   }
 
   /** The brake and its mark, or how its driver says it. */

@@ -1,7 +1,9 @@
 package marvek.core.brief;
 
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.IntStream;
 import marvek.core.circuit.Road;
@@ -22,15 +24,17 @@ public record QuietPlace(int afterCorner, double fromM, double toM, double secon
   /** So many are told. */
   private static final int MOST = 5;
 
-  /** The longest of a lap, the longest first. */
+  /** The longest of a lap, one behind a corner, the longest first. */
   public static List<QuietPlace> of(Lap lap, List<CornerPage> pages) {
     Road road = lap.path().road();
     double[] points = points(pages).stream().mapToDouble(each -> each).toArray();
     int pairs = road.closed() ? points.length : points.length - 1;
+    Set<Integer> told = new HashSet<>();
     return IntStream.range(0, Math.max(0, pairs))
         .mapToObj(k -> between(lap, pages, points[k], points[(k + 1) % points.length]))
         .filter(place -> place.seconds > LEAST_S)
         .sorted(Comparator.comparingDouble((QuietPlace place) -> -place.seconds))
+        .filter(place -> told.add(place.afterCorner))
         .limit(MOST)
         .toList();
   }

@@ -29,7 +29,7 @@ public record ShortForm(int corner, String words) {
 
   private static String words(
       CornerPage page, double metresPerUnit, Function<PageField, String> said) {
-    String name = page.name().isBlank() ? "Turn " + page.corner() : page.name();
+    String name = CornerLabel.spoken(page);
     String gear =
         Stream.of(
                 SpokenGears.wayIn(page),

@@ -71,16 +71,16 @@ public final class SpokenPoints {
         .toList();
   }
 
-  /** The heaviest warning in a breath; empty without a danger. */
-  static Optional<String> warning(CornerPage page) {
+  /** The heaviest danger; empty without one. */
+  static Optional<String> danger(CornerPage page) {
     return page.annotations().notes().byWeight().stream()
         .filter(note -> note.kind() == PointNote.Kind.DANGER)
         .findFirst()
-        .map(SpokenPoints::warning);
+        .map(note -> note.text().strip());
   }
 
-  private static String warning(PointNote note) {
-    boolean brief = note.text().strip().split("\\s+").length <= MOST_WORDS;
-    return brief ? "careful, " + note.text().strip() : "careful";
+  /** Whether it can be said in a breath. */
+  static boolean isBrief(String words) {
+    return words.split("\\s+").length <= MOST_WORDS;
   }
 }

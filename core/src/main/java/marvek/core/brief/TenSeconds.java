@@ -20,21 +20,22 @@ public final class TenSeconds {
 
   private static final double SECONDS = 10;
 
+  /** A flat corner that goes with others is passed over rather than told wrong (own choice). */
+  private static final double FLAT_SHARE = 0.25;
+
   /** What is done in a corner, as it is said. */
   private enum Deed {
-    FLAT("flat through", "flat through"),
-    LIFT("a lift through", "lifts through"),
-    BOUNCE("bounce through", "bounce through"),
-    PATIENCE("patience in", "patience in"),
-    HARD("brake hard into", "hard brakes from"),
-    SQUEEZE("squeeze into", "squeeze from");
+    FLAT("flat through"),
+    LIFT("lift through"),
+    BOUNCE("bounce through"),
+    PATIENCE("patience in"),
+    HARD("brake hard into"),
+    SQUEEZE("squeeze into");
 
-    private final String one;
-    private final String several;
+    private final String words;
 
-    Deed(String one, String several) {
-      this.one = one;
-      this.several = several;
+    Deed(String words) {
+      this.words = words;
     }
   }
 
@@ -95,13 +96,27 @@ public final class TenSeconds {
 
   private String words(int most) {
     List<String> words = new ArrayList<>();
-    for (Clause clause : clauses(most)) {
+    for (Clause whole : clauses(most)) {
+      Clause clause = withoutFlatEnds(whole);
       boolean one = clause.from == clause.to;
       String which = one ? named(pages.get(clause.from)) : numbers(clause);
-      words.add((one ? clause.deed.one : clause.deed.several) + " " + which);
+      words.add(clause.deed.words + " " + which);
     }
     String all = String.join(", ", words);
     return all.substring(0, 1).toUpperCase(Locale.ROOT) + all.substring(1) + ".";
+  }
+
+  /** What is flat at the ends of a clause is a straight to the driver: it is not named. */
+  private Clause withoutFlatEnds(Clause clause) {
+    int from = clause.from;
+    int to = clause.to;
+    while (clause.deed != Deed.FLAT && from < to && deed(pages.get(from)) == Deed.FLAT) {
+      from++;
+    }
+    while (clause.deed != Deed.FLAT && from < to && deed(pages.get(to)) == Deed.FLAT) {
+      to--;
+    }
+    return new Clause(clause.deed, from, to);
   }
 
   private static String named(CornerPage page) {
@@ -109,9 +124,13 @@ public final class TenSeconds {
   }
 
   private String numbers(Clause clause) {
-    int first = pages.get(clause.from).corner();
-    int last = pages.get(clause.to).corner();
+    String first = number(pages.get(clause.from));
+    String last = number(pages.get(clause.to));
     return first + (clause.to - clause.from == 1 ? " and " : " to ") + last;
+  }
+
+  private static String number(CornerPage page) {
+    return CornerLabel.isLabel(page.name()) ? page.name() : String.valueOf(page.corner());
   }
 
   /**
@@ -154,7 +173,9 @@ public final class TenSeconds {
   private double wrongS(Deed deed, int from, int end) {
     double seconds = 0;
     for (int p = from; p < end; p++) {
-      seconds += deed(pages.get(p)) == deed ? 0 : pages.get(p).timeS();
+      Deed right = deed(pages.get(p));
+      double share = right == deed ? 0 : right == Deed.FLAT ? FLAT_SHARE : 1;
+      seconds += share * pages.get(p).timeS();
     }
     return seconds;
   }

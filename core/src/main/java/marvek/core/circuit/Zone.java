@@ -19,7 +19,16 @@ public record Zone(Type type, Side side, double fromM, double toM, double gripFa
     OFF_CAMBER,
     SLIPPERY_PAINT,
     DRAIN,
-    DUST
+    DUST,
+    /** Where a led group closes up again; nothing of the road. */
+    REGROUP,
+    /** Where faster cars are let by; nothing of the road. */
+    LET_BY;
+
+    /** Whether it is about the group that is led and not about the road. */
+    public boolean isForGroups() {
+      return this == REGROUP || this == LET_BY;
+    }
   }
 
   public Zone {
@@ -27,7 +36,7 @@ public record Zone(Type type, Side side, double fromM, double toM, double gripFa
     side = side == null ? Side.ROAD : side;
     Require.notNegative("zone station", fromM);
     Require.notNegative("zone station", toM);
-    Require.within("gripFactor", gripFactor, 0.2, 1.2);
+    gripFactor = type.isForGroups() ? 1 : Require.within("gripFactor", gripFactor, 0.2, 1.2);
     note = note == null ? "" : note;
   }
 }

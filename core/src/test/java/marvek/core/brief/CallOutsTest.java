@@ -9,6 +9,8 @@ import marvek.core.InvalidValueException;
 import marvek.core.TestRoads;
 import marvek.core.TestVehicles;
 import marvek.core.circuit.Circuit;
+import marvek.core.circuit.Side;
+import marvek.core.circuit.Zone;
 import marvek.core.conditions.Conditions;
 import marvek.core.line.ChosenLine;
 import marvek.core.page.PageField;
@@ -77,5 +79,29 @@ class CallOutsTest {
     assertThatThrownBy(() -> calls(TestVehicles.clubCar(), 0))
         .isInstanceOf(InvalidValueException.class)
         .hasMessageContaining("pace");
+  }
+
+  /** To a group that is led, and to nobody else: where it closes up and where it lets others by. */
+  @Test
+  void aLedGroupIsToldWhereToRegroupAndToLetBy() {
+    Reference reference = reference(TestVehicles.clubCar());
+    double quiet = QuietPlace.of(reference.lap(), reference.pages()).get(0).fromM();
+    Zone regroup = new Zone(Zone.Type.REGROUP, Side.ROAD, quiet + 60, quiet + 160, 0.5, "");
+    assertThat(regroup.gripFactor()).isEqualTo(1);
+    List<CallOut> led =
+        CallOuts.of(reference.lap(), reference.pages(), List.of(regroup), 0.7, 1, PageField::group);
+    CallOut call =
+        led.stream().filter(c -> c.words().equals("Regroup here.")).findFirst().orElseThrow();
+    assertThat(call.pointM()).isEqualTo(quiet + 60);
+    List<CallOut> alone =
+        CallOuts.of(reference.lap(), reference.pages(), List.of(regroup), 1, 1, PageField::group);
+    assertThat(alone).noneMatch(c -> c.words().contains("Regroup"));
+  }
+
+  @Test
+  void aNumberWithALetterStandsForTheNumber() {
+    assertThat(CornerLabel.isLabel("5A")).isTrue();
+    assertThat(CornerLabel.isLabel("Mill 5A")).isFalse();
+    assertThat(CornerLabel.isLabel("")).isFalse();
   }
 }

@@ -93,7 +93,14 @@ class TenSecondsTest {
     assertThat(CallOuts.secondsOf(words)).isLessThanOrEqualTo(10);
     CornerPage brief = page(BrakeStyle.NONE, ApexKind.MID, Kerb.Use.NONE, 0.5);
     assertThat(said(HARD, brief, HARD, KERBS, LATE, FLAT, KERBS))
-        .startsWith("Hard brakes from 1 to 3,");
+        .startsWith("Brake hard into 1 to 3,");
+  }
+
+  /** A kink that is flat is passed over, not told as a corner to brake for. */
+  @Test
+  void whatIsFlatBesideAHardCornerIsNotNamedWithIt() {
+    String words = said(LATE, KERBS, LATE, KERBS, FLAT, HARD, LATE);
+    assertThat(words).doesNotContain("into 5");
   }
 
   /** A lap that is made: every corner is in one clause, in order. */

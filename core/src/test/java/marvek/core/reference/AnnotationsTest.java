@@ -129,7 +129,7 @@ class AnnotationsTest {
     PointNote bump = new PointNote(PagePoint.BRAKE, PointNote.Kind.SURFACE, 3, "bump");
     Reference reference = with(own -> own.pointNotes(new PointNotes(List.of(bump, wall))));
     assertThat(page(reference).annotations().notes().byWeight()).containsExactly(wall, bump);
-    assertThat(said(reference)).contains("Careful, wall at the exit.").doesNotContain("bump");
+    assertThat(said(reference)).contains("Careful. Wall at the exit.").doesNotContain("bump");
     PointNote story =
         new PointNote(
             PagePoint.EXIT, PointNote.Kind.DANGER, 3, "the wall comes closer than it looks here");

@@ -7,6 +7,7 @@ import marvek.core.brief.CallOut;
 import marvek.core.brief.CallOuts;
 import marvek.core.brief.QuietPlace;
 import marvek.core.brief.TenSeconds;
+import marvek.core.circuit.Zone;
 import marvek.core.mark.MarkChooser;
 import marvek.core.page.CornerPage;
 import marvek.core.page.DayKind;
@@ -69,11 +70,13 @@ class CallController {
     Draft draft =
         Draft.read(
             body.conditions(), body.line(), body.lineOffsets_m(), body.ownValues(), body.setup());
-    ModelReference model = books.written(books.basis(id, draft), draft.conditions());
+    Reference.Basis basis = books.basis(id, draft);
+    ModelReference model = books.written(basis, draft.conditions());
     Reference reference = Reference.of(model, draft.own());
     List<CornerPage> pages = onLap(body.lap(), reference, model.marks());
+    List<Zone> zones = basis.circuit().zones();
     List<CallView> calls =
-        called(reference, pages, pace, body.length() == null ? "m" : body.length()).stream()
+        called(reference, pages, zones, pace, body.length() == null ? "m" : body.length()).stream()
             .map(
                 c ->
                     new CallView(c.corner(), c.fromS(), c.toS(), c.pointM(), c.pointS(), c.words()))
@@ -126,13 +129,14 @@ class CallController {
     Reference reference = computed.reference();
     MarkChooser marks =
         ModelReference.marks(computed.basis(), computed.conditions(), reference.lap());
-    return called(reference, onLap(lap, reference, marks), pace, length);
+    List<CornerPage> pages = onLap(lap, reference, marks);
+    return called(reference, pages, computed.circuit().zones(), pace, length);
   }
 
   private static List<CallOut> called(
-      Reference reference, List<CornerPage> pages, double pace, String length) {
+      Reference reference, List<CornerPage> pages, List<Zone> zones, double pace, String length) {
     double metresPerUnit = DriverUnits.of("km/h", length).metresPerUnit();
-    return CallOuts.of(reference.lap(), pages, pace, metresPerUnit, PointCatalogue::said);
+    return CallOuts.of(reference.lap(), pages, zones, pace, metresPerUnit, PointCatalogue::said);
   }
 
   private static ResponseEntity<byte[]> file(String text, String name, MediaType type) {

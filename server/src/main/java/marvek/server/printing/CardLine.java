@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import marvek.core.brief.CornerLabel;
 import marvek.core.brief.SpokenPoints;
 import marvek.core.page.DayKind;
 import marvek.core.page.PageField;
@@ -18,6 +19,8 @@ import tools.jackson.databind.JsonNode;
 /**
  * One corner on the card, as words.
  *
+ * @param corner its number on the circuit
+ * @param number as it is shown: that, or a label such as 5A
  * @param side to which it bends: L or R
  * @param brake where
  * @param own points and gates that only the driver gave
@@ -29,6 +32,7 @@ import tools.jackson.databind.JsonNode;
  * @param toCheck whether the page is to be checked on track first
  */
 record CardLine(
+    int corner,
     String number,
     String name,
     String side,
@@ -64,9 +68,12 @@ record CardLine(
    */
   static CardLine of(
       JsonNode page, double lapM, DriverUnits units, Set<Integer> toCheck, Set<DayKind> days) {
+    String name = page.path("name").asString();
+    boolean isLabelled = CornerLabel.isLabel(name);
     return new CardLine(
-        page.path("corner").asString(),
-        page.path("name").asString(),
+        page.path("corner").asInt(0),
+        isLabelled ? name : page.path("corner").asString(),
+        isLabelled ? "" : name,
         page.path("direction").asString().equals("left") ? "L" : "R",
         brake(page, lapM, units),
         ownPoints(page, units),

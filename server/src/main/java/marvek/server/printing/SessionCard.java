@@ -106,7 +106,7 @@ final class SessionCard {
   }
 
   private static String row(CardLine line, CardContent card, boolean roomy) {
-    int corner = Integer.parseInt(line.number());
+    int corner = line.corner();
     boolean more = roomy && !line.rest().isEmpty();
     String rest =
         more

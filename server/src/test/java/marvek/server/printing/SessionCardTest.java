@@ -180,6 +180,56 @@ class SessionCardTest {
     }
   }
 
+  /** What hangs on the points is at hand where it is needed; a short way over the line. */
+  @Test
+  void warningsOwnPointsGatesAndDaysStandBelowTheCorner() {
+    ObjectNode page = page();
+    ((ObjectNode) page.get("brake")).put("at_m", 4.0);
+    page.putArray("pointNotes")
+        .add(note("danger", 3, "wall close"))
+        .add(note("feel", 1, "light here"))
+        .add(note("surface", 2, "bump"));
+    page.putArray("gates").addObject().put("place", "one car width off the left line");
+    page.putArray("at")
+        .addObject()
+        .put("point", "flat")
+        .putObject("target")
+        .put("mark", "lamp 4")
+        .put("side", "right")
+        .put("offset_m", 0)
+        .put("thing", "where lamp 4 leaves sight")
+        .put("near", "as lamp 4 leaves sight");
+    ObjectNode variants = page.putObject("variants");
+    variants.putObject("cold").put("brake.at_m", 1096.0).put("gears.corner", 1);
+    variants.putObject("wet").put("kerbs.exit", "none");
+    CardLine line = CardLine.of(page, 1100, METRIC, Set.of(), Set.of(DayKind.COLD));
+    assertThat(line.warning()).isEqualTo("DANGER, let it run: wall close; let it run: bump");
+    assertThat(line.own())
+        .isEqualTo("flat as lamp 4 leaves sight; one car width off the left line");
+    assertThat(plain(line.otherDays())).isEqualTo("laps 1 to 3: brake 8 m earlier, gear 1");
+    CardLine wet = CardLine.of(page, 1100, METRIC, Set.of(), Set.of(DayKind.WET));
+    assertThat(wet.otherDays()).isEqualTo("wet: no exit kerb");
+  }
+
+  private static ObjectNode note(String kind, int severity, String text) {
+    return JsonFiles.MAPPER
+        .createObjectNode()
+        .put("point", "exit")
+        .put("kind", kind)
+        .put("severity", severity)
+        .put("text", text);
+  }
+
+  /** A number with a letter stands in the place of the number. */
+  @Test
+  void aCornerThatTheCircuitCounts5AGoesByThat() {
+    ObjectNode page = page().put("name", "5A");
+    CardLine line = CardLine.of(page, 1100, METRIC, Set.of(), Set.of());
+    assertThat(line.number()).isEqualTo("5A");
+    assertThat(line.name()).isEmpty();
+    assertThat(line.corner()).isEqualTo(7);
+  }
+
   @Test
   void aSessionAddsItsTargetsStepsAndFocus() throws IOException {
     OnCard added =
