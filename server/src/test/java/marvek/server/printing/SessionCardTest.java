@@ -203,7 +203,7 @@ class SessionCardTest {
     variants.putObject("cold").put("brake.at_m", 1096.0).put("gears.corner", 1);
     variants.putObject("wet").put("kerbs.exit", "none");
     CardLine line = CardLine.of(page, 1100, METRIC, Set.of(), Set.of(DayKind.COLD));
-    assertThat(line.warning()).isEqualTo("DANGER, let it run: wall close; let it run: bump");
+    assertThat(line.warning()).isEqualTo("DANGER, exit: wall close; exit: bump");
     assertThat(line.own())
         .isEqualTo("flat as lamp 4 leaves sight; one car width off the left line");
     assertThat(plain(line.otherDays())).isEqualTo("laps 1 to 3: brake 8 m earlier, gear 1");
