@@ -7,7 +7,8 @@ import {
   type FieldWriter,
   rowOf,
 } from '../page/fields';
-import type { Conditions, CornerPage, Revision, SurfacePart, View } from '../api/types';
+import { annotationText } from '../page/annotations';
+import type { Conditions, CornerPage, OwnField, Revision, SurfacePart, View } from '../api/types';
 import { cornerSeconds } from '../strip/lap-axis';
 import { sameLine } from './draft';
 
@@ -59,12 +60,15 @@ export function compareRevisions(before: View, after: View, w: Writer): CornerDi
   });
 }
 
+const told = (page: CornerPage, path: OwnField, w: Writer) =>
+  (annotationText(page, path, w) ?? textAt(page, path, w)) || 'none';
+
 /** The words for a mark show in its row: a row of their own would tell them twice. */
 function ownDifferences(old: CornerPage, page: CornerPage, w: Writer): Difference[] {
   return PATHS.filter((path) => !isWordsOfMark(path)).map((path) => ({
     what: rowOf(path),
-    before: textAt(old, path, w),
-    after: textAt(page, path, w),
+    before: told(old, path, w),
+    after: told(page, path, w),
     source: page.sources[(isMark(path) && FIELDS[path].shown) || path] ?? 'model',
   }));
 }

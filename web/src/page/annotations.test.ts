@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { testPage } from '../test-lap';
 import {
+  annotationText,
   isTold,
   pointsOf,
   pointStation,
@@ -48,6 +49,23 @@ describe('notes', () => {
       'danger, exit: wall',
       'surface, apex: bump',
     ]);
+  });
+});
+
+describe('a comparison', () => {
+  it('tells what hangs on the points, and nothing of other fields', () => {
+    const page = testPage({
+      at: [{ point: 'exit', by: 'aim', mark: 'pine', phrase: 'let it run' }],
+      pointNotes: [{ point: 'exit', kind: 'danger', severity: 3, text: 'wall' }],
+      variants: { cold: { 'brake.at_m': 192, 'gears.corner': 2, 'kerbs.exit': 'none' } },
+    });
+    expect(annotationText(page, 'at', WRITER)).toBe('exit pine “let it run”');
+    expect(annotationText(page, 'gates', WRITER)).toBe('');
+    expect(annotationText(page, 'pointNotes', WRITER)).toBe('danger, exit: wall');
+    expect(annotationText(page, 'variants', WRITER)).toBe(
+      'laps 1 to 3: brake at 192 m, gear 2, kerb at the exit none',
+    );
+    expect(annotationText(page, 'brake.at_m', WRITER)).toBeUndefined();
   });
 });
 

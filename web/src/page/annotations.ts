@@ -12,7 +12,7 @@ import type {
   Variants,
 } from '../api/types';
 import { between, onLap } from '../strip/lap-axis';
-import type { FieldWriter } from './fields';
+import { FIELDS, rowOf, type FieldWriter } from './fields';
 import { KERB_USE } from './words';
 
 /** Points of a corner as they are called. */
@@ -207,6 +207,52 @@ export const toldDays = (
   daysOf(page)
     .filter((kind) => isTold(kind, day, book))
     .map((kind) => `${OWN_DAYS[kind]}: ${variantWords(page, page.variants![kind]!, lap, writer)}`);
+
+/** Days of a page with their values, as they are compared: places by their stations. */
+const daysText = (page: CornerPage, writer: FieldWriter): string =>
+  daysOf(page)
+    .map((day) => {
+      const values = Object.entries(page.variants![day]!).map(([field, value]) => {
+        const { kind } = FIELDS[field as OwnField];
+        const text =
+          typeof value !== 'number'
+            ? value
+            : kind === 'station'
+              ? writer.length(value)
+              : kind === 'speed'
+                ? writer.speed(value)
+                : String(value);
+        return `${rowOf(field as OwnField)} ${text}`;
+      });
+      return `${OWN_DAYS[day]}: ${values.join(', ')}`;
+    })
+    .join('; ');
+
+/** What hangs on the points of a page as it is compared; undefined for any other field. */
+export function annotationText(
+  page: CornerPage,
+  path: OwnField,
+  writer: FieldWriter,
+): string | undefined {
+  switch (path) {
+    case 'at':
+      return (page.at ?? [])
+        .map(({ point, mark, words, phrase }) =>
+          [POINTS[point], words ?? mark, phrase && `“${phrase}”`].filter(Boolean).join(' '),
+        )
+        .join('; ');
+    case 'gates':
+      return (page.gates ?? [])
+        .map(({ at_m, place }) => `${writer.length(at_m)}: ${place}`)
+        .join('; ');
+    case 'pointNotes':
+      return (page.pointNotes ?? []).map(noteWords).join('; ');
+    case 'variants':
+      return daysText(page, writer);
+    default:
+      return undefined;
+  }
+}
 
 /** A value of a day put in the place of what was there; undefined takes it out. */
 export function withVariant(
