@@ -3634,6 +3634,7 @@ export interface components {
         };
         /** @description A brief as a client sees it. */
         BriefView: {
+            coldSides: components["schemas"]["BriefViewColdSideView"][];
             conditions: components["schemas"]["BookConditions"];
             focus: components["schemas"]["BriefViewFocusView"][];
             hazards: components["schemas"]["BriefsHazardLine"][];
@@ -3656,6 +3657,15 @@ export interface components {
             tenSeconds: string;
             toCheck: components["schemas"]["LayoutMovesCheckLine"][];
             warmUp: components["schemas"]["BriefViewWarmUpView"][];
+        };
+        /** @description A corner of the first lap that loads a side which is cold yet. */
+        BriefViewColdSideView: {
+            /** Format: int32 */
+            corner: number;
+            /** Format: double */
+            share: number;
+            /** @enum {string} */
+            side: "left" | "right" | "over" | "road";
         };
         /** @description A corner to work on. */
         BriefViewFocusView: {

@@ -102,6 +102,8 @@ export const SENTENCES = {
     '({at_m}) ends it before it begins: give the station where it ends in the direction of travel',
   'refused.far-from-corner':
     '({at_m}) lies {away_m} from its corner: is it meant for another corner?',
+  'refused.gate-off-road':
+    '({offset_m} from the middle) lies off the road, whose white line is {width_m} from it there: move the gate',
   'refused.knot-order': '({at_m}) does not lie behind the knot before it, at {before_m}',
   'refused.lift-stays': '({to_pct} %) never comes back: say where it opens again',
   'refused.line-against':
@@ -143,6 +145,7 @@ export const SENTENCES = {
   'word.half-car': 'half car',
   'word.kerb-counts-as-track': 'kerb counts as track',
   'word.left': 'left',
+  'word.let-by': 'place to let by',
   'word.longer': 'longer',
   'word.no-run-off': 'no run off',
   'word.none': 'none',
@@ -153,6 +156,7 @@ export const SENTENCES = {
   'word.patch': 'patch',
   'word.pole': 'pole',
   'word.ramp': 'ramp',
+  'word.regroup': 'place to regroup',
   'word.right': 'right',
   'word.road': 'road',
   'word.sausage': 'sausage',

@@ -9,6 +9,14 @@
   }
   const { brief }: Props = $props();
   const session = $derived(brief.session.session);
+  const sides = $derived(
+    (['left', 'right'] as const)
+      .map((side): [string, number[]] => [
+        side,
+        brief.coldSides.filter((cold) => cold.side === side).map(({ corner }) => corner),
+      ])
+      .filter(([, corners]) => corners.length),
+  );
   const name = (corner: number) =>
     brief.shortForm.find((s) => s.corner === corner)?.words.split(':')[0] ?? '';
 </script>
@@ -48,6 +56,13 @@
       <li><strong>Lap {line.lap}:</strong> {line.words}</li>
     {/each}
   </ol>
+  {#each sides as [side, corners] (side)}
+    <p data-cold-side={side}>
+      The <strong>{side} side</strong> of the tyres is loaded late on lap 1: still cold in {corners
+        .map((corner) => `${corner} ${name(corner)}`)
+        .join(', ')}.
+    </p>
+  {/each}
   <p class="text-neutral text-sm">How brakes are warmed is common practice, not computed.</p>
   {#if brief.quiet.length}
     <h2 class="pt-1.5 text-lg leading-tight font-semibold">Quiet places</h2>

@@ -7,6 +7,7 @@ const step = (changes: Partial<StepView>) =>
   ({ corner: 1, begun: true, proven: false, sure: false, ...changes }) as StepView;
 const brief = {
   tenSeconds: '',
+  coldSides: [],
   quiet: [],
   shortForm: [{ corner: 1, words: 'Mill: 10 past the 100 board, third, late apex.' }],
   focus: [{ corner: 1 }],

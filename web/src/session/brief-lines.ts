@@ -35,6 +35,7 @@ export function stepWords(step: StepView): string {
  *
  * @param news what is said of a page that differs from the revision before
  * @param limits what organisers' notices say of it in this session
+ * @param wayOut where its driver goes if it goes wrong, in his own words
  * @param days what its driver does on other days that are told
  */
 export function briefLines(
@@ -43,6 +44,7 @@ export function briefLines(
   news: (page: CornerPage) => string[],
   days: (page: CornerPage) => string[] = () => [],
   limits: (page: CornerPage) => string[] = () => [],
+  wayOut: (page: CornerPage) => string[] = () => [],
 ): BriefLine[] {
   return pages.map((page) => {
     const step = openSteps(brief.steps).find((s) => s.corner === page.corner && s.begun);
@@ -52,7 +54,12 @@ export function briefLines(
       say: sayOf(brief, page),
       changed: news(page),
       days: days(page),
-      cautions: [...warningsOf(page), ...limits(page), ...cautionsOf(brief, page.corner)],
+      cautions: [
+        ...warningsOf(page),
+        ...limits(page),
+        ...cautionsOf(brief, page.corner),
+        ...wayOut(page),
+      ],
       step,
       focus: brief.focus.some((f) => f.corner === page.corner),
     };

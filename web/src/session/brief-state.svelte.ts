@@ -23,6 +23,7 @@ export class BriefDesk extends Working {
           (page) => this.#news(page),
           (page) => this.#days(page),
           (page) => noticesIn(page, this.brief!.session.session.kind, this.writer.across),
+          (page) => this.#wayOut(page),
         )
       : [],
   );
@@ -44,6 +45,12 @@ export class BriefDesk extends Working {
       ]);
       this.brief = answer;
     });
+  }
+
+  /** His own words; what the circuit's file says of the run-off is told anyway. */
+  #wayOut({ corner }: CornerPage): string[] {
+    const own = this.revision!.ownValues?.find((values) => values.corner === corner)?.wayOut;
+    return own ? [`way out: ${own}`] : [];
   }
 
   #days(page: CornerPage): string[] {

@@ -28,6 +28,7 @@ import marvek.core.page.CornerPage;
 import marvek.core.page.CornerTime;
 import marvek.core.page.DayKind;
 import marvek.core.page.Driven;
+import marvek.core.page.Gate;
 import marvek.core.page.OwnValues;
 import marvek.core.page.PageField;
 import marvek.core.page.Phase;
@@ -355,8 +356,35 @@ public record Reference(
       station(road, corner, "throttle.first_m", values.throttleFirstM());
       station(road, corner, "throttle.full_m", values.throttleFullM());
       stationsOfWork(road, corner, values);
+      gatesOnRoad(road, corner, values);
       WorkOrder.check(road, page, values);
       GearOrder.check(lap, pages, pages.indexOf(page), values);
+    }
+  }
+
+  /** Run-off that a car is meant to be on reaches no farther beyond the white line. */
+  private static final double BESIDE_M = 6;
+
+  private static void gatesOnRoad(Road road, double corner, OwnValues values) {
+    List<Gate> gates = values.gates() == null ? List.of() : values.gates().list();
+    for (int k = 0; k < gates.size(); k++) {
+      Gate gate = gates.get(k);
+      String at = PageField.GATES.path() + "/" + k;
+      station(road, corner, at + "/at_m", gate.atM());
+      int i = road.indexOf(gate.atM());
+      Double offset = gate.offsetM();
+      if (offset != null
+          && (offset > road.widthLeftAt(i) + BESIDE_M
+              || -offset > road.widthRightAt(i) + BESIDE_M)) {
+        throw new InvalidValueException(
+            at + "/offset_m",
+            Sentence.of(
+                "refused.gate-off-road",
+                "offset_m",
+                Math.abs(offset),
+                "width_m",
+                offset > 0 ? road.widthLeftAt(i) : road.widthRightAt(i)));
+      }
     }
   }
 

@@ -248,6 +248,21 @@ class AnnotationsTest {
         .startsWith("no farther left than ");
   }
 
+  /** A gate has to lie on the road that its corner is on. */
+  @Test
+  void aGateOffTheRoadIsRefusedAtItsField() {
+    double atM = MODEL.apexes().get(0).atM();
+    double edge = ROAD.widthLeftAt(ROAD.indexOf(atM));
+    assertThatThrownBy(() -> gate(new Gate(atM, Gate.Kind.HERE, edge + 7, null)))
+        .isInstanceOf(InvalidValueException.class)
+        .hasMessageStartingWith("gates/0/offset_m")
+        .hasMessageContaining("lies off the road");
+    assertThat(gate(new Gate(atM, Gate.Kind.HERE, edge + 5, null)).words())
+        .isEqualTo("beyond the left line");
+    assertThatThrownBy(() -> gate(new Gate(ROAD.lengthM() + 50, Gate.Kind.HERE, 0.0, null)))
+        .hasMessageStartingWith("gates/0/at_m");
+  }
+
   private static void refused(String field, UnaryOperator<OwnValues.Builder> own) {
     assertThatThrownBy(() -> own.apply(OwnValues.in(1)).build())
         .isInstanceOf(InvalidValueException.class)

@@ -11,6 +11,7 @@ import marvek.server.sessions.OnCard;
 import marvek.server.units.DriverUnits;
 import org.springframework.web.util.HtmlUtils;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * What a card is made from.
@@ -56,8 +57,20 @@ record CardContent(
 
   List<CardLine> lines() {
     return StreamSupport.stream(revision.path("pages").spliterator(), false)
-        .map(page -> CardLine.of(page, lapM, units, toCheck, added.days()))
+        .map(page -> CardLine.of(withOwnWayOut(page), lapM, units, toCheck, added.days()))
         .toList();
+  }
+
+  /** The driver's own words for the way out; what the circuit's file says of it is not his. */
+  private JsonNode withOwnWayOut(JsonNode page) {
+    ObjectNode copy = (ObjectNode) page.deepCopy();
+    copy.remove("wayOut");
+    for (JsonNode own : revision.path("ownValues")) {
+      if (own.path("corner").asInt(0) == page.path("corner").asInt(-1) && own.has("wayOut")) {
+        copy.set("wayOut", own.get("wayOut"));
+      }
+    }
+    return copy;
   }
 
   /** The day in a line. */

@@ -8,7 +8,7 @@ import tools.jackson.databind.JsonNode;
 final class CardWarnings {
   private CardWarnings() {}
 
-  /** A line: danger first, as the page has them; empty without any. */
+  /** A line: danger first, as the page has them, the way out last; empty without any. */
   static String of(JsonNode page) {
     List<String> words = new ArrayList<>();
     for (JsonNode note : page.path("pointNotes")) {
@@ -17,6 +17,9 @@ final class CardWarnings {
         String point = note.path("point").asString().replace('-', ' ');
         words.add((danger ? "DANGER, " : "") + point + ": " + note.path("text").asString());
       }
+    }
+    if (!page.path("wayOut").asString("").isBlank()) {
+      words.add("way out: " + page.get("wayOut").asString());
     }
     return String.join("; ", words);
   }

@@ -4,8 +4,10 @@ import java.util.List;
 import marvek.core.brief.Focus;
 import marvek.core.brief.QuietPlace;
 import marvek.core.brief.ShortForm;
+import marvek.core.brief.SideWarmth;
 import marvek.core.brief.Targets;
 import marvek.core.brief.WarmUp;
+import marvek.core.circuit.Side;
 import marvek.formats.ConditionsJson;
 import marvek.formats.Spelled;
 import marvek.server.books.LayoutMoves;
@@ -22,6 +24,7 @@ record BriefView(
     double lap_s,
     @InFormat("conditions") JsonNode conditions,
     List<WarmUpView> warmUp,
+    List<ColdSideView> coldSides,
     List<FocusView> focus,
     List<Double> sectorEnds_m,
     List<TargetView> targets,
@@ -39,6 +42,13 @@ record BriefView(
       int lap, double gripShare, double brakeEarlier_m, List<Integer> lowerGearIn, double lap_s) {
     static WarmUpView of(WarmUp w) {
       return new WarmUpView(w.lap(), w.gripShare(), w.brakeEarlierM(), w.lowerGearIn(), w.lapS());
+    }
+  }
+
+  /** A corner of the first lap that loads a side which is cold yet. */
+  record ColdSideView(int corner, @OneOf(Side.class) String side, double share) {
+    static ColdSideView of(SideWarmth s) {
+      return new ColdSideView(s.corner(), Spelled.of(s.cold()), s.share());
     }
   }
 
@@ -70,6 +80,7 @@ record BriefView(
         b.lap_s(),
         ConditionsJson.write(b.conditions()),
         b.warmUp().stream().map(WarmUpView::of).toList(),
+        b.coldSides().stream().map(ColdSideView::of).toList(),
         b.focus().stream().map(FocusView::of).toList(),
         b.targets().sectorEndsM(),
         b.targets().targets().stream().map(TargetView::of).toList(),

@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import marvek.core.brief.Focus;
 import marvek.core.brief.QuietPlace;
 import marvek.core.brief.ShortForm;
+import marvek.core.brief.SideWarmth;
 import marvek.core.brief.Targets;
 import marvek.core.brief.TenSeconds;
 import marvek.core.brief.WarmUp;
@@ -48,6 +49,7 @@ class Briefs {
    * The brief of a session, of the revision issued for it or else of the newest.
    *
    * @param parent number of the revision before, or null
+   * @param coldSides corners of the first lap that load a side of the tyres which is cold yet
    * @param tenSeconds the lap in a few clauses
    * @param quiet where nothing is to be done, the longest first
    * @param intoTheSun corners at which one drives towards a low sun
@@ -61,6 +63,7 @@ class Briefs {
       double lap_s,
       Conditions conditions,
       List<WarmUp> warmUp,
+      List<SideWarmth> coldSides,
       List<Focus> focus,
       Targets targets,
       List<ShortForm> shortForm,
@@ -97,6 +100,7 @@ class Briefs {
         computed.reference().lap().timeS(),
         conditions,
         WarmUp.of(basis, conditions),
+        SideWarmth.of(computed.reference().lap(), computed.reference().pages()),
         focus(computed, toCheck),
         Targets.of(basis, conditions, computed.reference(), ownBest(read)),
         ShortForm.of(computed.reference().pages(), metresPerUnit, PointCatalogue::said),

@@ -204,6 +204,9 @@ class SessionCardTest {
     variants.putObject("wet").put("kerbs.exit", "none");
     CardLine line = CardLine.of(page, 1100, METRIC, Set.of(), Set.of(DayKind.COLD));
     assertThat(line.warning()).isEqualTo("DANGER, exit: wall close; exit: bump");
+    page.put("wayOut", "straight on");
+    assertThat(CardLine.of(page, 1100, METRIC, Set.of(), Set.of()).warning())
+        .endsWith("; way out: straight on");
     assertThat(line.own())
         .isEqualTo("flat as lamp 4 leaves sight; one car width off the left line");
     assertThat(plain(line.otherDays())).isEqualTo("laps 1 to 3: brake 8 m earlier, gear 1");
