@@ -3,6 +3,7 @@ package marvek.server;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
@@ -108,8 +109,15 @@ class DraftChangeTest {
       page = page == null && p.at("/brake/at_m").isNumber() ? p : page;
     }
     double brake = page.at("/brake/at_m").asDouble();
-    Map<String, Object> draft =
-        draft(Map.of("corner", page.path("corner").asInt(), "brake.at_m", brake - 8));
+    int corner = page.path("corner").asInt();
+    List<Object> own = new ArrayList<>();
+    for (JsonNode values : scripts.get(book + "/revisions/2").body().get("ownValues")) {
+      if (values.path("corner").asInt() != corner) {
+        own.add(values);
+      }
+    }
+    own.add(Map.of("corner", corner, "brake.at_m", brake - 8));
+    Map<String, Object> draft = draft(own.toArray());
     JsonNode change = scripts.post(book + "/change", draft).body();
     assertThat(change.path("revision").path("pages").size()).isBetween(1, 6);
     same(laidOver(change), scripts.post(book + "/try", draft).body());

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Random;
 import marvek.core.Require;
 import marvek.core.circuit.Road;
+import marvek.core.event.BrakingZone;
 import marvek.core.profile.Lap;
 
 /**
@@ -47,9 +48,10 @@ public final class ModelRecording {
     double begun = 0;
     for (int k = 0; k < laps.size(); k++) {
       Lap lap = laps.get(k);
+      boolean[] lifted = lifted(lap);
       double until = k + 1 < laps.size() ? lap.timeS() : lap.timeS() * (1 + RUN_IN);
       for (; next < begun + until; next += 1 / hz) {
-        sample(lap, next - begun, next + RUN_IN * lapS);
+        sample(lap, lifted, next - begun, next + RUN_IN * lapS);
       }
       begun += lap.timeS();
     }
@@ -60,7 +62,23 @@ public final class ModelRecording {
     return new Recording(times.stream().mapToDouble(Double::doubleValue).toArray(), channels);
   }
 
-  private void sample(Lap lap, double timeOfLap, double time) {
+  /** Where the lap brakes so shortly that a driver lifts: no foot is on the brake there. */
+  private static boolean[] lifted(Lap lap) {
+    Road road = lap.path().road();
+    boolean[] lifted = new boolean[lap.size()];
+    for (BrakingZone brief : BrakingZone.lifts(lap)) {
+      for (int k = 0; k < road.ahead(brief.begin(), brief.end()); k++) {
+        lifted[road.wrap(brief.begin() + k)] = true;
+      }
+    }
+    return lifted;
+  }
+
+  private static double brake(Lap lap, boolean[] lifted, int i) {
+    return lifted[i] ? 0 : lap.brakeShareAt(i);
+  }
+
+  private void sample(Lap lap, boolean[] lifted, double timeOfLap, double time) {
     double t = Math.floorMod((long) Math.floor(timeOfLap * 1e6), (long) (lap.timeS() * 1e6)) / 1e6;
     int i = indexAt(lap, t);
     Road road = lap.path().road();
@@ -73,7 +91,7 @@ public final class ModelRecording {
     add(Channel.Y, mix(y(lap, i), y(lap, j), share) + noise());
     add(Channel.SPEED, mix(lap.speedAt(i), lap.speedAt(j), share));
     if (full) {
-      add(Channel.BRAKE, 100 * mix(lap.brakeShareAt(i), lap.brakeShareAt(j), share));
+      add(Channel.BRAKE, 100 * mix(brake(lap, lifted, i), brake(lap, lifted, j), share));
       add(Channel.THROTTLE, 100 * mix(throttle(lap, i), throttle(lap, j), share));
       add(Channel.GEAR, lap.gearAt(i));
       add(Channel.RPM, lap.rpmAt(i));

@@ -88,11 +88,7 @@ final class SessionCard {
   /** Lines of the card, those below a corner and of the session among them. */
   private static long count(CardContent card, List<CardLine> lines) {
     OnCard added = card.added();
-    long own =
-        lines.stream()
-            .flatMap(line -> Stream.of(line.own(), line.warning(), line.otherDays()))
-            .filter(words -> !words.isEmpty())
-            .count();
+    long own = lines.stream().filter(line -> !below(line, false).isEmpty()).count();
     return lines.size() + own + added.steps().size() + (added.title().isEmpty() ? 0 : 2);
   }
 
@@ -107,13 +103,12 @@ final class SessionCard {
 
   private static String row(CardLine line, CardContent card, boolean roomy) {
     int corner = line.corner();
-    boolean more = roomy && !line.rest().isEmpty();
+    String below = below(line, roomy);
+    boolean more = !below.isEmpty();
     String rest =
-        more
-            ? "<tr><td></td><td class=\"step\" colspan=\"6\">" + text(line.rest()) + "</td></tr>"
-            : "";
+        more ? "<tr><td></td><td class=\"step\" colspan=\"6\">" + below + "</td></tr>" : "";
     return """
-        <tr class="%s"><td class="n">%s</td><td class="name">%s</td><td class="strong">%s%s%s</td>\
+        <tr class="%s"><td class="n">%s</td><td class="name">%s</td><td class="strong">%s%s</td>\
         <td class="pct">%s</td><td class="gear">%s</td><td class="apex">%s</td><td class="drive">%s</td></tr>
         """
             .formatted(
@@ -123,7 +118,6 @@ final class SessionCard {
                     + (line.toCheck() ? "<br/><b>check first</b>" : ""),
                 text(line.brake()),
                 step(card.added().steps().get(corner), card),
-                below(line.own()) + below(line.otherDays()) + warned(line.warning()),
                 text(line.pressure()),
                 text(line.gears()),
                 text(line.apex()),
@@ -131,12 +125,15 @@ final class SessionCard {
         + rest;
   }
 
-  private static String warned(String words) {
-    return words.isEmpty() ? "" : "<div class=\"step\"><b>! " + text(words) + "</b></div>";
-  }
-
-  private static String below(String words) {
-    return words.isEmpty() ? "" : "<div class=\"step\">" + text(words) + "</div>";
+  /** Over the whole width below a corner: what hangs on its points, the warning last and bold. */
+  private static String below(CardLine line, boolean roomy) {
+    String words =
+        Stream.of(roomy ? line.rest() : "", line.own(), line.otherDays())
+            .filter(each -> !each.isEmpty())
+            .map(CardContent::text)
+            .collect(Collectors.joining(" · "));
+    String warning = line.warning().isEmpty() ? "" : "<b>! " + text(line.warning()) + "</b>";
+    return words.isEmpty() || warning.isEmpty() ? words + warning : words + " · " + warning;
   }
 
   /** Where the brakes go on at the present step of the plan; the target stands above it. */
