@@ -85,6 +85,7 @@ class RunJourneyTest {
   private static String keyOf(String kind) {
     return switch (kind) {
       case "brake" -> "b";
+      case "lift" -> "l";
       case "turn" -> "t";
       case "release" -> "r";
       case "throttle" -> "d";
