@@ -65,7 +65,7 @@
 </script>
 
 <Line letter="M" shape="plain" title="By marks" fields={['at']} screenOnly={!told.length}>
-  <span data-told>
+  <span data-own-marks>
     {#each told as each (each.point)}
       <span class="block" data-told-point={each.point}
         ><strong class="inline-block first-letter:uppercase">{POINTS[each.point]}</strong>
