@@ -88,7 +88,7 @@ class WeekendJourneyTest {
       assertThat(text).contains("Targets: ");
     }
     browser.open(book + "/calls");
-    browser.seeText("[data-calls]", "Sluice. Brake");
+    browser.seeText("[data-calls]", "Sluice. Careful. Brake");
     browser.click("[data-radio]");
     browser.press("Play the lap");
     browser.see("[data-car]");
@@ -186,21 +186,21 @@ class WeekendJourneyTest {
   @Test
   void aBrakePointIsWorkedUpToStepByStep() {
     browser.open(book + "/steps");
-    browser.seeText("[data-step='2'] [data-state]", "not begun");
-    browser.press("Begin", "[data-step='2']");
-    browser.seeText("[data-step='2'] [data-state]", "step 1 of");
+    browser.seeText("[data-step='9'] [data-state]", "not begun");
+    browser.press("Begin", "[data-step='9']");
+    browser.seeText("[data-step='9'] [data-state]", "step 1 of");
     for (int lap = 1; lap <= 2; lap++) {
-      browser.press("Made it", "[data-step='2']");
-      browser.seeText("[data-step='2'] [data-state]", lap + " good");
+      browser.press("Made it", "[data-step='9']");
+      browser.seeText("[data-step='9'] [data-state]", lap + " good");
     }
-    browser.press("Made it", "[data-step='2']");
-    browser.seeText("[data-step='2'] [data-state]", "step 2 of");
-    browser.press("Missed", "[data-step='2']");
-    browser.seeText("[data-step='2'] [data-state]", "1 missed");
+    browser.press("Made it", "[data-step='9']");
+    browser.seeText("[data-step='9'] [data-state]", "step 2 of");
+    browser.press("Missed", "[data-step='9']");
+    browser.seeText("[data-step='9'] [data-state]", "1 missed");
     browser.reload();
-    browser.seeText("[data-step='2'] [data-state]", "step 1 of");
-    browser.press("Forget", "[data-step='2']");
-    browser.seeText("[data-step='2'] [data-state]", "not begun");
+    browser.seeText("[data-step='9'] [data-state]", "step 1 of");
+    browser.press("Forget", "[data-step='9']");
+    browser.seeText("[data-step='9'] [data-state]", "not begun");
   }
 
   @Test
