@@ -2,7 +2,6 @@ package marvek.core.circuit;
 
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Optional;
 import marvek.core.Require;
 import org.jspecify.annotations.Nullable;
 
@@ -205,11 +204,11 @@ public record Circuit(
     return trackLimits;
   }
 
-  /** The notice that bounds a car on a side of a place; of several the first. */
-  public Optional<LimitStretch> stretchAt(Road road, double stationM, Side side) {
+  /** The notices of one side that a place lies on, whether they bound a car there or not yet. */
+  public List<LimitStretch> stretchesAt(Road road, double stationM, Side side) {
     return stretches.stream()
-        .filter(stretch -> stretch.side() == side && stretch.boundsAt(road, stationM))
-        .findFirst();
+        .filter(stretch -> stretch.side() == side && stretch.covers(road, stationM))
+        .toList();
   }
 
   /** The kerb that lies along a side of a place; null without one. */

@@ -1,5 +1,6 @@
 package marvek.core.line;
 
+import java.util.List;
 import marvek.core.Require;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Kerb;
@@ -128,8 +129,8 @@ public final class Corridor {
   }
 
   /**
-   * How far the body's edge may go beyond the white line on a side of a place [m]: by the notice of
-   * a stretch, or else by the rule.
+   * How far the body's edge may go beyond the white line on a side of a place [m]: by the strictest
+   * notice, without a bound where they only ask to be back later, or else by the rule.
    *
    * @param kerb that lies there, or null
    */
@@ -137,10 +138,15 @@ public final class Corridor {
       Circuit circuit, Road road, double stationM, Side side, Vehicle vehicle, Kerb kerb) {
     double bodyM = vehicle.bodyWidthM();
     double kerbM = kerb == null ? 0 : kerb.widthM();
-    return circuit
-        .stretchAt(road, stationM, side)
-        .map(stretch -> allowedM(stretch, bodyM, kerbM))
-        .orElseGet(() -> allowedM(circuit.ruleAt(road, stationM), bodyM, kerbM));
+    List<LimitStretch> notices = circuit.stretchesAt(road, stationM, side);
+    if (notices.isEmpty()) {
+      return allowedM(circuit.ruleAt(road, stationM), bodyM, kerbM);
+    }
+    return notices.stream()
+        .filter(notice -> notice.boundsAt(road, stationM))
+        .mapToDouble(notice -> allowedM(notice, bodyM, kerbM))
+        .min()
+        .orElse(Double.POSITIVE_INFINITY);
   }
 
   /** The same by the notice of a stretch. */

@@ -90,6 +90,29 @@ class LimitStretchTest {
     assertThat(beyondAt(326, back)).isCloseTo(0, within(1e-6));
   }
 
+  /** Of two notices for one place, as for two kinds of sessions, the stricter one holds. */
+  @Test
+  void ofTwoNoticesTheStricterHolds() {
+    LimitStretch loose = stretch(305, 335, 4, Line.BEYOND, 0.8, null);
+    LimitStretch strict = stretch(305, 335, 4, Line.BEYOND, 0.3, null);
+    for (List<LimitStretch> both : List.of(List.of(loose, strict), List.of(strict, loose))) {
+      Circuit circuit = BARE.withStretches(both);
+      assertThat(Corridor.allowedM(circuit, ROAD, 320, Side.LEFT, CAR, KERB))
+          .isCloseTo(0.3, within(1e-9));
+    }
+  }
+
+  /** Where run-off may be used no rule of the layout holds the car back either. */
+  @Test
+  void whereTheCarMayBeAnywhereTheRuleOfTheLayoutIsSilent() {
+    Circuit circuit =
+        BARE.withStretches(List.of(stretch(305, 335, 4, Line.WHITE_LINE, null, 320.0)));
+    assertThat(Corridor.allowedM(circuit, ROAD, 312, Side.LEFT, CAR, KERB)).isInfinite();
+    assertThat(Corridor.allowedM(circuit, ROAD, 326, Side.LEFT, CAR, KERB)).isZero();
+    assertThat(Corridor.allowedM(circuit, ROAD, 345, Side.LEFT, CAR, KERB))
+        .isCloseTo(CAR.bodyWidthM() - Corridor.TYRE_M, within(1e-9));
+  }
+
   /** "Not over this line before that place": a line on the road bends the way of the car. */
   @Test
   void aLineOnTheRoadBendsTheCarsLine() {
