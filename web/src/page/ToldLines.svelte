@@ -72,7 +72,9 @@
         {#if each.target}{markWords(each.target, length)}{:else if each.at_m === undefined}:
           <span class="text-warning font-semibold">not on this page</span>{:else if each.mark}:
           <span class="text-warning font-semibold">the {each.mark} is not seen so from there</span
-          >{/if}{each.phrase ? `; said “${each.phrase}”` : ''}.</span
+          >{/if}{each.phrase
+          ? `${each.target || each.mark || each.at_m === undefined ? ';' : 'is'} said “${each.phrase}”`
+          : ''}.</span
       >
     {:else}Brake, lift and turn-in by theirs; the other points by the apex.{/each}
   </span>

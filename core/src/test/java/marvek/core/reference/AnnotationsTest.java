@@ -14,6 +14,7 @@ import marvek.core.brief.CallOuts;
 import marvek.core.brief.ShortForm;
 import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Road;
+import marvek.core.circuit.Side;
 import marvek.core.conditions.Conditions;
 import marvek.core.conditions.Conditions.Surface;
 import marvek.core.conditions.Conditions.TyreState;
@@ -21,6 +22,7 @@ import marvek.core.mark.By;
 import marvek.core.page.Annotations;
 import marvek.core.page.CornerPage;
 import marvek.core.page.DayKind;
+import marvek.core.page.Driven;
 import marvek.core.page.Gate;
 import marvek.core.page.GateOnLap;
 import marvek.core.page.Gates;
@@ -237,6 +239,21 @@ class AnnotationsTest {
     assertThat(gate(new Gate(atM, Gate.Kind.HERE, offset, null)).words()).isEqualTo(words);
     assertThat(gate(new Gate(atM, Gate.Kind.HERE, offset, "my place")).words())
         .isEqualTo("my place");
+  }
+
+  /** Who brakes late runs wide: a gate there is checked against him, not against the line. */
+  @Test
+  void aGateIsCheckedAgainstTheDriveAndNotTheLine() {
+    UnaryOperator<OwnValues.Builder> late = own -> own.brakeAtM(MODEL.brake().atM() + 3);
+    Driven wide = with(late).driven().get(1);
+    assertThat(wide.made()).isTrue();
+    assertThat(wide.wideM()).isGreaterThan(0.2);
+    double line = LAP.path().offsetAt(ROAD.indexOf(wide.wideAtM()));
+    Gate there = new Gate(wide.wideAtM(), Gate.Kind.HERE, line, null);
+    Reference driven = with(own -> late.apply(own).gates(new Gates(List.of(there))));
+    GateOnLap gate = page(driven).annotations().gates().get(0);
+    double outward = MODEL.direction() == Side.LEFT ? -1 : 1;
+    assertThat(outward * (gate.lapOffsetM() - line)).isCloseTo(wide.wideM(), within(0.05));
   }
 
   @Test
