@@ -1,36 +1,57 @@
 import { answer, form, http, uploadTold } from './http';
-import type { LapKind, Mapping, ProposalKind, Rule } from './laps';
+import type { Columns, LapKind, ProposalKind, Rule, Surface, Whose } from './laps';
 
-/** Nothing mapped is not said at all: what is remembered of such files holds then. */
-const said = (mapping: Mapping) => (Object.keys(mapping).length ? mapping : undefined);
+/** Nothing named is not said at all: what is remembered of such files holds then. */
+const said = ({ mapping, headerLine }: Columns) => ({
+  mapping: Object.keys(mapping).length ? mapping : undefined,
+  headerLine: headerLine || undefined,
+});
+
+/** Empty for the book's own driver and vehicle, who are not said. */
+const named = ({ driver, vehicle }: Whose) => ({
+  driver: driver || undefined,
+  vehicle: vehicle || undefined,
+});
 
 const of = (id: string) => ({ path: { id } });
 
 /** Calls about laps, what they did, and what comes of it. */
 export const lapCalls = {
-  debrief: (session: string) =>
-    answer(http.GET('/api/sessions/{id}/debrief', { params: of(session) })),
-  previewLaps: (file: File, mapping: Mapping) =>
+  debrief: (session: string, whose: Whose) =>
     answer(
-      http.POST('/api/laps/preview', {
-        body: { file, mapping: said(mapping) },
+      http.GET('/api/sessions/{id}/debrief', {
+        params: { path: { id: session }, query: named(whose) },
+      }),
+    ),
+  /** A file as it would be read; nothing of it is kept. */
+  previewLaps: (session: string, file: File, columns: Columns) =>
+    answer(
+      http.POST('/api/sessions/{id}/laps/preview', {
+        params: of(session),
+        body: { file, ...said(columns) },
         bodySerializer: form,
       }),
     ),
   addLaps: (
     session: string,
     file: File,
-    mapping: Mapping,
+    columns: Columns,
+    whose: Whose,
     onshare: (share: number) => void,
     signal: AbortSignal,
   ) =>
     uploadTold(
       '/api/sessions/{id}/laps',
       session,
-      form({ file, mapping: said(mapping) }),
+      form({ file, ...said(columns), ...named(whose) }),
       onshare,
       signal,
     ),
+  sayWhose: (file: string, whose: Whose) =>
+    answer(http.PUT('/api/laps/{id}/whose', { params: of(file), body: whose })),
+  /** What a session was driven on after all. */
+  saySurface: (session: string, surface: Surface) =>
+    answer(http.PUT('/api/sessions/{id}/surface', { params: of(session), body: { surface } })),
   lapLine: (file: string, lap: number) =>
     answer(http.GET('/api/laps/{id}/line', { params: { path: { id: file }, query: { lap } } })),
   /** The path of a lap as a line for a draft. */

@@ -7,8 +7,17 @@ export type DrivenLap = Schemas['LapViewsLapView'];
 export type LapKind = DrivenLap['kind'];
 export type LapFile = Schemas['LapViewsFileView'];
 export type LapPreview = Schemas['LapPreviewView'];
+export type PreviewedLaps = NonNullable<LapPreview['read']>;
 /** Column of the lap format by header; an empty text leaves a column out. */
 export type Mapping = Record<string, string>;
+/** How somebody names the columns of a file, and where its headers stand; 0 to find them. */
+export interface Columns {
+  mapping: Mapping;
+  headerLine: number;
+}
+/** Whose laps a file has, and in what; both empty for the book's own. */
+export type Whose = Schemas['DebriefDriverView'];
+export type Surface = Debrief['surface'];
 export type Dismissed = Schemas['LapNotesDismissed'];
 export type Rule = Dismissed['rule'];
 export type Finding = Schemas['LapViewsFindingView'];

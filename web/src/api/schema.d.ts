@@ -1486,26 +1486,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/laps/preview": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Reads the columns of a file of laps without keeping it.
-         * @description Reads the columns of a file of laps without keeping it.
-         */
-        post: operations["previewLaps"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/laps/{id}": {
         parameters: {
             query?: never;
@@ -1526,7 +1506,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/laps/{id}/file.csv": {
+    "/api/laps/{id}/file": {
         parameters: {
             query?: never;
             header?: never;
@@ -1619,6 +1599,26 @@ export interface paths {
          */
         get: operations["traceLineOfLap"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/laps/{id}/whose": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Says whose laps a file has.
+         * @description Says whose laps a file has.
+         */
+        put: operations["sayWhoseLaps"];
         post?: never;
         delete?: never;
         options?: never;
@@ -2260,6 +2260,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{id}/laps/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Looks at a file of laps as it would be read for a session, without keeping it.
+         * @description Looks at a file of laps as it would be read for a session, without keeping it.
+         */
+        post: operations["previewLaps"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{id}/lead": {
         parameters: {
             query?: never;
@@ -2489,6 +2509,26 @@ export interface paths {
          */
         get: operations["simulateLaps"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}/surface": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Reads the laps of a session against the pages of another surface from now on.
+         * @description Reads the laps of a session against the pages of another surface from now on.
+         */
+        put: operations["saySurface"];
         post?: never;
         delete?: never;
         options?: never;
@@ -4425,8 +4465,12 @@ export interface components {
             throttle_pct: (number | null)[];
             time_s: (number | null)[];
         };
-        /** @description Laps against the revision of their session. */
+        /** @description Laps of one driver in one vehicle against the revision of their session. */
         DebriefDebriefView: {
+            /** @description whose laps they are; empty for the book's own */
+            driver: string;
+            /** @description all whose laps the session has */
+            drivers: components["schemas"]["DebriefDriverView"][];
             files: components["schemas"]["LapViewsFileView"][];
             findings: components["schemas"]["LapViewsFindingView"][];
             /** Format: double */
@@ -4436,6 +4480,17 @@ export interface components {
             remarks: components["schemas"]["LapNotesRemark"][];
             /** Format: int32 */
             revision: number;
+            /**
+             * @description another one that the laps look driven on; null where they go with the page
+             * @enum {string|null}
+             */
+            seems?: "dry" | "damp" | "wet" | null;
+            /**
+             * @description that the session was planned for
+             * @enum {string}
+             */
+            surface: "dry" | "damp" | "wet";
+            vehicle: string;
         };
         /** @description A finding that is not to be shown again, and why. */
         DebriefDismissBody: {
@@ -4445,6 +4500,11 @@ export interface components {
             reason?: string | null;
             /** @enum {string} */
             rule: "braked-early" | "braked-late" | "over-slowed" | "turned-in-early" | "released-early" | "held-too-long" | "coasting" | "missed-apex" | "early-apex" | "late-throttle" | "early-throttle-lifted" | "throttle-twice" | "other-gear" | "short-shift" | "inconsistent";
+        };
+        /** @description Somebody whose laps a session has, and in what; both empty for the book's own. */
+        DebriefDriverView: {
+            driver: string;
+            vehicle: string;
         };
         /** @description A remark on a corner and a lap; both may be left out. */
         DebriefRemarkBody: {
@@ -4460,6 +4520,11 @@ export interface components {
             finding: components["schemas"]["LapViewsFindingView"];
             /** Format: uuid */
             session: string;
+        };
+        /** @description What a session was driven on after all. */
+        DebriefSurfaceBody: {
+            /** @enum {string} */
+            surface: "dry" | "damp" | "wet";
         };
         /** @description A corner as somebody drew it; overrides what is found from the curvature. */
         DrawnCorner: {
@@ -4768,7 +4833,7 @@ export interface components {
         LapImportedLap: {
             id: string;
             /** @enum {string} */
-            kind: "out" | "flying" | "off" | "in";
+            kind: "out" | "flying" | "off" | "slow" | "other-surface" | "broken" | "in";
             /** Format: int32 */
             number: number;
             /** Format: double */
@@ -4790,7 +4855,7 @@ export interface components {
         /** @description What kind a lap is; null takes back what was said. */
         LapKindBody: {
             /** @enum {string|null} */
-            kind?: "out" | "flying" | "off" | "in" | null;
+            kind?: "out" | "flying" | "off" | "slow" | "other-surface" | "broken" | "in" | null;
         };
         /** @description The line of a lap, one offset every step from the start line on; left positive. */
         LapLineView: {
@@ -4854,28 +4919,63 @@ export interface components {
              * @description largest of them
              */
             most?: number | null;
+            /** @description that the file gives; empty where it gives none */
+            unit: string;
         };
-        /** @description A file's columns before it is brought in. */
+        /** @description A row of the file's beginning. */
+        LapPreviewLine: {
+            /**
+             * Format: int64
+             * @description of the line, from 1
+             */
+            number: number;
+            /** @description its beginning */
+            text: string;
+        };
+        /** @description A file before it is brought in. */
         LapPreviewView: {
             /** @description columns of the lap format that a header can be mapped to */
             choices: string[];
             columns: components["schemas"]["LapPreviewColumn"][];
+            /**
+             * Format: int64
+             * @description line of its row of headers, from 1; 0 where it has none
+             */
+            headerLine: number;
+            /**
+             * @description of the file; columns are those of a CSV
+             * @enum {string}
+             */
+            kind: "csv" | "nmea" | "gpx";
+            /** @description its first rows, for somebody to point at the headers */
+            lines: components["schemas"]["LapPreviewLine"][];
+            /** @description what no column is known for, in words */
             missing: string[];
-            /** @description whether they are mapped as those of an earlier file with the same header */
+            /** @description why it cannot be; null where it can */
+            problem?: string | null;
+            /** @description what would become of it; null where it cannot be read so */
+            read?: components["schemas"]["PreviewedLaps"] | null;
+            /** @description whether they are named as those of an earlier file with the same header */
             remembered: boolean;
         };
         /** @description A file and what became of it. */
         LapViewsFileView: {
             corrections: string[];
+            /** @description whose laps they are; empty for the book's own */
+            driver: string;
             /** Format: uuid */
             id: string;
             /** @description what it has no channel for, in words */
             missing: string[];
             name: string;
+            /** @description how far its positions were moved, in time and in place */
+            put_right: components["schemas"]["LapViewsPutRight"];
             /** Format: int32 */
             samples: number;
             unknown: string[];
             used: string[];
+            /** @description that they were driven in; empty for the book's */
+            vehicle: string;
         };
         /** @description Something that several laps did otherwise than the page. */
         LapViewsFindingView: {
@@ -4923,23 +5023,41 @@ export interface components {
             /** @description of the file and the lap's number in it */
             id: string;
             /**
-             * @description out, flying, off or in
+             * @description out, flying, off, slow, other-surface, broken or in
              * @enum {string}
              */
-            kind: "out" | "flying" | "off" | "in";
+            kind: "out" | "flying" | "off" | "slow" | "other-surface" | "broken" | "in";
             /** Format: int32 */
             number: number;
             /**
              * @description the kind before somebody said otherwise
              * @enum {string}
              */
-            recognised: "out" | "flying" | "off" | "in";
+            recognised: "out" | "flying" | "off" | "slow" | "other-surface" | "broken" | "in";
             /**
              * Format: double
              * @description null in laps that were not recorded from line to line
              */
             time_s?: number | null;
             whole: boolean;
+        };
+        /** @description What a file's positions had of their own. */
+        LapViewsPutRight: {
+            /**
+             * Format: double
+             * @description by which they came behind the other channels
+             */
+            lag_s: number;
+            /**
+             * Format: double
+             * @description by which each of them scatters
+             */
+            noise_m: number;
+            /**
+             * Format: double
+             * @description by which all of them lay off as one
+             */
+            shift_m: number;
         };
         /** @description What a lap did in a corner; see the record of the same figures in the core. */
         LapViewsReadingView: {
@@ -5003,6 +5121,11 @@ export interface components {
             turnIn_m?: number | null;
             /** Format: int32 */
             upshifts?: number | null;
+        };
+        /** @description Whose laps a file has, and in what; empty for the book's own. */
+        LapWhoseBody: {
+            driver: string;
+            vehicle: string;
         };
         /** @description A file of a session, by which it is told whose it is. */
         LapsOfDriverFile: {
@@ -5421,6 +5544,36 @@ export interface components {
             fingerprint?: string | null;
             people: components["schemas"]["PeopleSeen"][];
             shared: boolean;
+        };
+        /** @description What a file would become that is not kept yet. */
+        PreviewedLaps: {
+            /** @description what was put right, in words */
+            corrections: string[];
+            laps: components["schemas"]["PreviewedLapsLap"][];
+            /** @description what it has no channel for, in words */
+            missing: string[];
+            /** @description of its first flying lap likewise; empty without a position */
+            path: number[];
+            /** @description how far its positions were moved, in time and in place */
+            put_right: components["schemas"]["LapViewsPutRight"];
+            /** Format: double */
+            rate_hz: number;
+            /** @description the road's middle in its plane [m]: x and y of a point after each other */
+            road: number[];
+            /** Format: int32 */
+            samples: number;
+        };
+        /** @description A lap of it. */
+        PreviewedLapsLap: {
+            /** @enum {string} */
+            kind: "out" | "flying" | "off" | "slow" | "other-surface" | "broken" | "in";
+            /** Format: int32 */
+            number: number;
+            /**
+             * Format: double
+             * @description null where it was not recorded from line to line
+             */
+            time_s?: number | null;
         };
         Problem: {
             /** @description column of the file */
@@ -9077,45 +9230,6 @@ export interface operations {
             };
         };
     };
-    previewLaps: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: {
-            content: {
-                "multipart/form-data": {
-                    /** Format: binary */
-                    file: Blob;
-                    mapping?: {
-                        [key: string]: string;
-                    };
-                };
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["LapPreviewView"];
-                };
-            };
-            /** @description What is wrong, where, and what to do */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     removeLaps: {
         parameters: {
             query?: never;
@@ -9162,7 +9276,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/octet-stream": Blob;
+                    "application/json": Blob;
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -9297,6 +9411,39 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["OwnLinesTraced"];
                 };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sayWhoseLaps: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LapWhoseBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description What is wrong, where, and what to do */
             default: {
@@ -10324,7 +10471,11 @@ export interface operations {
     };
     getDebrief: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description whose laps; empty for the book's own */
+                driver?: string;
+                vehicle?: string;
+            };
             header?: never;
             path: {
                 id: string;
@@ -10474,11 +10625,20 @@ export interface operations {
         requestBody?: {
             content: {
                 "multipart/form-data": {
+                    /** @default  */
+                    driver?: string;
                     /** Format: binary */
                     file: Blob;
+                    /**
+                     * Format: int64
+                     * @default 0
+                     */
+                    headerLine?: number;
                     mapping?: {
                         [key: string]: string;
                     };
+                    /** @default  */
+                    vehicle?: string;
                 };
             };
         };
@@ -10490,6 +10650,52 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LapViewsFileView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    previewLaps: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: Blob;
+                    /**
+                     * Format: int64
+                     * @default 0
+                     */
+                    headerLine?: number;
+                    mapping?: {
+                        [key: string]: string;
+                    };
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LapPreviewView"];
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -10965,7 +11171,10 @@ export interface operations {
             query?: {
                 laps?: number;
                 seed?: number;
-                /** @description full (pedals, a hundred times a second) or position (ten times a second) */
+                /**
+                 * @description full (pedals, a hundred times a second), mixed, late, rough, stint, position (ten
+                 *          times a second) or telephone (once)
+                 */
                 kind?: string;
             };
             header?: never;
@@ -10984,6 +11193,39 @@ export interface operations {
                 content: {
                     "application/octet-stream": Blob;
                 };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saySurface: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DebriefSurfaceBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description What is wrong, where, and what to do */
             default: {

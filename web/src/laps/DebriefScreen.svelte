@@ -13,7 +13,8 @@
   import FindingsList from './FindingsList.svelte';
   import LapChips from './LapChips.svelte';
   import LapFiles from './LapFiles.svelte';
-  import MappingDialog from './MappingDialog.svelte';
+  import LapPreviewDialog from './LapPreviewDialog.svelte';
+  import { surfaceWords, whoseWords } from './lap-words';
   import TimeBand from './TimeBand.svelte';
 
   const book = useBook();
@@ -46,10 +47,13 @@
     <Problem problem={own.problem} onclose={own.clear} />
   {/if}
   {#if desk.asking}
-    <MappingDialog
+    <LapPreviewDialog
       asking={desk.asking}
+      known={desk.debrief?.drivers ?? []}
       onmap={desk.map}
-      ontake={desk.takeMapped}
+      onpoint={desk.point}
+      onwhose={desk.nameWhose}
+      ontake={desk.takeAsked}
       onclose={() => (desk.asking = undefined)}
     />
   {/if}
@@ -69,11 +73,33 @@
     </div>
     <SessionLinks {kept} current="debrief" />
     <LapFiles {desk} files={debrief.files} />
+    {#if debrief.drivers.length > 1}
+      <div class="flex flex-wrap items-center gap-2" role="group" aria-label="Whose laps">
+        {#each debrief.drivers as whose (whoseWords(whose))}
+          {@const current = whose.driver === debrief.driver && whose.vehicle === debrief.vehicle}
+          <button
+            class={['btn', current ? 'btn-primary' : 'btn-ghost']}
+            aria-pressed={current}
+            data-driver={whoseWords(whose)}
+            onclick={() => desk.look(whose)}>{whoseWords(whose)}</button
+          >
+        {/each}
+        <span class="text-neutral">Laps of two drivers or vehicles are never taken together.</span>
+      </div>
+    {/if}
+    {#if debrief.seems}
+      {@const { surface, seems } = debrief}
+      <div class="flex flex-wrap items-center gap-2 py-1" data-seems={seems}>
+        <p class="text-warning text-lg font-semibold">▲ {surfaceWords(surface, seems)}</p>
+        <button class="btn" onclick={() => desk.saySurface(seems)}>It was {seems} after all</button>
+      </div>
+    {/if}
     {#if debrief.laps.length === 0}
       <p class="max-w-3xl py-4 text-lg">
-        No laps yet. Drop a logger's CSV here: a time, a speed, and a position or the distance of
-        the lap are enough; pedals and gears say more. Without a logger, the simulated one drives
-        this book with a person's errors.
+        No laps yet. Drop a logger's or a telephone's file here: a table (CSV), a receiver's log
+        (NMEA), a track with times (GPX). A time and a position, or a speed and the distance of the
+        lap, are enough; pedals and gears say more. Without a logger, the simulated one drives this
+        book with a person's errors.
       </p>
     {:else}
       <LapChips laps={debrief.laps} best={desk.best} onsay={desk.sayKind} online={takeLine} />

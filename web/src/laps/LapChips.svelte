@@ -16,10 +16,15 @@
     in: 'in',
     flying: '',
     off: 'off or stopped',
+    slow: 'slow',
+    'other-surface': 'other grip',
+    broken: 'clock broken',
   };
   const CHOICES: [LapKind, string][] = [
     ['flying', 'Counts'],
-    ['off', 'Does not count: off, stopped, traffic'],
+    ['off', 'Does not count: off the road or stopped'],
+    ['slow', 'Does not count: flag, traffic, cooling'],
+    ['other-surface', 'Does not count: another surface'],
     ['out', 'Out-lap'],
     ['in', 'In-lap'],
   ];

@@ -4,16 +4,29 @@
   import LongWork from '../ui/LongWork.svelte';
   import Popover from '../ui/Popover.svelte';
   import type { DebriefDesk } from './debrief-state.svelte';
+  import WhoseFields from './WhoseFields.svelte';
 
   const { desk, files }: { desk: DebriefDesk; files: LapFile[] } = $props();
   const base = $derived(`/api/sessions/${desk.session}/simulated.laps.csv`);
   let loggerOpen = $state(false);
+  /** What the simulated logger can be, and what is wrong with each. */
+  const LOGGERS: [kind: string, words: string][] = [
+    ['full', 'Pedals and forces, 100 times a second'],
+    ['mixed', 'Each channel at its own rate, lines above the headers'],
+    ['late', 'Positions 0.3 s late and 4 m off'],
+    ['rough', 'Noisy positions, worn sensors'],
+    ['stint', 'A stint with a stop and slow laps'],
+    ['position', 'Positions, 10 times a second'],
+    ['telephone', 'A telephone’s log, once a second'],
+  ];
+  const LAPS = '.csv,.txt,.log,.nmea,.gpx,.gz,.zip,text/csv';
 </script>
 
 <div class="flex flex-wrap items-center gap-2 py-1">
-  <FileButton accept=".csv,text/csv,.txt" data-laps-in onfile={(file) => desk.take(file)}
+  <FileButton accept={LAPS} data-laps-in onfile={(file) => desk.take(file)}
     >Bring in laps</FileButton
   >
+  {#if desk.looking}<span role="status">Looking at {desk.looking} …</span>{/if}
   {#if desk.taking}
     <LongWork
       label="Bringing in laps"
@@ -29,16 +42,13 @@
     <p class="pb-1">
       It drives this book with a person's errors and stands in for a logger of your own.
     </p>
-    <a
-      class="btn btn-ghost w-full justify-start"
-      href="{base}?laps=6&seed={files.length + 1}"
-      download>A file with pedals, 100 times a second</a
-    >
-    <a
-      class="btn btn-ghost w-full justify-start"
-      href="{base}?laps=6&kind=position&seed={files.length + 1}"
-      download>A file of positions, 10 times a second</a
-    >
+    {#each LOGGERS as [kind, words] (kind)}
+      <a
+        class="btn btn-ghost w-full justify-start"
+        href="{base}?laps=6&kind={kind}&seed={files.length + 1}"
+        download>{words}</a
+      >
+    {/each}
     <button
       class="btn btn-ghost w-full justify-start"
       disabled={desk.live?.running}
@@ -46,12 +56,6 @@
         loggerOpen = false;
         void desk.startLive();
       }}>Live: laps as they are driven, 20 times faster</button
-    >
-    <FileButton
-      look="btn-ghost w-full justify-start"
-      accept=".csv,text/csv,.txt"
-      data-columns-of
-      onfile={(file) => desk.ask(file)}>Look at the columns of a file first</FileButton
     >
   </Popover>
   {#if desk.live?.running}
@@ -79,16 +83,21 @@
           }}
         />
       </label>
-      <p>{file.samples.toLocaleString('en')} samples; taken: {file.used.join(', ')}.</p>
+      <WhoseFields
+        whose={{ driver: file.driver, vehicle: file.vehicle }}
+        known={desk.debrief?.drivers ?? []}
+        onwhose={(whose) => desk.sayWhose(file.id, whose)}
+      />
+      <p class="pt-2">
+        {file.samples.toLocaleString('en')} samples; taken: {file.used.join(', ')}.
+      </p>
       {#if file.unknown.length}<p>Not known and left out: {file.unknown.join(', ')}.</p>{/if}
       {#each file.missing as words (words)}<p class="text-neutral">{words}</p>{/each}
       {#each file.corrections as correction (correction)}
         <p class="text-warning font-semibold">▲ {correction}</p>
       {:else}<p class="text-neutral">Nothing had to be put right.</p>{/each}
       <div class="flex gap-2 pt-2">
-        <a class="btn btn-ghost" href="/api/laps/{file.id}/file.csv" download
-          >As it was brought in</a
-        >
+        <a class="btn btn-ghost" href="/api/laps/{file.id}/file" download>As it was brought in</a>
         <button class="btn btn-ghost text-error" onclick={() => desk.remove(file.id)}
           >Put {file.name} away</button
         >

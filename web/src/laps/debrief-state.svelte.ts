@@ -1,12 +1,14 @@
 import { api } from '../api/client';
 import type {
+  Columns,
   Debrief,
   DrivenLap,
   Finding,
   LapKind,
   LapPreview,
   LiveState,
-  Mapping,
+  Surface,
+  Whose,
 } from '../api/laps';
 import type { KeptSession } from '../api/sessions';
 import type { View } from '../api/types';
@@ -23,12 +25,16 @@ export interface Taking {
   abort: AbortController;
 }
 
-/** A file whose columns somebody has to name first. */
+/** A file that somebody looks at before it is taken. */
 export interface Asking {
   file: File;
-  mapping: Mapping;
+  columns: Columns;
   preview: LapPreview;
+  whose: Whose;
 }
+
+const FOUND: Columns = { mapping: {}, headerLine: 0 };
+const OWN: Whose = { driver: '', vehicle: '' };
 
 /** What is on the debrief screen of a session, and what is done there. */
 export class DebriefDesk extends Working {
@@ -41,6 +47,10 @@ export class DebriefDesk extends Working {
   taking = $state<Taking>();
   asking = $state.raw<Asking>();
   live = $state.raw<LiveState>();
+  /** Whose laps are looked at. */
+  whose = $state.raw<Whose>(OWN);
+  /** A file is being looked at. */
+  looking = $state('');
   /** Corner that was chosen; 0 for the costliest. */
   chosen = $state(0);
 
@@ -74,12 +84,18 @@ export class DebriefDesk extends Working {
   load = () =>
     this.run(async () => {
       this.kept ??= await api.session(this.session);
-      const answer = await api.debrief(this.session);
-      if (this.view?.revision.number !== answer.revision) {
-        this.view = await api.view(this.book, answer.revision);
-      }
-      this.debrief = answer;
+      await this.read();
     });
+
+  /** The laps of whoever is looked at; of somebody who has none, those of the book's own driver. */
+  private async read(): Promise<void> {
+    const answer = await api.debrief(this.session, this.whose);
+    if (this.view?.revision.number !== answer.revision) {
+      this.view = await api.view(this.book, answer.revision);
+    }
+    this.debrief = answer;
+    this.whose = { driver: answer.driver, vehicle: answer.vehicle };
+  }
 
   /** Loads what is there; a logger that is writing goes on being watched. */
   begin = async () => {
@@ -91,59 +107,90 @@ export class DebriefDesk extends Working {
   private change = (work: () => Promise<unknown>) =>
     this.run(async () => {
       await work();
-      const answer = await api.debrief(this.session);
-      this.debrief = answer;
+      await this.read();
     });
 
-  /** Looks at a file first: where its header does not say enough, somebody is asked. */
+  /** Looks at a file first: what it would become is shown before anything of it is kept. */
   take = (file: File | undefined) =>
     this.run(async () => {
       if (!file) return;
-      const preview = await api.previewLaps(file, {});
-      if (preview.missing.length) this.asking = { file, preview, mapping: {} };
-      else await this.bring(file, {});
-    });
-
-  /** Looks at a file's columns even if they are known. */
-  ask = (file: File | undefined) =>
-    this.run(async () => {
-      if (file) this.asking = { file, preview: await api.previewLaps(file, {}), mapping: {} };
+      this.looking = file.name;
+      try {
+        const preview = await api.previewLaps(this.session, file, FOUND);
+        this.asking = { file, preview, columns: FOUND, whose: this.whose };
+      } finally {
+        this.looking = '';
+      }
     });
 
   map = (header: string, column: string) =>
+    this.ask(({ mapping, headerLine }) => ({
+      mapping: { ...mapping, [header]: column },
+      headerLine,
+    }));
+
+  /** Somebody points at the row of headers. */
+  point = (headerLine: number) => this.ask(({ mapping }) => ({ mapping, headerLine }));
+
+  private ask = (change: (columns: Columns) => Columns) =>
     this.run(async () => {
       if (!this.asking) return;
-      const mapping = { ...this.asking.mapping, [header]: column };
-      const asked = { ...this.asking, mapping };
+      const columns = change(this.asking.columns);
+      const asked = { ...this.asking, columns };
       this.asking = asked;
-      const preview = await api.previewLaps(asked.file, mapping);
+      const preview = await api.previewLaps(this.session, asked.file, columns);
       // Somebody may have named the next column meanwhile.
-      if (this.asking?.mapping === mapping) this.asking = { ...asked, preview };
+      if (this.asking?.columns === columns) this.asking = { ...this.asking, preview };
     });
 
-  takeMapped = async () => {
-    if (!this.asking) return;
-    const { file, mapping } = this.asking;
-    this.asking = undefined;
-    await this.run(() => this.bring(file, mapping));
+  /** Says whose laps the file has that is looked at. */
+  nameWhose = (whose: Whose) => {
+    if (this.asking) this.asking = { ...this.asking, whose };
   };
 
-  private async bring(file: File, mapping: Mapping): Promise<void> {
+  takeAsked = async () => {
+    if (!this.asking) return;
+    const asked = this.asking;
+    this.asking = undefined;
+    await this.run(() => this.bring(asked));
+  };
+
+  private async bring({ file, columns, whose }: Asking): Promise<void> {
     const abort = new AbortController();
     this.taking = { name: file.name, share: 0, abort };
     try {
       await api.addLaps(
         this.session,
         file,
-        mapping,
+        columns,
+        whose,
         (share) => this.taking && (this.taking.share = share),
         abort.signal,
       );
     } finally {
       this.taking = undefined;
     }
+    this.whose = whose;
     await this.load();
   }
+
+  /** The laps of another driver, or of another vehicle. */
+  look = (whose: Whose) =>
+    this.run(async () => {
+      this.whose = whose;
+      this.chosen = 0;
+      await this.read();
+    });
+
+  sayWhose = (file: string, whose: Whose) => this.change(() => api.sayWhose(file, whose));
+
+  /** The session was driven on another surface: its laps are read against that one's pages. */
+  saySurface = (surface: Surface) =>
+    this.run(async () => {
+      await api.saySurface(this.session, surface);
+      this.kept = await api.session(this.session);
+      await this.read();
+    });
 
   remove = (file: string) => this.change(() => api.putAway('file', file));
 

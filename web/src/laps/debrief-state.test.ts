@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import type { Debrief, DrivenLap, LapPreview, Mapping } from '../api/laps';
+import type { Columns, Debrief, DrivenLap, LapPreview, Whose } from '../api/laps';
 import type { View } from '../api/types';
 import { testPage, testTrace } from '../test-lap';
 import { Refused } from '../test-server';
@@ -7,7 +7,9 @@ import { Refused } from '../test-server';
 const server = vi.hoisted(() => ({
   debrief: undefined as unknown as Debrief,
   missing: [] as string[],
-  mapped: [] as Mapping[],
+  mapped: [] as Columns[],
+  whose: [] as Whose[],
+  surfaces: [] as string[],
   kinds: [] as (string | null)[],
   refuse: undefined as Error | undefined,
   views: 0,
@@ -26,7 +28,10 @@ const lap = (number: number, time_s: number, charged_s: number): DrivenLap => ({
 
 vi.mock('../api/client', async () => {
   const { Refused } = await import('../test-server');
-  const preview = (): LapPreview => ({
+  const preview = (headerLine: number): LapPreview => ({
+    kind: 'csv',
+    headerLine: headerLine || 1,
+    lines: [],
     columns: [],
     missing: server.missing,
     remembered: false,
@@ -36,19 +41,27 @@ vi.mock('../api/client', async () => {
     Failed: Refused,
     api: {
       session: async () => ({ id: 's' }),
-      debrief: async () => server.debrief,
+      debrief: async (_: string, whose: Whose) => ({ ...server.debrief, ...whose }),
+      saySurface: async (_: string, surface: string) => void server.surfaces.push(surface),
       view: async (_: string, number: number): Promise<View> => {
         server.views++;
         return { revision: { number, pages: [testPage()] }, trace: testTrace() } as View;
       },
-      previewLaps: async (_: File, mapping: Mapping) => {
+      previewLaps: async (_: string, __: File, columns: Columns) => {
         if (server.refuse) throw server.refuse;
-        if (Object.keys(mapping).length) server.missing = [];
-        return preview();
+        if (Object.keys(columns.mapping).length) server.missing = [];
+        return preview(columns.headerLine);
       },
-      addLaps: async (_: string, file: File, mapping: Mapping, told: (share: number) => void) => {
+      addLaps: async (
+        _: string,
+        file: File,
+        columns: Columns,
+        whose: Whose,
+        told: (share: number) => void,
+      ) => {
         told(1);
-        server.mapped.push(mapping);
+        server.mapped.push(columns);
+        server.whose.push(whose);
         server.debrief = { ...server.debrief, laps: [...server.debrief.laps, lap(9, 70, 0.1)] };
         return { name: file.name };
       },
@@ -71,10 +84,22 @@ const file = () => new File(['Time,Speed\n'], 'stint.csv');
 
 describe('the debrief of a session', () => {
   beforeEach(() => {
-    Object.assign(server, { missing: [], mapped: [], kinds: [], refuse: undefined, views: 0 });
+    Object.assign(server, {
+      missing: [],
+      mapped: [],
+      whose: [],
+      surfaces: [],
+      kinds: [],
+      refuse: undefined,
+      views: 0,
+    });
     server.debrief = {
       revision: 2,
       lap_s: 68,
+      driver: '',
+      vehicle: '',
+      drivers: [{ driver: '', vehicle: '' }],
+      surface: 'wet',
       page: [{ corner: 1, time_s: 4.8 }],
       laps: [lap(1, 71, 0.4), lap(2, 69.5, 0.2), { ...lap(3, 60, 0), kind: 'off' }],
       findings: [],
@@ -100,12 +125,36 @@ describe('the debrief of a session', () => {
     expect(desk.view?.revision.number).toBe(3);
   });
 
-  it('brings a file in whose columns are known', async () => {
+  it('shows what a file would become, and keeps nothing until it is taken', async () => {
     const desk = await loaded();
     await desk.take(file());
+    expect(desk.asking?.file.name).toBe('stint.csv');
+    expect(desk.looking).toBe('');
+    expect(server.mapped).toEqual([]);
+    await desk.takeAsked();
     expect(desk.asking).toBeUndefined();
     expect(desk.taking).toBeUndefined();
     expect(desk.laps.map((l) => l.number)).toContain(9);
+  });
+
+  it('points at the row of headers, and names whose laps they are', async () => {
+    const desk = await loaded();
+    await desk.take(file());
+    await desk.point(7);
+    expect(desk.asking?.preview.headerLine).toBe(7);
+    desk.nameWhose({ driver: 'R. Quill', vehicle: '' });
+    await desk.takeAsked();
+    expect(server.mapped).toEqual([{ mapping: {}, headerLine: 7 }]);
+    expect(server.whose).toEqual([{ driver: 'R. Quill', vehicle: '' }]);
+    expect(desk.whose.driver).toBe('R. Quill');
+  });
+
+  it('looks at another driver, and says what the road was', async () => {
+    const desk = await loaded();
+    await desk.look({ driver: 'R. Quill', vehicle: 'spare' });
+    expect(desk.debrief?.driver).toBe('R. Quill');
+    await desk.saySurface('dry');
+    expect(server.surfaces).toEqual(['dry']);
   });
 
   it('asks where columns are missing, and brings the file in as they were named', async () => {
@@ -116,8 +165,8 @@ describe('the debrief of a session', () => {
     expect(server.mapped).toEqual([]);
     await desk.map('Speed', 'speed_mps');
     expect(desk.asking?.preview.missing).toEqual([]);
-    await desk.takeMapped();
-    expect(server.mapped).toEqual([{ Speed: 'speed_mps' }]);
+    await desk.takeAsked();
+    expect(server.mapped).toEqual([{ mapping: { Speed: 'speed_mps' }, headerLine: 0 }]);
     expect(desk.asking).toBeUndefined();
   });
 

@@ -14,6 +14,10 @@ const driven = (number: number, corners: Reading[], kind: DrivenLap['kind'] = 'f
     corners,
   }) as DrivenLap;
 const debrief: Debrief = {
+  driver: '',
+  vehicle: '',
+  drivers: [],
+  surface: 'dry',
   revision: 2,
   lap_s: 39,
   page: [

@@ -14,6 +14,7 @@ public final class GpxFile {
   private double[] latDeg = new double[1024];
   private double[] lonDeg = new double[1024];
   private double[] eleM = new double[1024];
+  private double[] timeS = new double[1024];
   private int[] line = new int[1024];
   private int size;
   private int segments;
@@ -30,16 +31,18 @@ public final class GpxFile {
   public record Waypoint(
       String name, String comment, GeoPoint place, Double eleM, Instant time, int line) {}
 
-  void add(double lat, double lon, double ele, int lineNumber) {
+  void add(double lat, double lon, double ele, double time, int lineNumber) {
     if (size == latDeg.length) {
       latDeg = Arrays.copyOf(latDeg, 2 * size);
       lonDeg = Arrays.copyOf(lonDeg, 2 * size);
       eleM = Arrays.copyOf(eleM, 2 * size);
+      timeS = Arrays.copyOf(timeS, 2 * size);
       line = Arrays.copyOf(line, 2 * size);
     }
     latDeg[size] = lat;
     lonDeg[size] = lon;
     eleM[size] = ele;
+    timeS[size] = time;
     line[size] = lineNumber;
     size++;
   }
@@ -77,6 +80,11 @@ public final class GpxFile {
   /** Height [m], NaN where there is none. */
   public double eleMAt(int i) {
     return eleM[i];
+  }
+
+  /** Seconds since 1970; NaN where a point has no time. */
+  public double timeSAt(int i) {
+    return timeS[i];
   }
 
   /** Line of the file that a point stands in. */

@@ -1,6 +1,7 @@
 package marvek.formats;
 
 import java.io.ByteArrayInputStream;
+import java.io.InputStream;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.OffsetDateTime;
@@ -32,12 +33,21 @@ public final class GpxReader {
    * @throws BadFileException with the line
    */
   public static GpxFile read(byte[] bytes) {
+    return read(new ByteArrayInputStream(bytes));
+  }
+
+  /**
+   * Reads a stream; the caller closes it.
+   *
+   * @throws BadFileException with the line
+   */
+  static GpxFile read(InputStream stream) {
     XMLInputFactory factory = XMLInputFactory.newDefaultFactory();
     factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
     factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
     factory.setProperty(XMLInputFactory.IS_REPLACING_ENTITY_REFERENCES, false);
     try {
-      XMLStreamReader xml = factory.createXMLStreamReader(new ByteArrayInputStream(bytes));
+      XMLStreamReader xml = factory.createXMLStreamReader(stream);
       return new GpxReader(xml).readFile();
     } catch (XMLStreamException e) {
       throw BadFileException.atLine(
@@ -96,13 +106,16 @@ public final class GpxReader {
     double lat = coordinate("lat", 90);
     double lon = coordinate("lon", 180);
     double ele = Double.NaN;
+    Instant time = null;
     String end = xml.getLocalName();
     for (int event = next(); !ends(event, end); event = next()) {
       if (event == XMLStreamConstants.START_ELEMENT && "ele".equals(xml.getLocalName())) {
         ele = height();
+      } else if (event == XMLStreamConstants.START_ELEMENT && "time".equals(xml.getLocalName())) {
+        time = time();
       }
     }
-    to.add(lat, lon, ele, line);
+    to.add(lat, lon, ele, time == null ? Double.NaN : time.toEpochMilli() / 1000.0, line);
   }
 
   private void waypoint() throws XMLStreamException {
@@ -174,7 +187,7 @@ public final class GpxReader {
     throw error(what, "\"" + text + "\" is not a number.");
   }
 
-  /** A time that cannot be read is left out: nothing here depends on it. */
+  /** A time that cannot be read is left out: roads need none, and laps say that it is missing. */
   private Instant time() throws XMLStreamException {
     String text = text();
     try {

@@ -2,9 +2,9 @@ package marvek.formats;
 
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import marvek.core.laps.Channel;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a column of a lap file holds: a channel, or the time, and what its values are multiplied
@@ -12,101 +12,11 @@ import marvek.core.laps.Channel;
  *
  * @param channel null for the time
  * @param pressure whether a brake is told by its pressure and not by a share of full scale
+ * @param unit as the file has it; empty where it does not say
+ * @param rank of several columns for one channel the least is taken; 0 for the channel's own name
  */
-record LapColumn(Channel channel, double factor, boolean pressure) {
-  private static final double MPH = 1609.344 / 3600;
-  private static final double KNOT = 1852 / 3600.0;
-  private static final double FOOT = 0.3048;
-  private static final double G0 = 9.80665;
-
-  private record Known(Channel channel, List<String> names) {}
-
-  /** Names by which loggers call a channel; lower case, words apart by one blank. */
-  private static final List<Known> KNOWN =
-      List.of(
-          new Known(null, List.of("time", "t", "elapsed time", "timestamp", "session time")),
-          new Known(Channel.LAP, List.of("lap", "lap number", "lap no", "laps")),
-          new Known(Channel.DISTANCE, List.of("distance", "lap distance", "dist", "odometer lap")),
-          new Known(Channel.LATITUDE, List.of("lat", "latitude", "gps latitude", "gps lat")),
-          new Known(
-              Channel.LONGITUDE,
-              List.of("lon", "lng", "long", "longitude", "gps longitude", "gps lon")),
-          new Known(Channel.ALTITUDE, List.of("alt", "altitude", "elevation", "height")),
-          new Known(Channel.X, List.of("x", "pos x", "east")),
-          new Known(Channel.Y, List.of("y", "pos y", "north")),
-          new Known(
-              Channel.SPEED,
-              List.of("speed", "gps speed", "vehicle speed", "velocity", "ground speed")),
-          new Known(
-              Channel.BRAKE,
-              List.of("brake", "brake pressure", "brake pos", "brake position", "front brake")),
-          new Known(
-              Channel.THROTTLE,
-              List.of("throttle", "throttle pos", "throttle position", "tps", "pedal position")),
-          new Known(Channel.STEER, List.of("steer", "steering", "steering angle", "steer angle")),
-          new Known(Channel.GEAR, List.of("gear", "gear position")),
-          new Known(Channel.RPM, List.of("rpm", "engine speed", "engine rpm")),
-          new Known(Channel.LATERAL_G, List.of("lat g", "lateral g", "g lat", "lateral acc")),
-          new Known(
-              Channel.LONGITUDINAL_G,
-              List.of("long g", "longitudinal g", "g long", "inline g", "longitudinal acc")),
-          new Known(Channel.YAW_RATE, List.of("yaw rate", "gyro")),
-          new Known(Channel.CLUTCH, List.of("clutch", "clutch pos")));
-
-  private static final List<String> PRESSURES = List.of("bar", "kpa", "psi");
-
-  private static final Map<String, Double> FACTORS =
-      Map.ofEntries(
-          Map.entry("s", 1.0),
-          Map.entry("ms", 0.001),
-          Map.entry("m", 1.0),
-          Map.entry("km", 1000.0),
-          Map.entry("ft", FOOT),
-          Map.entry("mps", 1.0),
-          Map.entry("m/s", 1.0),
-          Map.entry("kmh", 1 / 3.6),
-          Map.entry("km/h", 1 / 3.6),
-          Map.entry("kph", 1 / 3.6),
-          Map.entry("mph", MPH),
-          Map.entry("kn", KNOT),
-          Map.entry("knots", KNOT),
-          Map.entry("pct", 1.0),
-          Map.entry("%", 1.0),
-          Map.entry("bar", 1.0),
-          Map.entry("kpa", 0.01),
-          Map.entry("psi", 0.0689476),
-          Map.entry("deg", 1.0),
-          Map.entry("°", 1.0),
-          Map.entry("g", 1.0),
-          Map.entry("m/s2", 1 / G0),
-          Map.entry("mps2", 1 / G0),
-          Map.entry("m/s²", 1 / G0),
-          Map.entry("dps", 1.0),
-          Map.entry("deg/s", 1.0),
-          Map.entry("rpm", 1.0),
-          Map.entry("1/min", 1.0));
-
-  boolean isTime() {
-    return channel == null;
-  }
-
-  /** The column that it can be mapped to, in the unit that the file has. */
-  String name() {
-    return CANONICAL.stream()
-        .filter(name -> of(name, "").filter(this::equals).isPresent())
-        .findFirst()
-        .orElseGet(() -> isTime() ? "time_s" : channel.column());
-  }
-
-  /**
-   * A column by its name in the lap format, as {@code speed_kmh}.
-   *
-   * @param name with its unit where the format has one
-   */
-  static Optional<LapColumn> canonical(String name) {
-    return CANONICAL.contains(name) ? of(name, "") : Optional.empty();
-  }
-
+record LapColumn(
+    @Nullable Channel channel, double factor, boolean pressure, String unit, int rank) {
   /** Columns of the lap format, with the units that a quantity may be in. */
   static final List<String> CANONICAL =
       List.of(
@@ -141,6 +51,32 @@ record LapColumn(Channel channel, double factor, boolean pressure) {
           "yaw_rate_dps",
           "clutch_pct");
 
+  boolean isTime() {
+    return channel == null;
+  }
+
+  /** Whether two columns hold the same in the same unit. */
+  boolean isLike(LapColumn other) {
+    return channel == other.channel && factor == other.factor && pressure == other.pressure;
+  }
+
+  /** The column that it can be mapped to, in the unit that the file has. */
+  String name() {
+    return CANONICAL.stream()
+        .filter(name -> of(name, "").filter(this::isLike).isPresent())
+        .findFirst()
+        .orElseGet(() -> isTime() ? "time_s" : channel.column());
+  }
+
+  /**
+   * A column by its name in the lap format, as {@code speed_kmh}.
+   *
+   * @param name with its unit where the format has one
+   */
+  static Optional<LapColumn> canonical(String name) {
+    return CANONICAL.contains(name) ? of(name, "") : Optional.empty();
+  }
+
   /**
    * What a header says.
    *
@@ -148,33 +84,43 @@ record LapColumn(Channel channel, double factor, boolean pressure) {
    * @param unit from a row of units below it, or empty
    */
   static Optional<LapColumn> of(String header, String unit) {
-    String name = header.strip().toLowerCase(Locale.ROOT);
-    String given = unit.strip().toLowerCase(Locale.ROOT);
+    String name = header.strip();
+    String given = unit.strip();
     int bracket = openingBracket(name);
     if (bracket >= 0) {
       given = name.substring(bracket + 1, name.length() - 1).strip();
       name = name.substring(0, bracket).strip();
-    } else if (name.contains("_")
-        && FACTORS.containsKey(name.substring(name.lastIndexOf('_') + 1))) {
-      String last = name.substring(name.lastIndexOf('_') + 1);
-      given = given.isEmpty() ? last : given;
-      // "lat_g" is a name of its own and no latitude in g.
-      if (known(words(name)).isEmpty()) {
-        name = name.substring(0, name.lastIndexOf('_'));
+    } else {
+      String last = lastWord(name);
+      if (Units.isKnown(last)) {
+        given = given.isEmpty() ? last : given;
+        // "lat_g" is a name of its own and no latitude in g.
+        boolean own =
+            HeaderWords.of(HeaderWords.plain(name)).filter(m -> m.rank() == 0).isPresent();
+        name = own ? name : name.substring(0, name.length() - last.length() - 1);
       }
     }
-    double factor = FACTORS.getOrDefault(given, 1.0);
-    String unitOf = given;
-    boolean speedUnitMissing = given.isEmpty();
-    return known(words(name))
-        .map(
-            k ->
-                new LapColumn(
-                    k.channel(),
-                    // A speed without a unit is most often in km/h; the check against the way
-                    // that was covered puts it right where it is not.
-                    k.channel() == Channel.SPEED && speedUnitMissing ? 1 / 3.6 : factor,
-                    k.channel() == Channel.BRAKE && PRESSURES.contains(unitOf)));
+    String in = given;
+    return HeaderWords.of(HeaderWords.plain(name)).map(meaning -> column(meaning, in));
+  }
+
+  private static LapColumn column(HeaderWords.Meaning meaning, String unit) {
+    double factor = Units.factor(unit);
+    boolean speed = meaning.channel() == Channel.SPEED;
+    return new LapColumn(
+        meaning.channel(),
+        // A speed without a unit is most often in km/h; the check against the way that was
+        // covered puts it right where it is not.
+        Double.isNaN(factor) ? speed ? 1 / 3.6 : 1 : factor,
+        meaning.channel() == Channel.BRAKE && Units.isPressure(unit),
+        Double.isNaN(factor) ? "" : unit.toLowerCase(Locale.ROOT),
+        meaning.rank());
+  }
+
+  /** What follows the last underscore or blank; empty without one. */
+  private static String lastWord(String name) {
+    int at = Math.max(name.lastIndexOf('_'), name.lastIndexOf(' '));
+    return at <= 0 ? "" : name.substring(at + 1);
   }
 
   /** Where the unit of a name like "Speed (km/h)" begins; -1 where it ends on no bracket. */
@@ -185,19 +131,5 @@ record LapColumn(Channel channel, double factor, boolean pressure) {
     int round = name.indexOf('(');
     int square = name.indexOf('[');
     return round < 0 || square < 0 ? Math.max(round, square) : Math.min(round, square);
-  }
-
-  private static String words(String name) {
-    return name.replace('_', ' ').replaceAll("\\s+", " ").strip();
-  }
-
-  private static Optional<Known> known(String words) {
-    return KNOWN.stream().filter(k -> k.names().contains(words)).findFirst();
-  }
-
-  /** Whether a text is a unit of a row of units. */
-  static boolean isUnit(String text) {
-    String plain = text.strip().toLowerCase(Locale.ROOT).replaceAll("^[\\[(]|[\\])]$", "");
-    return plain.isEmpty() || FACTORS.containsKey(plain);
   }
 }

@@ -3,44 +3,53 @@ package marvek.formats;
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
-import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import marvek.core.laps.Channel;
 import marvek.core.laps.Recording;
 
 /**
- * Reads a lap CSV (RFC 4180): a header, an optional row of units, then a row a sample. Separators
- * may be commas, semicolons or tabs, decimals points or commas; a byte order mark is passed over.
+ * Reads a lap CSV (RFC 4180): rows of any kind, a header, rows of units, then a row a sample.
+ * Separators may be commas, semicolons, tabs or bars, decimals points or commas.
  */
 public final class LapCsv {
   private static final int LEAST_ROWS = 10;
 
-  /** Rows with a time that does not go on are dropped, if they are few. */
-  private static final double MOST_DROPPED = 0.05;
+  /** Eleven hours at a hundred samples a second. */
+  private static final int MOST_ROWS = 4_000_000;
 
-  private final byte[] bytes;
-  private final LapHead.Dialect dialect;
+  /** So few cells that are no numbers are slips of a logger; more of them are another thing. */
+  private static final double MOST_WORDS = 0.005;
+
+  private final CsvText text;
   private final Map<String, String> mapping;
+  private final long headerLine;
   private final List<String> corrections = new ArrayList<>();
   private LapHead head;
   private LapColumn[] columns;
   private double[][] values;
+  private Words[] words;
+  private boolean clockOfColons;
   private int rows;
-  private int dropped;
-  private long firstDropped;
 
-  private LapCsv(byte[] bytes, Map<String, String> mapping) {
-    this.bytes = bytes;
+  /** Cells of a column that are no numbers. */
+  private static final class Words {
+    private int count;
+    private long firstLine;
+    private String first = "";
+  }
+
+  private LapCsv(FileText text, Map<String, String> mapping, long headerLine) {
+    this.text = CsvText.of(text);
     this.mapping = mapping;
-    this.dialect = LapHead.Dialect.of(bytes);
+    this.headerLine = headerLine;
+    corrections.addAll(text.told());
   }
 
   /**
@@ -52,45 +61,39 @@ public final class LapCsv {
     return read(bytes, Map.of());
   }
 
+  /** Reads bytes in memory; see {@link #read(FileText, Map, long)}. */
+  public static LapFile read(byte[] bytes, Map<String, String> mapping) {
+    return read(FileText.of(bytes), mapping, 0);
+  }
+
   /**
    * Reads a file.
    *
    * @param mapping column of the lap format by header, for those whose names do not say it; an
    *     empty text leaves a column out
+   * @param headerLine line of the row of headers; 0 to find it
    * @throws BadFileException with line and column
    */
-  public static LapFile read(byte[] bytes, Map<String, String> mapping) {
-    LapHead.refuseBinary(bytes);
-    return new LapCsv(bytes, mapping).read();
-  }
-
-  static CsvReader<CsvRecord> reader(byte[] bytes, LapHead.Dialect dialect) {
-    return CsvReader.builder()
-        .fieldSeparator(dialect.separator())
-        .detectBomHeader(true)
-        .skipEmptyLines(true)
-        .allowMissingFields(true)
-        .allowExtraFields(true)
-        .build(
-            CsvBounds.records(),
-            new InputStreamReader(new ByteArrayInputStream(bytes), StandardCharsets.UTF_8));
+  public static LapFile read(FileText text, Map<String, String> mapping, long headerLine) {
+    return new LapCsv(text, mapping, headerLine).read();
   }
 
   private LapFile read() {
-    try (CsvReader<CsvRecord> reader = reader(bytes, dialect)) {
-      List<String> header = null;
+    head = LapHead.of(text, mapping, headerLine).checked();
+    columns = head.columns();
+    values = new double[columns.length][];
+    words = new Words[columns.length];
+    for (int c = 0; c < columns.length; c++) {
+      values[c] = columns[c] == null ? null : new double[1024];
+      words[c] = new Words();
+    }
+    if (head.line() > 1) {
+      corrections.add(
+          "The row of headers is line " + head.line() + ": what is above it is passed over.");
+    }
+    try (CsvReader<CsvRecord> reader = text.reader()) {
       for (CsvRecord record : reader) {
-        if (header == null) {
-          header = LapHead.names(record.getFields(), record.getStartingLineNumber());
-        } else if (columns == null) {
-          boolean units = LapHead.isUnits(record.getFields());
-          head = LapHead.of(header, units ? record.getFields() : List.of(), mapping).checked();
-          columns = head.columns();
-          values = new double[columns.length][1024];
-          if (!units) {
-            row(record);
-          }
-        } else {
+        if (record.getStartingLineNumber() >= head.samplesFrom() && !head.isRepeatedBy(record)) {
           row(record);
         }
       }
@@ -103,43 +106,67 @@ public final class LapCsv {
   }
 
   private void row(CsvRecord record) {
-    if (rows == values[0].length) {
-      for (int c = 0; c < values.length; c++) {
-        values[c] = Arrays.copyOf(values[c], rows * 2);
-      }
+    if (rows == MOST_ROWS) {
+      throw BadFileException.atLine(
+          record.getStartingLineNumber(),
+          null,
+          "more than " + MOST_ROWS + " samples: bring in one session at a time.");
     }
     for (int c = 0; c < columns.length; c++) {
       if (columns[c] != null) {
-        String text = c < record.getFieldCount() ? record.getField(c) : "";
-        double value = number(text, record, c);
-        values[c][rows] = value * columns[c].factor();
-        if (columns[c].isTime() && !goesOn(value * columns[c].factor(), c)) {
-          dropped++;
-          firstDropped = firstDropped == 0 ? record.getStartingLineNumber() : firstDropped;
-          return;
+        if (rows == values[c].length) {
+          values[c] = Arrays.copyOf(values[c], rows + Math.max(rows / 2, 1024));
         }
+        values[c][rows] = number(CsvText.cell(record, c), record, c) * columns[c].factor();
       }
     }
     rows++;
   }
 
-  private boolean goesOn(double time, int c) {
-    return !Double.isNaN(time) && (rows == 0 || time > values[c][rows - 1]);
-  }
-
-  private double number(String raw, CsvRecord record, int c) {
+  private double number(String cell, CsvRecord record, int c) {
     try {
-      return LapNumber.of(raw, dialect.decimalComma() ? ',' : '.');
+      return CellNumber.of(cell, text.point());
     } catch (NumberFormatException e) {
-      String text = raw.strip();
-      String shown = text.length() > 40 ? text.substring(0, 40) + "…" : text;
-      throw BadFileException.atLine(
-          record.getStartingLineNumber(), columns[c].name(), "\"" + shown + "\" is no number.");
+      double other = otherForm(cell, columns[c]);
+      if (Double.isNaN(other)) {
+        Words no = words[c];
+        no.count++;
+        if (no.count == 1) {
+          no.firstLine = record.getStartingLineNumber();
+          no.first = CsvText.shown(cell, 40);
+        }
+      }
+      return other;
     }
   }
 
+  /** A cell that is a time, an angle or a gear, in the unit that the column's factor is for. */
+  private double otherForm(String cell, LapColumn column) {
+    if (column.isTime()) {
+      double time = ClockCell.of(cell);
+      clockOfColons |= !Double.isNaN(time);
+      return time / column.factor();
+    }
+    return switch (column.channel()) {
+      case LATITUDE, LONGITUDE -> AngleCell.of(cell);
+      case GEAR -> gear(cell.strip().toUpperCase(Locale.ROOT));
+      default -> Double.NaN;
+    };
+  }
+
+  private static double gear(String cell) {
+    return switch (cell) {
+      case "N" -> 0;
+      case "R" -> -1;
+      default ->
+          cell.matches("\\d(ST|ND|RD|TH)|[GD]\\d")
+              ? cell.replaceAll("\\D", "").charAt(0) - '0'
+              : Double.NaN;
+    };
+  }
+
   private LapFile file() {
-    if (columns == null || rows < LEAST_ROWS) {
+    if (rows < LEAST_ROWS) {
       throw BadFileException.whole(
           "The file has "
               + rows
@@ -147,35 +174,103 @@ public final class LapCsv {
               + LEAST_ROWS
               + " are needed. Was the header alone exported?");
     }
-    if (dropped > MOST_DROPPED * (rows + dropped)) {
-      throw BadFileException.atLine(
-          firstDropped,
-          "time",
-          "the time does not go on here, nor in "
-              + (dropped - 1)
-              + " other rows: export the laps in the order they were driven.");
+    for (int c = 0; c < columns.length; c++) {
+      checkWords(c);
     }
-    if (dropped > 0) {
-      corrections.add(
-          dropped
-              + " rows whose time does not go on were left out, the first in line "
-              + firstDropped
-              + ".");
-    }
-    double[] time = null;
+    LapClock.Running clock = clock();
     Map<Channel, double[]> channels = new EnumMap<>(Channel.class);
     for (int c = 0; c < columns.length; c++) {
-      if (columns[c] != null) {
-        double[] column = Arrays.copyOf(values[c], rows);
-        if (columns[c].isTime()) {
-          time = column;
-        } else {
-          channels.put(columns[c].channel(), column);
-          LapPedals.check(columns[c], column, corrections);
-        }
+      if (columns[c] != null && !columns[c].isTime()) {
+        channels.put(columns[c].channel(), compact(values[c], clock));
+        values[c] = null;
       }
     }
-    LapSpeeds.check(time, channels, corrections);
-    return new LapFile(new Recording(time, channels), head.used(), head.unknown(), corrections);
+    Recording recording =
+        new Recording(clock.timeS(), checked(clock.timeS(), channels), clock.breaks());
+    return new LapFile(recording, head.used(), head.unknown(), corrections);
+  }
+
+  private Map<Channel, double[]> checked(double[] time, Map<Channel, double[]> channels) {
+    for (LapColumn column : columns) {
+      if (column != null && !column.isTime()) {
+        LapPedals.check(column, channels.get(column.channel()), corrections);
+      }
+    }
+    if (channels.containsKey(Channel.SPEED)) {
+      LapSpeeds.check(time, channels, head.samplesFrom(), corrections);
+    }
+    return channels;
+  }
+
+  private LapClock.Running clock() {
+    int at = 0;
+    while (columns[at] == null || !columns[at].isTime()) {
+      at++;
+    }
+    double[] raw = Arrays.copyOf(values[at], rows);
+    LapClock.Running clock = LapClock.of(raw, clockOfColons);
+    if (clock.isHopeless()) {
+      throw BadFileException.atLine(
+          head.samplesFrom() + Math.max(0, clock.firstDropped()),
+          head.header().get(at),
+          "the time does not go on here, nor in "
+              + (clock.dropped() - 1)
+              + " other rows: export the laps in the order they were driven.");
+    }
+    corrections.addAll(clock.told());
+    if (clock.dropped() > 0) {
+      corrections.add(
+          clock.dropped()
+              + " rows whose time does not go on were left out, the first in line "
+              + (head.samplesFrom() + clock.firstDropped())
+              + ".");
+    }
+    return clock;
+  }
+
+  /** A column of words is none of numbers: refused where the lap needs it, else left out. */
+  private void checkWords(int c) {
+    Words no = words[c];
+    if (columns[c] == null || no.count == 0) {
+      return;
+    }
+    boolean few = no.count <= MOST_WORDS * rows;
+    boolean needed =
+        columns[c].isTime()
+            || switch (columns[c].channel()) {
+              case SPEED, LATITUDE, LONGITUDE, X, Y, DISTANCE -> true;
+              default -> false;
+            };
+    if (!few && needed) {
+      throw BadFileException.atLine(
+          no.firstLine, columns[c].name(), "\"" + no.first + "\" is no number.");
+    }
+    corrections.add(
+        String.format(
+            Locale.ROOT,
+            few
+                ? "%d cells of \"%s\" are no numbers (line %d: \"%s\"): taken as missing."
+                : "%d cells of \"%s\" are no numbers (line %d: \"%s\"): the column is left out.",
+            no.count,
+            head.header().get(c),
+            no.firstLine,
+            no.first));
+    if (!few) {
+      columns[c] = null;
+      values[c] = null;
+    }
+  }
+
+  private static double[] compact(double[] all, LapClock.Running clock) {
+    int n = clock.timeS().length;
+    if (clock.dropped() == 0) {
+      return Arrays.copyOf(all, n);
+    }
+    double[] kept = new double[n];
+    int k = 0;
+    for (int i = clock.kept().nextSetBit(0); i >= 0; i = clock.kept().nextSetBit(i + 1)) {
+      kept[k++] = all[i];
+    }
+    return kept;
   }
 }

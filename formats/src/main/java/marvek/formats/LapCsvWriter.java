@@ -13,8 +13,19 @@ public final class LapCsvWriter {
 
   /** The file's bytes; what a sample has not stays empty. */
   public static byte[] write(Recording recording) {
+    return write(recording, List.of());
+  }
+
+  /**
+   * The same below lines of another kind.
+   *
+   * @param above as they stand in the file, without their ends
+   */
+  public static byte[] write(Recording recording, List<String> above) {
     List<Channel> channels = new ArrayList<>();
-    StringBuilder text = new StringBuilder("time_s");
+    StringBuilder text = new StringBuilder();
+    above.forEach(line -> text.append(line).append("\r\n"));
+    text.append("time_s");
     for (Channel channel : Channel.values()) {
       if (recording.has(channel)) {
         channels.add(channel);

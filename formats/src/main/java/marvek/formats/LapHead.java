@@ -1,6 +1,6 @@
 package marvek.formats;
 
-import java.nio.charset.StandardCharsets;
+import de.siegmar.fastcsv.reader.CsvRecord;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -8,144 +8,184 @@ import java.util.Map;
 import marvek.core.laps.Channel;
 
 /**
- * What the beginning of a lap file says: how its columns are parted, and what each of them holds.
+ * What the beginning of a lap file says: where its row of headers stands below whatever stands
+ * above it, and what each of its columns holds.
  *
+ * @param line of the row of headers, counted from 1
+ * @param samplesFrom line of the first row of samples
  * @param columns null where a column means nothing
  */
-record LapHead(List<String> header, LapColumn[] columns) {
-  private static final int MOST_COLUMNS = 400;
-  private static final int HEAD_BYTES = 64 * 1024;
+record LapHead(List<String> header, LapColumn[] columns, long line, long samplesFrom) {
+  /** So many rows are looked at for the headers: what loggers write above them is shorter. */
+  private static final int ROWS = 120;
+
+  /** Rows of units or of sources between headers and samples. */
+  private static final int MOST_BETWEEN = 4;
 
   /** What a column is mapped to that is not to be taken. */
   private static final String NOTHING = "";
 
-  private static final int LONGEST_HEADER = 200;
-
-  /** How a file parts its columns and its decimals. */
-  record Dialect(char separator, boolean decimalComma) {
-    static Dialect of(byte[] bytes) {
-      int seen = Math.min(bytes.length, HEAD_BYTES);
-      String head = new String(bytes, 0, seen, StandardCharsets.UTF_8);
-      String first = head.lines().filter(line -> !line.isBlank()).findFirst().orElse("");
-      char best = ',';
-      for (char candidate : new char[] {';', '\t'}) {
-        if (count(first, candidate) > count(first, best)) {
-          best = candidate;
-        }
-      }
-      boolean comma =
-          best != ',' && head.lines().skip(1).limit(5).anyMatch(l -> l.matches(".*\\d,\\d.*"));
-      return new Dialect(best, comma);
-    }
-
-    private static long count(String text, char c) {
-      return text.chars().filter(x -> x == c).count();
-    }
-  }
-
-  /** Refuses what is no text. */
-  static void refuseBinary(byte[] bytes) {
-    if (bytes.length == 0) {
-      throw BadFileException.whole("The file is empty: a header and samples are expected.");
-    }
-    for (int i = 0; i < Math.min(bytes.length, HEAD_BYTES); i++) {
-      if (bytes[i] == 0) {
-        throw BadFileException.whole(
-            "This is a binary file, not text. Export the laps as CSV and bring that in.");
-      }
-    }
-  }
-
-  /** Names of a header row, cleaned of what is not seen. */
-  static List<String> names(List<String> fields, long line) {
-    if (fields.size() > MOST_COLUMNS) {
-      throw BadFileException.atLine(
-          line,
-          null,
-          fields.size()
-              + " columns; at most "
-              + MOST_COLUMNS
-              + " are read. Export only the channels that are needed.");
-    }
-    return fields.stream().map(f -> named(f.replace("\uFEFF", "").strip(), line)).toList();
-  }
-
-  private static String named(String header, long line) {
-    if (header.length() > LONGEST_HEADER) {
-      throw BadFileException.atLine(
-          line,
-          null,
-          "a header of "
-              + header.length()
-              + " characters; at most "
-              + LONGEST_HEADER
-              + " are read. Is this the row of headers?");
-    }
-    return header;
-  }
-
-  /** Whether a row is one of units. */
-  static boolean isUnits(List<String> fields) {
-    return fields.stream().allMatch(LapColumn::isUnit);
-  }
-
   /**
-   * What the columns hold: as they are mapped, or else as their names say.
+   * Finds the row of headers.
    *
-   * @param units a row of units, or empty
    * @param mapping column of the lap format by header; an empty text leaves a column out
-   * @throws BadFileException if a header is mapped to what is no column of the format
+   * @param headerLine where somebody points at; 0 to find it
+   * @throws BadFileException if there is none at that line, or a header is mapped to nothing known
    */
-  static LapHead of(List<String> header, List<String> units, Map<String, String> mapping) {
+  static LapHead of(CsvText text, Map<String, String> mapping, long headerLine) {
+    List<CsvRecord> rows = text.first(ROWS);
+    if (rows.isEmpty()) {
+      throw BadFileException.whole("The file has 0 samples: a header and rows are expected.");
+    }
+    int at = headerLine > 0 ? pointed(rows, headerLine) : found(rows, mapping, text.point());
+    List<String> header = CsvText.names(rows.get(at));
+    int next = at + 1;
+    List<String> units = List.of();
+    while (next < rows.size()
+        && next - at <= MOST_BETWEEN
+        && numbers(rows.get(next), text.point()) == 0
+        && isAside(rows.get(next))) {
+      units =
+          units.isEmpty() && rows.get(next).getFields().stream().anyMatch(Units::isKnown)
+              ? rows.get(next).getFields()
+              : units;
+      next++;
+    }
+    long line = rows.get(at).getStartingLineNumber();
+    long samples = next < rows.size() ? rows.get(next).getStartingLineNumber() : Long.MAX_VALUE;
+    return new LapHead(header, columns(header, units, mapping, line), line, samples);
+  }
+
+  private static int pointed(List<CsvRecord> rows, long line) {
+    for (int r = 0; r < rows.size(); r++) {
+      if (rows.get(r).getStartingLineNumber() == line) {
+        return r;
+      }
+    }
+    throw BadFileException.atLine(
+        line, null, "no row of headers can stand here: point at a row that is not empty.");
+  }
+
+  /** The row with the most names that are known; without one the last before the numbers begin. */
+  private static int found(List<CsvRecord> rows, Map<String, String> mapping, char point) {
+    int best = -1;
+    long most = 1;
+    for (int r = 0; r < rows.size(); r++) {
+      List<String> fields = rows.get(r).getFields();
+      boolean words = numbers(rows.get(r), point) * 3 < fields.size();
+      long known =
+          fields.stream()
+              .map(String::strip)
+              .filter(f -> mapping.containsKey(f) || LapColumn.of(clean(f), "").isPresent())
+              .count();
+      if (words && fields.size() > 1 && known > most) {
+        most = known;
+        best = r;
+      }
+    }
+    if (best >= 0) {
+      return best;
+    }
+    for (int r = 0; r + 1 < rows.size(); r++) {
+      int fields = rows.get(r + 1).getFieldCount();
+      boolean samples = fields > 1 && numbers(rows.get(r + 1), point) * 2 > fields;
+      boolean alike = rows.get(r).getFieldCount() == fields;
+      if (samples && alike && numbers(rows.get(r), point) == 0) {
+        return r;
+      }
+    }
+    if (numbers(rows.get(0), point) * 2 > rows.get(0).getFieldCount()) {
+      throw BadFileException.atLine(
+          1,
+          null,
+          "the file begins with numbers and has no row of headers: write one above them, as"
+              + " time_s,lat_deg,lon_deg,speed_kmh.");
+    }
+    return 0;
+  }
+
+  private static String clean(String field) {
+    return field.length() > 200 ? "" : field.replace("\uFEFF", "").replaceFirst("^#\\s*", "");
+  }
+
+  /** Whether a row below the headers says something about the columns and is no sample. */
+  private static boolean isAside(CsvRecord row) {
+    return row.getFields().stream().anyMatch(f -> !f.isBlank() && !ClockCell.isTime(f));
+  }
+
+  private static long numbers(CsvRecord row, char point) {
+    return row.getFields().stream().filter(f -> isNumber(f, point)).count();
+  }
+
+  private static boolean isNumber(String field, char point) {
+    try {
+      return !Double.isNaN(CellNumber.of(field, point)) || ClockCell.isTime(field);
+    } catch (NumberFormatException e) {
+      return ClockCell.isTime(field) || AngleCell.isAngle(field);
+    }
+  }
+
+  private static LapColumn[] columns(
+      List<String> header, List<String> units, Map<String, String> mapping, long line) {
     LapColumn[] columns = new LapColumn[header.size()];
     for (int c = 0; c < columns.length; c++) {
       String name = header.get(c);
-      if (!mapping.containsKey(name)) {
-        continue;
-      }
-      String to = mapping.get(name);
+      String to = mapping.getOrDefault(name, NOTHING);
       if (!NOTHING.equals(to)) {
         columns[c] =
             LapColumn.canonical(to)
                 .orElseThrow(
                     () ->
                         BadFileException.atLine(
-                            1, name, "is mapped to " + to + ", which is no column of laps."));
+                            line, name, "is mapped to " + to + ", which is no column of laps."));
       }
     }
     for (int c = 0; c < columns.length; c++) {
-      String unit = c < units.size() ? units.get(c).replaceAll("[\\[\\]()]", "") : "";
-      LapColumn known = LapColumn.of(header.get(c), unit).orElse(null);
-      if (columns[c] == null && !mapping.containsKey(header.get(c)) && !has(columns, known)) {
+      String unit = c < units.size() ? units.get(c) : "";
+      LapColumn known = LapColumn.of(clean(header.get(c)), unit).orElse(null);
+      if (known == null || columns[c] != null || mapping.containsKey(header.get(c))) {
+        continue;
+      }
+      int other = indexOf(columns, known.channel());
+      boolean better =
+          other >= 0
+              && !mapping.containsKey(header.get(other))
+              && known.rank() < columns[other].rank();
+      if (better) {
+        columns[other] = null;
+      }
+      if (better || other < 0) {
         columns[c] = known;
       }
     }
-    return new LapHead(header, columns);
+    return columns;
   }
 
-  private static boolean has(LapColumn[] columns, LapColumn wanted) {
-    return wanted != null
-        && Arrays.stream(columns).anyMatch(c -> c != null && c.channel() == wanted.channel());
+  private static int indexOf(LapColumn[] columns, Channel channel) {
+    for (int c = 0; c < columns.length; c++) {
+      if (columns[c] != null && columns[c].channel() == channel) {
+        return c;
+      }
+    }
+    return -1;
   }
 
   private boolean has(Channel channel) {
-    return has(columns, new LapColumn(channel, 1, false));
+    return indexOf(columns, channel) >= 0;
   }
 
   /** What a file needs and does not have, in words; empty where it can be read. */
   List<String> missing() {
     List<String> missing = new ArrayList<>();
-    if (!has((Channel) null)) {
+    if (!has(null)) {
       missing.add("no column of times is known");
     }
-    if (!has(Channel.SPEED)) {
+    boolean position =
+        has(Channel.LATITUDE) && has(Channel.LONGITUDE) || has(Channel.X) && has(Channel.Y);
+    if (!has(Channel.SPEED) && !position) {
       missing.add("no column of speeds is known");
     }
-    boolean placed =
-        has(Channel.DISTANCE)
-            || has(Channel.LATITUDE) && has(Channel.LONGITUDE)
-            || has(Channel.X) && has(Channel.Y);
-    if (!placed) {
+    if (!has(Channel.DISTANCE) && !position) {
       missing.add(
           "neither a position (lat_deg and lon_deg, or x_m and y_m) nor a distance_m is known");
     }
@@ -156,7 +196,7 @@ record LapHead(List<String> header, LapColumn[] columns) {
   LapHead checked() {
     for (String words : missing()) {
       throw BadFileException.atLine(
-          1, null, words + "; found " + String.join(", ", header) + ". Say which column it is.");
+          line, null, words + "; found " + String.join(", ", header) + ". Say which column it is.");
     }
     return this;
   }
@@ -169,6 +209,14 @@ record LapHead(List<String> header, LapColumn[] columns) {
     return named(false);
   }
 
+  /** Whether a row is that of the headers once more, as files that were joined have it. */
+  boolean isRepeatedBy(CsvRecord record) {
+    return record.getFieldCount() == header.size()
+        && !header.get(0).isEmpty()
+        && record.getField(0).strip().equals(header.get(0))
+        && record.getFields().stream().map(String::strip).toList().equals(header);
+  }
+
   private List<String> named(boolean taken) {
     List<String> names = new ArrayList<>();
     for (int c = 0; c < columns.length; c++) {
@@ -177,5 +225,10 @@ record LapHead(List<String> header, LapColumn[] columns) {
       }
     }
     return names;
+  }
+
+  @Override
+  public String toString() {
+    return "headers in line " + line + ": " + Arrays.toString(columns);
   }
 }

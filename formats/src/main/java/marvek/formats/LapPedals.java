@@ -5,12 +5,15 @@ import java.util.List;
 import java.util.Locale;
 import marvek.core.laps.Channel;
 
-/** Brings pedals to per cent: from a pressure, or from shares of one. */
+/** Brings pedals to per cent: from a pressure, from shares of one, from counts of a sensor. */
 final class LapPedals {
   /** A single knock on the sensor is not its full scale. */
   private static final double HARDEST_SHARE = 0.999;
 
   private static final double LEAST_BAR = 2;
+
+  /** More than this is no per cent, a sensor a little out of scale allowed for. */
+  private static final double MOST_PCT = 130;
 
   private LapPedals() {}
 
@@ -34,7 +37,23 @@ final class LapPedals {
     } else if (most > 0 && most <= 1.001) {
       scale(values, 100);
       corrections.add(name + " runs from 0 to 1 and not to 100: put right.");
+      if (column.channel() == Channel.BRAKE && isSwitch(values)) {
+        corrections.add(
+            "The brake is a switch: it tells where the brakes were used, and not how hard.");
+      }
+    } else if (most > MOST_PCT) {
+      scale(values, 100 / most);
+      corrections.add(
+          String.format(
+              Locale.ROOT,
+              "%s is no share of full scale: the most in this file, %.0f, is taken as 100 %%.",
+              name,
+              most));
     }
+  }
+
+  private static boolean isSwitch(double[] values) {
+    return Arrays.stream(values).allMatch(v -> Double.isNaN(v) || v == 0 || v == 100);
   }
 
   private static double hardest(double[] values) {

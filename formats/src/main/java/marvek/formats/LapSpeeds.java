@@ -1,92 +1,121 @@
 package marvek.formats;
 
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import marvek.core.laps.Channel;
 
-/** Fills gaps of a speed and puts its unit right by the way that was covered. */
+/** Puts the unit of a speed right by the way that was covered. */
 final class LapSpeeds {
   /** Units that a speed may be in instead, as factors on the value. */
   private static final Map<String, Double> MISTAKEN =
       Map.of(
-          "in m/s and not km/h", 3.6,
-          "in km/h and not m/s", 1 / 3.6,
-          "in mph and not km/h", 1.609344,
-          "in km/h and not mph", 1 / 1.609344,
-          "a tenth of what it should be", 10.0,
-          "ten times what it should be", 0.1);
+          "in m/s and not km/h",
+          3.6,
+          "in km/h and not m/s",
+          1 / 3.6,
+          "in mph and not km/h",
+          1.609344,
+          "in km/h and not mph",
+          1 / 1.609344,
+          "in knots and not km/h",
+          1.852,
+          "in km/h and not knots",
+          1 / 1.852,
+          "in mph and not m/s",
+          1.609344 / 3.6,
+          "in knots and not m/s",
+          1.852 / 3.6,
+          "a tenth of what it should be",
+          10.0,
+          "ten times what it should be",
+          0.1);
 
-  private static final double NEAR = 0.08;
+  private static final double NEAR = 0.06;
 
   /** Nothing on wheels goes faster round a circuit. */
   private static final double FASTEST_MPS = 130;
+
+  /** A few are slips of a sensor; more of them are another unit. */
+  private static final double MOST_IMPOSSIBLE = 0.005;
 
   private LapSpeeds() {}
 
   /**
    * @throws BadFileException if the speed cannot be that of a lap
    */
-  static void check(double[] time, Map<Channel, double[]> channels, List<String> corrections) {
+  static void check(
+      double[] time, Map<Channel, double[]> channels, long firstLine, List<String> corrections) {
     double[] speed = channels.get(Channel.SPEED);
-    fillGaps(speed, corrections);
     double covered = covered(time, channels);
     double byTheSpeed = integral(time, speed);
     if (byTheSpeed <= 0) {
       throw BadFileException.atLine(
-          2, Channel.SPEED.column(), "the speed is 0 all through: this is no driven lap.");
+          firstLine, Channel.SPEED.column(), "the speed is 0 all through: this is no driven lap.");
     }
     if (covered > 0) {
-      double ratio = covered / byTheSpeed;
-      MISTAKEN.forEach(
-          (words, factor) -> {
-            if (Math.abs(ratio / factor - 1) < NEAR) {
-              for (int i = 0; i < speed.length; i++) {
-                speed[i] *= factor;
-              }
-              corrections.add(
-                  "The speed is " + words + ", by the way that was covered: put right.");
-            }
-          });
+      otherUnit(covered / byTheSpeed)
+          .ifPresent(
+              unit -> {
+                for (int i = 0; i < speed.length; i++) {
+                  speed[i] *= unit.getValue();
+                }
+                corrections.add(
+                    "The speed is " + unit.getKey() + ", by the way that was covered: put right.");
+              });
     }
-    for (int i = 0; i < speed.length; i++) {
-      if (speed[i] > FASTEST_MPS || speed[i] < -1) {
-        throw BadFileException.atLine(
-            i + 2L,
-            Channel.SPEED.column(),
-            String.format(
-                Locale.ROOT,
-                "a speed of %.0f km/h cannot be: is its unit the one that the header says?",
-                3.6 * speed[i]));
-      }
-    }
+    withoutImpossible(speed, firstLine, corrections);
   }
 
-  private static void fillGaps(double[] speed, List<String> corrections) {
-    int filled = 0;
+  private static Optional<Map.Entry<String, Double>> otherUnit(double ratio) {
+    return MISTAKEN.entrySet().stream()
+        .filter(unit -> Math.abs(ratio / unit.getValue() - 1) < NEAR)
+        .min(Comparator.comparingDouble(unit -> Math.abs(ratio / unit.getValue() - 1)));
+  }
+
+  private static void withoutImpossible(double[] speed, long firstLine, List<String> corrections) {
+    int count = 0;
+    int first = -1;
     for (int i = 0; i < speed.length; i++) {
-      if (Double.isNaN(speed[i])) {
-        int next = i;
-        while (next < speed.length && Double.isNaN(speed[next])) {
-          next++;
-        }
-        double before = i > 0 ? speed[i - 1] : next < speed.length ? speed[next] : 0;
-        double after = next < speed.length ? speed[next] : before;
-        for (int k = i; k < next; k++) {
-          speed[k] = before + (after - before) * (k - i + 1) / (next - i + 1);
-          filled++;
-        }
+      if (speed[i] > FASTEST_MPS || speed[i] < -1) {
+        first = first < 0 ? i : first;
+        count++;
       }
     }
-    if (filled > 0) {
-      corrections.add(filled + " missing speeds were filled from their neighbours.");
+    if (count > MOST_IMPOSSIBLE * speed.length) {
+      throw BadFileException.atLine(
+          firstLine + first,
+          Channel.SPEED.column(),
+          String.format(
+              Locale.ROOT,
+              "a speed of %.0f km/h cannot be: is its unit the one that the header says?",
+              3.6 * speed[first]));
+    }
+    if (count > 0) {
+      corrections.add(
+          String.format(
+              Locale.ROOT,
+              "%d speeds that cannot be were left out, the first (%.0f km/h) in line %d.",
+              count,
+              3.6 * speed[first],
+              firstLine + first));
+      for (int i = first; i < speed.length; i++) {
+        speed[i] = speed[i] > FASTEST_MPS || speed[i] < -1 ? Double.NaN : speed[i];
+      }
     }
   }
 
   private static double integral(double[] time, double[] speed) {
     double sum = 0;
-    for (int i = 1; i < time.length; i++) {
-      sum += (time[i] - time[i - 1]) * (speed[i] + speed[i - 1]) / 2;
+    int last = -1;
+    for (int i = 0; i < time.length; i++) {
+      if (!Double.isNaN(speed[i])) {
+        sum += last < 0 ? 0 : (time[i] - time[last]) * (speed[i] + speed[last]) / 2;
+        last = i;
+      }
     }
     return sum;
   }
@@ -96,9 +125,10 @@ final class LapSpeeds {
     double[] distance = channels.get(Channel.DISTANCE);
     if (distance != null) {
       double sum = 0;
-      for (int i = 1; i < distance.length; i++) {
-        double step = distance[i] - distance[i - 1];
-        sum += step > 0 ? step : 0;
+      double last = Double.NaN;
+      for (double now : distance) {
+        sum += now > last ? now - last : 0;
+        last = Double.isNaN(now) ? last : now;
       }
       return sum;
     }
@@ -112,8 +142,14 @@ final class LapSpeeds {
       if (x == null || y == null) {
         return 0;
       }
+      double latitude =
+          Arrays.stream(y).filter(v -> v != 0 && !Double.isNaN(v)).findFirst().orElse(0);
+      if (Math.abs(latitude) > 90) {
+        // Degrees and minutes in one number: how far apart they are is not known yet.
+        return 0;
+      }
       scaleY = 111_200;
-      scaleX = scaleY * Math.cos(Math.toRadians(y[0]));
+      scaleX = scaleY * Math.cos(Math.toRadians(latitude));
     }
     return way(time, x, y, scaleX, scaleY);
   }
@@ -121,11 +157,11 @@ final class LapSpeeds {
   /** Once a second, so that the noise of positions adds no way and no bend is cut off. */
   private static double way(double[] time, double[] x, double[] y, double scaleX, double scaleY) {
     double sum = 0;
-    int last = 0;
-    for (int i = 1; i < x.length; i++) {
-      if (time[i] - time[last] >= 1) {
-        double step = Math.hypot((x[i] - x[last]) * scaleX, (y[i] - y[last]) * scaleY);
-        sum += Double.isNaN(step) ? 0 : step;
+    int last = -1;
+    for (int i = 0; i < x.length; i++) {
+      boolean known = !Double.isNaN(x[i]) && !Double.isNaN(y[i]);
+      if (known && (last < 0 || time[i] - time[last] >= 1)) {
+        sum += last < 0 ? 0 : Math.hypot((x[i] - x[last]) * scaleX, (y[i] - y[last]) * scaleY);
         last = i;
       }
     }

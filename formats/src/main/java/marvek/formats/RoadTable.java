@@ -62,16 +62,15 @@ public final class RoadTable {
    * @throws BadFileException with line and column
    */
   static RoadTable read(byte[] bytes, Map<String, String> mapping) {
-    LapHead.refuseBinary(bytes);
-    LapHead.Dialect dialect = LapHead.Dialect.of(bytes);
+    CsvText text = CsvText.of(FileText.of(bytes));
     RoadTable table = null;
-    try (CsvReader<CsvRecord> reader = LapCsv.reader(bytes, dialect)) {
+    try (CsvReader<CsvRecord> reader = text.reader()) {
       for (CsvRecord record : reader) {
         if (table == null) {
           table = headed(record, mapping);
           table.checkWhole();
-        } else if (!table.lines.isEmpty() || !LapHead.isUnits(record.getFields())) {
-          table.row(record, dialect.decimalComma() ? ',' : '.');
+        } else if (!table.lines.isEmpty() || !Units.isRow(record.getFields())) {
+          table.row(record, text.point());
         }
       }
     } catch (CsvParseException e) {
@@ -86,10 +85,9 @@ public final class RoadTable {
   }
 
   static Preview preview(byte[] bytes, Map<String, String> mapping, int shown) {
-    LapHead.refuseBinary(bytes);
     RoadTable table = null;
     List<CsvRecord> first = new ArrayList<>();
-    try (CsvReader<CsvRecord> reader = LapCsv.reader(bytes, LapHead.Dialect.of(bytes))) {
+    try (CsvReader<CsvRecord> reader = CsvText.of(FileText.of(bytes)).reader()) {
       for (CsvRecord record : reader) {
         if (table == null) {
           table = headed(record, mapping);
@@ -115,16 +113,12 @@ public final class RoadTable {
   }
 
   private Column column(int c, List<CsvRecord> rows) {
-    List<String> first =
-        rows.stream()
-            .map(row -> c < row.getFieldCount() ? row.getField(c).strip() : "")
-            .map(text -> text.length() > 24 ? text.substring(0, 24) + "…" : text)
-            .toList();
+    List<String> first = rows.stream().map(row -> CsvText.shown(CsvText.cell(row, c), 24)).toList();
     return new Column(header.get(c), columns[c] == null ? null : columns[c].name(), first);
   }
 
   private static RoadTable headed(CsvRecord record, Map<String, String> mapping) {
-    List<String> header = LapHead.names(record.getFields(), record.getStartingLineNumber());
+    List<String> header = CsvText.names(record);
     RoadColumn[] columns = new RoadColumn[header.size()];
     Set<RoadColumn.Quantity> taken = new HashSet<>();
     for (int c = 0; c < columns.length; c++) {
@@ -242,13 +236,14 @@ public final class RoadTable {
   }
 
   private double number(CsvRecord record, int c, char point) {
-    String text = c < record.getFieldCount() ? record.getField(c) : "";
+    String text = CsvText.cell(record, c);
     try {
-      return LapNumber.of(text, point);
+      return CellNumber.of(text, point);
     } catch (NumberFormatException e) {
-      String shown = text.length() > 40 ? text.substring(0, 40) + "…" : text;
       throw BadFileException.atLine(
-          record.getStartingLineNumber(), header.get(c), "\"" + shown.strip() + "\" is no number.");
+          record.getStartingLineNumber(),
+          header.get(c),
+          "\"" + CsvText.shown(text, 40) + "\" is no number.");
     }
   }
 

@@ -109,8 +109,7 @@ class LapsTest {
     say(first, 2, "{\"kind\": null}");
     assertThat(scripts.get(session + "/debrief").body().at("/laps/1/kind").asString())
         .isEqualTo("flying");
-    byte[] again =
-        scripts.download("/api/laps/" + taken.body().path("id").asString() + "/file.csv");
+    byte[] again = scripts.download("/api/laps/" + taken.body().path("id").asString() + "/file");
     assertThat(again).isEqualTo(file);
   }
 
@@ -237,7 +236,7 @@ class LapsTest {
         new String(simulated(1, 2), StandardCharsets.UTF_8)
             .replaceFirst("time_s,x_m,y_m,speed_mps", "Zeit,Ost,Nord,Fahrt");
     byte[] bytes = foreign.getBytes(StandardCharsets.UTF_8);
-    JsonNode seen = scripts.upload("/api/laps/preview", "f.csv", bytes).body();
+    JsonNode seen = scripts.upload(session + "/laps/preview", "f.csv", bytes).body();
     assertThat(seen.path("missing")).hasSize(3);
     assertThat(seen.at("/columns/0/first/1").asString()).isEqualTo("0.0100");
     String mapping =
@@ -245,7 +244,7 @@ class LapsTest {
     Scripts.Answer taken =
         scripts.upload(session + "/laps", "f.csv", bytes, java.util.Map.of("mapping", mapping));
     assertThat(taken.status().value()).as("%s", taken.body()).isEqualTo(201);
-    JsonNode again = scripts.upload("/api/laps/preview", "g.csv", bytes).body();
+    JsonNode again = scripts.upload(session + "/laps/preview", "g.csv", bytes).body();
     assertThat(again.path("remembered").asBoolean(false)).isTrue();
     assertThat(again.path("missing")).isEmpty();
     byte[] next = (foreign + "\n").getBytes(StandardCharsets.UTF_8);

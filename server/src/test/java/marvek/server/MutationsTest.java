@@ -267,7 +267,7 @@ class MutationsTest {
         new Upload("/api/cars/import", "a.car.json", Scripts.demo("teal-coupe.car.json")),
         new Upload("/api/books/import", "a.book.json", scripts.download(book + "/export")),
         new Upload(session + "/laps", "a.laps.csv", laps),
-        new Upload("/api/laps/preview", "a.laps.csv", laps));
+        new Upload(session + "/laps/preview", "a.laps.csv", laps));
   }
 
   /** Half a minute of a straight: enough to be read. */

@@ -127,10 +127,10 @@ class PutAwayTest {
 
     assertThat(putAway("file", file)).isEqualTo(204);
     assertThat(scripts.get(path + "/debrief").body().path("files").toString()).doesNotContain(file);
-    assertThat(scripts.get("/api/laps/" + file + "/file.csv").status().value()).isEqualTo(404);
+    assertThat(scripts.get("/api/laps/" + file + "/file").status().value()).isEqualTo(404);
     assertThat(awayOf("file", file).path("name").asString()).isEqualTo("mine.csv");
     assertThat(takeBack("file", file)).isEqualTo(204);
-    assertThat(scripts.download("/api/laps/" + file + "/file.csv")).isEqualTo(laps);
+    assertThat(scripts.download("/api/laps/" + file + "/file")).isEqualTo(laps);
 
     assertThat(putAway("session", session)).isEqualTo(204);
     assertThat(scripts.get(path).status().value()).isEqualTo(404);

@@ -132,6 +132,22 @@ public record Session(
     }
   }
 
+  /** The same session on another surface than it was planned for. */
+  public Session drivenOn(Conditions.Surface surface) {
+    return new Session(
+        event,
+        kind,
+        lengthMin,
+        laterHour,
+        purpose,
+        tyres,
+        conditions.withSurface(surface),
+        forecast,
+        setup,
+        openPoints,
+        result);
+  }
+
   /** Day and hour on the circuit's clocks. */
   public LocalDateTime startsAt() {
     return conditions.at();

@@ -7,8 +7,16 @@ import java.util.Arrays;
  * more the faster the car goes; the zero is therefore one for each range of speeds.
  */
 public final class BrakeZero {
-  /** More than this is no zero but a foot on both pedals. */
+  /** More than this is no zero but a foot on both pedals, unless it stands still. */
   private static final double LARGEST_PCT = 8;
+
+  /** A sensor's own zero wavers by no more; a foot does [%]. */
+  private static final double STANDS_STILL_PCT = 1.5;
+
+  /** Nobody brakes while the car gains so much [m/s²]. */
+  private static final double GAINS_MPS2 = 0.7;
+
+  private static final double SLOPE_S = 0.5;
 
   /** Of fewer samples a median is chance. */
   private static final int LEAST_SAMPLES = 20;
@@ -27,17 +35,18 @@ public final class BrakeZero {
   /** The zeros of a recording: medians at full throttle, 0 where it was never open so far. */
   public static BrakeZero of(Recording recording, Thresholds thresholds) {
     double[] zeros = new double[RANGES];
-    if (!recording.has(Channel.BRAKE) || !recording.has(Channel.THROTTLE)) {
+    if (!recording.has(Channel.BRAKE)) {
       return new BrakeZero(zeros);
     }
+    boolean[] unbraked = unbraked(recording, thresholds);
     int[] counts = new int[RANGES];
     for (int i = 0; i < recording.size(); i++) {
-      counts[range(recording.at(Channel.SPEED, i))] += counts(recording, thresholds, i) ? 1 : 0;
+      counts[range(recording.at(Channel.SPEED, i))] += unbraked[i] ? 1 : 0;
     }
     double[][] shown = new double[RANGES][];
     Arrays.setAll(shown, r -> new double[counts[r]]);
     for (int i = 0; i < recording.size(); i++) {
-      if (counts(recording, thresholds, i)) {
+      if (unbraked[i]) {
         int range = range(recording.at(Channel.SPEED, i));
         shown[range][--counts[range]] = recording.at(Channel.BRAKE, i);
       }
@@ -48,14 +57,31 @@ public final class BrakeZero {
     return new BrakeZero(filled(zeros));
   }
 
-  private static boolean counts(Recording recording, Thresholds thresholds, int i) {
-    return recording.at(Channel.THROTTLE, i) > thresholds.fullThrottlePct()
-        && !Double.isNaN(recording.at(Channel.BRAKE, i));
+  /** Where nobody brakes: at full throttle, or without one while the car gains speed. */
+  private static boolean[] unbraked(Recording recording, Thresholds thresholds) {
+    boolean[] unbraked = new boolean[recording.size()];
+    boolean pedal = recording.has(Channel.THROTTLE);
+    int before = 0;
+    for (int i = 0; i < unbraked.length; i++) {
+      while (recording.timeAt(i) - recording.timeAt(before) > SLOPE_S) {
+        before++;
+      }
+      double gain = recording.at(Channel.SPEED, i) - recording.at(Channel.SPEED, before);
+      double span = recording.timeAt(i) - recording.timeAt(before);
+      boolean free =
+          pedal
+              ? recording.at(Channel.THROTTLE, i) > thresholds.fullThrottlePct()
+              : span > 0 && gain / span > GAINS_MPS2;
+      unbraked[i] = free && !Double.isNaN(recording.at(Channel.BRAKE, i));
+    }
+    return unbraked;
   }
 
   private static double zero(double[] shown) {
     double median = median(shown);
-    return Math.abs(median) <= LARGEST_PCT ? median : 0;
+    double[] away = Arrays.stream(shown).map(v -> Math.abs(v - median)).toArray();
+    boolean still = median(away) <= STANDS_STILL_PCT;
+    return Math.abs(median) <= LARGEST_PCT || still ? median : 0;
   }
 
   /** What the sensor shows without braking at a speed [%]. */

@@ -49,16 +49,20 @@ final class BrakingReader {
     return best;
   }
 
+  /** A let-go that is shorter than a touch has to be ends no phase. */
   private List<Phase> phases(int since, int until) {
     List<Phase> phases = new ArrayList<>();
     int begun = -1;
+    int lastOn = -1;
     for (int i = Math.max(since, trace.from + 1); i < until; i++) {
-      boolean on = value(i) > limit;
-      if (on && begun < 0) {
-        begun = i;
+      if (value(i) > limit) {
+        begun = begun < 0 ? i : begun;
+        lastOn = i;
       }
-      if (begun >= 0 && (!on || i == until - 1)) {
-        Phase phase = phase(begun, on ? i + 1 : i);
+      boolean over =
+          begun >= 0 && trace.timeAt(i) - trace.timeAt(lastOn) >= thresholds.brakeHeldS();
+      if (over || begun >= 0 && i == until - 1) {
+        Phase phase = phase(begun, lastOn + 1);
         if (trace.timeAt(phase.to() - 1) - trace.timeAt(begun) >= thresholds.brakeHeldS()) {
           phases.add(phase);
         }

@@ -1,5 +1,7 @@
 package marvek.core.laps;
 
+import java.util.Locale;
+
 /** What a logger writes down beside the time. Names are those of the lap format. */
 public enum Channel {
   LAP("lap"),
@@ -27,6 +29,33 @@ public enum Channel {
 
   Channel(String column) {
     this.column = column;
+  }
+
+  /** Whether it has no between: a gear is held until the next one. */
+  boolean isHeld() {
+    return this == LAP || this == GEAR;
+  }
+
+  /** Whether it says where the car was, and is laid between by the way by its speed. */
+  boolean isPlace() {
+    return switch (this) {
+      case LATITUDE, LONGITUDE, X, Y, DISTANCE -> true;
+      default -> false;
+    };
+  }
+
+  /** Whether it tells brake or throttle, which no foot moves there and back within a sample. */
+  boolean isPedal() {
+    return this == BRAKE || this == THROTTLE;
+  }
+
+  /** What it is called in a sentence. */
+  String words() {
+    return switch (this) {
+      case LATERAL_G -> "force sideways";
+      case LONGITUDINAL_G -> "force along";
+      default -> name().toLowerCase(Locale.ROOT).replace('_', ' ');
+    };
   }
 
   /** Its column in the lap format. */

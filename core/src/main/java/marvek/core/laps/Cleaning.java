@@ -2,14 +2,14 @@ package marvek.core.laps;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.List;
 import marvek.core.InvalidValueException;
-import marvek.core.numeric.Median;
 
 /**
- * Takes out of a recording what no car can have done, and says so: spikes of speed and
- * acceleration, positions that stand still or jump, a speed that does not go with the positions.
- * Gaps are named only. Nothing is put right silently.
+ * Takes out of a recording what no car can have done, and says so: channels that come more slowly
+ * than the rows, spikes of speed and acceleration, positions that stand still or jump, pedals that
+ * do not come to their ends. Gaps and jumps of the clock are named. Nothing is put right silently.
  */
 public final class Cleaning {
   /** A speed changes no faster than this, brakes and walls included [m/s²]. */
@@ -21,19 +21,21 @@ public final class Cleaning {
   /** No vehicle brakes or is driven so hard. */
   private static final double LARGEST_G = 8;
 
+  private static final double MOST_SLIPS = 0.01;
+
   /** A gap is longer than so many samples, and than {@link #GAP_S}. */
   private static final double GAP_SAMPLES = 5;
 
   /** Within a third of a second a car covers no event. */
   private static final double GAP_S = 0.3;
 
-  /** A speed that is off by less is as good as the positions. */
-  private static final double LEAST_OFF = 0.015;
+  /** Slower than this nobody knows whether a clock or a car stood still. */
+  private static final double MOVING_MPS = 5;
 
-  /** Off by more it is not the calibration of the sensor but another thing. */
-  private static final double MOST_OFF = 0.12;
+  /** A clock that says so many metres more than were covered has jumped. */
+  private static final double JUMP_M = 15;
 
-  private final Recording before;
+  private Recording before;
   private final Corrections corrections = new Corrections();
 
   private Cleaning(Recording before) {
@@ -61,8 +63,13 @@ public final class Cleaning {
   }
 
   private Cleaned cleaned() {
+    before = ChannelRates.evened(before, corrections);
+    boolean speedGiven = before.has(Channel.SPEED);
+    if (!speedGiven) {
+      before = before.with(Channel.SPEED, chords());
+    }
     gaps();
-    Recording now = before.with(Channel.SPEED, withoutSpikes());
+    Recording now = before.with(Channel.SPEED, speedGiven ? withoutSpikes() : chords());
     for (Channel g : List.of(Channel.LATERAL_G, Channel.LONGITUDINAL_G)) {
       if (now.has(g)) {
         now = now.with(g, within(now, g));
@@ -70,32 +77,69 @@ public final class Cleaning {
     }
     if (now.hasPosition()) {
       now = new PositionCleaning(now, corrections).cleaned();
-      now = now.with(Channel.SPEED, byPosition(now));
     }
-    return new Cleaned(now, corrections.words());
+    now = PedalEnds.calibrated(now, corrections);
+    return new Cleaned(speedGiven ? now : now.without(Channel.SPEED), corrections.words());
   }
 
-  private double interval() {
-    double[] steps = new double[before.size() - 1];
-    Arrays.setAll(steps, i -> before.timeAt(i + 1) - before.timeAt(i));
-    return Median.of(steps);
+  /** Speeds of chords between positions, good enough to tell a jump from a car. */
+  private double[] chords() {
+    double[] v = new double[before.size()];
+    int last = -1;
+    for (int i = 0; i < v.length; i++) {
+      if (Double.isNaN(before.at(Channel.X, i))) {
+        continue;
+      }
+      if (last >= 0) {
+        double chord =
+            Math.hypot(
+                before.at(Channel.X, i) - before.at(Channel.X, last),
+                before.at(Channel.Y, i) - before.at(Channel.Y, last));
+        Arrays.fill(v, last, i + 1, chord / (before.timeAt(i) - before.timeAt(last)));
+      }
+      last = i;
+    }
+    return v;
   }
 
+  /** Where samples are missing, and where the clock went on while the car did not. */
   private void gaps() {
-    double least = Math.max(GAP_S, GAP_SAMPLES * interval());
-    List<String> found = new ArrayList<>();
+    double least = Math.max(GAP_S, GAP_SAMPLES * before.intervalS());
+    List<String> missing = new ArrayList<>();
+    List<String> jumps = new ArrayList<>();
+    BitSet breaks = new BitSet();
     for (int i = 1; i < before.size(); i++) {
       double gap = before.timeAt(i) - before.timeAt(i - 1);
       if (gap > least) {
-        found.add(Corrections.text("%.1f s at %.1f s", gap, before.timeAt(i - 1)));
+        String place = Corrections.text("%.1f s at %.1f s", gap, before.timeAt(i - 1));
+        if (hasJumped(i, gap)) {
+          breaks.set(i);
+          jumps.add(place);
+        } else {
+          missing.add(place);
+        }
       }
     }
-    corrections.addPlaces(found, "Samples are missing: ", ". Events in a gap are not seen.");
+    before = before.brokenAt(breaks);
+    corrections.addPlaces(missing, "Samples are missing: ", ". Events in a gap are not seen.");
+    corrections.addPlaces(
+        jumps, "The clock jumps on while the car does not: ", ". Such a lap does not count.");
+  }
+
+  private boolean hasJumped(int i, double gap) {
+    double slower = Math.min(before.at(Channel.SPEED, i - 1), before.at(Channel.SPEED, i));
+    double covered =
+        before.hasPosition()
+            ? Math.hypot(
+                before.at(Channel.X, i) - before.at(Channel.X, i - 1),
+                before.at(Channel.Y, i) - before.at(Channel.Y, i - 1))
+            : before.at(Channel.DISTANCE, i) - before.at(Channel.DISTANCE, i - 1);
+    return slower > MOVING_MPS && covered >= 0 && slower * gap - covered > JUMP_M;
   }
 
   /** A speed that leaves and comes back within a moment is laid between its neighbours. */
   private double[] withoutSpikes() {
-    double[] v = before.channel(Channel.SPEED);
+    double[] v = filled(before.channel(Channel.SPEED));
     List<String> found = new ArrayList<>();
     for (int i = 1; i + 1 < v.length; i++) {
       if (!jumps(v, i - 1, i)) {
@@ -124,6 +168,32 @@ public final class Cleaning {
     return v;
   }
 
+  /** A speed that is missing for a while is laid between what stands before and behind it. */
+  private double[] filled(double[] v) {
+    List<String> found = new ArrayList<>();
+    int last = -1;
+    for (int i = 0; i < v.length; i++) {
+      if (Double.isNaN(v[i])) {
+        continue;
+      }
+      if (i - last > 1) {
+        double from = last < 0 ? v[i] : v[last];
+        double begun = before.timeAt(Math.max(0, last));
+        double span = before.timeAt(i) - begun;
+        for (int k = last + 1; k < i; k++) {
+          v[k] = last < 0 ? from : from + (v[i] - from) * (before.timeAt(k) - begun) / span;
+        }
+        found.add(Corrections.text("%.1f s at %.1f s", span, begun));
+      }
+      last = i;
+    }
+    if (last >= 0) {
+      Arrays.fill(v, last + 1, v.length, v[last]);
+    }
+    corrections.addPlaces(found, "The speed is missing: ", ". It is laid between.");
+    return v;
+  }
+
   private double interval0(int i) {
     return before.timeAt(i) - before.timeAt(i - 1);
   }
@@ -132,66 +202,14 @@ public final class Cleaning {
     return Math.abs(v[b] - v[a]) > FASTEST_CHANGE * (before.timeAt(b) - before.timeAt(a)) + 1;
   }
 
+  /** A few samples beyond what can be are slips; many are another unit, which is told later. */
   private double[] within(Recording now, Channel g) {
     double[] values = now.channel(g);
-    int out = 0;
-    for (int i = 0; i < values.length; i++) {
-      if (Math.abs(values[i]) > LARGEST_G) {
-        values[i] = Double.NaN;
-        out++;
-      }
+    int out = (int) Arrays.stream(values).filter(v -> Math.abs(v) > LARGEST_G).count();
+    if (out == 0 || out > MOST_SLIPS * values.length) {
+      return values;
     }
-    if (out > 0) {
-      corrections.add("%d samples of %s beyond %.0f g were left out.", out, g.column(), LARGEST_G);
-    }
-    return values;
-  }
-
-  /** The speed against the way that the positions cover, second by second. */
-  private double[] byPosition(Recording now) {
-    double[] v = now.channel(Channel.SPEED);
-    List<Double> ratios = new ArrayList<>();
-    int last = -1;
-    double way = 0;
-    for (int i = 0; i < v.length; i++) {
-      if (i > 0) {
-        way += (v[i] + v[i - 1]) / 2 * (now.timeAt(i) - now.timeAt(i - 1));
-      }
-      if (Double.isNaN(now.at(Channel.X, i))) {
-        continue;
-      }
-      if (last < 0) {
-        last = i;
-        way = 0;
-      } else if (now.timeAt(i) - now.timeAt(last) >= 1) {
-        double covered =
-            Math.hypot(
-                now.at(Channel.X, i) - now.at(Channel.X, last),
-                now.at(Channel.Y, i) - now.at(Channel.Y, last));
-        boolean steady = now.timeAt(i) - now.timeAt(last) < 1.5 && way > 15;
-        if (steady) {
-          ratios.add(covered / way);
-        }
-        last = i;
-        way = 0;
-      }
-    }
-    if (ratios.size() < 10) {
-      return v;
-    }
-    // A chord is shorter than the bend it cuts: the straights, where it is not, are the upper part.
-    double[] sorted = ratios.stream().mapToDouble(Double::doubleValue).sorted().toArray();
-    double ratio = sorted[(int) (0.6 * (sorted.length - 1))];
-    double off = ratio - 1;
-    if (Math.abs(off) < LEAST_OFF || Math.abs(off) > MOST_OFF) {
-      return v;
-    }
-    for (int i = 0; i < v.length; i++) {
-      v[i] *= ratio;
-    }
-    corrections.add(
-        "The speed is %.1f %% %s than the positions say: put right by them.",
-        100 * Math.abs(1 / ratio - 1), off < 0 ? "more" : "less");
-    return v;
+    corrections.add("%d samples of %s beyond %.0f g were left out.", out, g.column(), LARGEST_G);
+    return Arrays.stream(values).map(v -> Math.abs(v) > LARGEST_G ? Double.NaN : v).toArray();
   }
 }

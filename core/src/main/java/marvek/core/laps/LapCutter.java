@@ -24,14 +24,24 @@ public final class LapCutter {
 
   private static final double OFF_S = 1.0;
 
+  /** And beyond what positions scatter by, in times of their deviation. */
+  private static final double SCATTER = 3;
+
+  /** In a gap of more seconds, and of more samples, there can be a whole corner. */
+  private static final double GAP_S = 2;
+
+  private static final double GAP_SAMPLES = 5;
+
   private final Recording recording;
   private final Stations stations;
   private final Road road;
+  private final double longestGapS;
 
   private LapCutter(Recording recording, Stations stations, Road road) {
     this.recording = recording;
     this.stations = stations;
     this.road = road;
+    this.longestGapS = Math.max(GAP_S, GAP_SAMPLES * recording.intervalS());
   }
 
   /** The laps of a recording in the order they were driven. */
@@ -68,11 +78,15 @@ public final class LapCutter {
     for (int c = 0; c + 1 < crossings.size(); c++) {
       Crossing a = crossings.get(c);
       Crossing b = crossings.get(c + 1);
-      RecordedLap.Kind kind =
-          disturbed(a.sample(), b.sample()) ? RecordedLap.Kind.OFF : RecordedLap.Kind.FLYING;
       laps.add(
           new RecordedLap(
-              laps.size() + 1, kind, a.sample(), b.sample(), a.atS(), b.atS(), a.lineM()));
+              laps.size() + 1,
+              kind(a.sample(), b.sample()),
+              a.sample(),
+              b.sample(),
+              a.atS(),
+              b.atS(),
+              a.lineM()));
     }
     Crossing end = crossings.get(crossings.size() - 1);
     if (end.sample() < last) {
@@ -87,6 +101,27 @@ public final class LapCutter {
               end.lineM()));
     }
     return laps;
+  }
+
+  private RecordedLap.Kind kind(int from, int to) {
+    if (isBroken(from, to)) {
+      return RecordedLap.Kind.BROKEN;
+    }
+    return disturbed(from, to) ? RecordedLap.Kind.OFF : RecordedLap.Kind.FLYING;
+  }
+
+  /** Whether its time or much of its way is not known. */
+  private boolean isBroken(int from, int to) {
+    if (recording.isBroken(from, Math.min(to + 1, recording.size()))) {
+      return true;
+    }
+    for (int i = Math.max(1, from); i < to; i++) {
+      double gap = recording.timeAt(i) - recording.timeAt(i - 1);
+      if (gap > longestGapS && recording.at(Channel.SPEED, i) > STANDING_MPS) {
+        return true;
+      }
+    }
+    return false;
   }
 
   private double firstLine() {
@@ -201,6 +236,7 @@ public final class LapCutter {
       return false;
     }
     int at = road.indexOf(road.wrapStation(stations.stationAt(i)));
-    return offset > road.widthLeftAt(at) + OFF_M || -offset > road.widthRightAt(at) + OFF_M;
+    double beyond = OFF_M + SCATTER * stations.offsetErrorM();
+    return offset > road.widthLeftAt(at) + beyond || -offset > road.widthRightAt(at) + beyond;
   }
 }

@@ -76,7 +76,8 @@ public final class LapReader {
       return CornerReading.nothing(page.corner());
     }
     int lowest = lowest(trace, begin, end);
-    int since = trace.indexAt(Math.max(trace.stationAt(trace.from), lowestBefore(p)));
+    double first = trace.stationAt(trace.from);
+    int since = trace.indexAt(first > lowestBefore(p) ? first : lowestBefore(p));
     BrakingReader brakes = new BrakingReader(trace, thresholds, drag);
     int until = Math.min(trace.to, lowest + samplesOf(trace, lowest, BEHIND_LOWEST_S));
     BrakingReader.Phase phase = brakes.strongest(since, until, lowest);

@@ -19,7 +19,7 @@ import marvek.core.profile.Lap;
  */
 public final class ModelRecording {
   /** Recorded before the first line and after the last, as a share of the lap. */
-  private static final double RUN_IN = 0.12;
+  public static final double RUN_IN = 0.12;
 
   private final double hz;
   private final double positionNoiseM;
@@ -95,8 +95,12 @@ public final class ModelRecording {
       add(Channel.THROTTLE, 100 * mix(throttle(lap, i), throttle(lap, j), share));
       add(Channel.GEAR, lap.gearAt(i));
       add(Channel.RPM, lap.rpmAt(i));
-      add(Channel.LATERAL_G, lap.lateralAccelerationAt(i) / G0);
-      add(Channel.LONGITUDINAL_G, lap.longitudinalAccelerationAt(i) / G0);
+      add(
+          Channel.LATERAL_G,
+          mix(lap.lateralAccelerationAt(i), lap.lateralAccelerationAt(j), share) / G0);
+      add(
+          Channel.LONGITUDINAL_G,
+          mix(lap.longitudinalAccelerationAt(i), lap.longitudinalAccelerationAt(j), share) / G0);
     }
   }
 

@@ -21,6 +21,12 @@ public record RecordedLap(
     FLYING,
     /** From line to line, but off the road or standing for a while. */
     OFF,
+    /** From line to line, but not raced: behind a flag or traffic, to cool down. */
+    SLOW,
+    /** From line to line with other grip than the laps about it. */
+    OTHER_SURFACE,
+    /** From line to line, but the clock jumped or samples are missing: its time is not known. */
+    BROKEN,
     /** Ends before the line and has no time. */
     IN
   }
@@ -30,8 +36,13 @@ public record RecordedLap(
     return endS - beginS;
   }
 
-  /** Whether it was timed from line to line. */
+  /** The same lap as one of another kind. */
+  public RecordedLap as(Kind other) {
+    return new RecordedLap(number, other, from, to, beginS, endS, lineM);
+  }
+
+  /** Whether it was recorded from line to line. */
   public boolean isWhole() {
-    return kind == Kind.FLYING || kind == Kind.OFF;
+    return kind != Kind.OUT && kind != Kind.IN;
   }
 }

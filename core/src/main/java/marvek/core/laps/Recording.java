@@ -1,8 +1,11 @@
 package marvek.core.laps;
 
+import java.util.Arrays;
+import java.util.BitSet;
 import java.util.EnumMap;
 import java.util.Map;
 import marvek.core.InvalidValueException;
+import marvek.core.numeric.Median;
 
 /**
  * Samples of a logger in the order of time, as many of each channel as of the time; SI units but
@@ -11,6 +14,7 @@ import marvek.core.InvalidValueException;
 public final class Recording {
   private final double[] timeS;
   private final Map<Channel, double[]> channels;
+  private final BitSet breaks;
 
   /**
    * Takes columns as they are; the caller does not change them any more.
@@ -21,6 +25,16 @@ public final class Recording {
    *     channel has another length
    */
   public Recording(double[] timeS, Map<Channel, double[]> channels) {
+    this(timeS, channels, new BitSet());
+  }
+
+  /**
+   * The same of a logger whose clock has jumped.
+   *
+   * @param breaks samples before which it did: how long they are behind the ones before them is not
+   *     known
+   */
+  public Recording(double[] timeS, Map<Channel, double[]> channels, BitSet breaks) {
     if (timeS.length < 2) {
       throw new InvalidValueException(
           "time_s", "has " + timeS.length + " samples; a recording needs at least two");
@@ -42,6 +56,20 @@ public final class Recording {
     this.timeS = timeS;
     this.channels = new EnumMap<>(Channel.class);
     this.channels.putAll(channels);
+    this.breaks = (BitSet) breaks.clone();
+  }
+
+  /** Whether the clock jumped before one of the samples {@code from} to {@code to} − 1. */
+  public boolean isBroken(int from, int to) {
+    int next = breaks.nextSetBit(from);
+    return next >= 0 && next < to;
+  }
+
+  /** The same with more places at which the clock jumped. */
+  public Recording brokenAt(BitSet more) {
+    BitSet all = (BitSet) breaks.clone();
+    all.or(more);
+    return new Recording(timeS, channels, all);
   }
 
   public int size() {
@@ -77,7 +105,22 @@ public final class Recording {
     Map<Channel, double[]> more = new EnumMap<>(Channel.class);
     more.putAll(channels);
     more.put(channel, values);
-    return new Recording(timeS, more);
+    return new Recording(timeS, more, breaks);
+  }
+
+  /** The same without a channel. */
+  public Recording without(Channel channel) {
+    Map<Channel, double[]> less = new EnumMap<>(Channel.class);
+    less.putAll(channels);
+    less.remove(channel);
+    return new Recording(timeS, less, breaks);
+  }
+
+  /** Median time between two samples [s]. */
+  public double intervalS() {
+    double[] steps = new double[timeS.length - 1];
+    Arrays.setAll(steps, i -> timeS[i + 1] - timeS[i]);
+    return Median.of(steps);
   }
 
   /** Whether it says where the car was. */

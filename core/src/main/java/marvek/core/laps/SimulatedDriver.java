@@ -38,6 +38,8 @@ public final class SimulatedDriver {
   /** A lift comes so long after the throttle. */
   private static final double BEFORE_LIFT_M = 14;
 
+  private static final double HELD_UP_AFTER_M = 400;
+
   private final Reference.Basis basis;
   private final Conditions conditions;
   private final Reference book;
@@ -171,6 +173,23 @@ public final class SimulatedDriver {
     Arrays.setAll(gears, lap::gearAt);
     ProfileOptions options =
         ProfileOptions.NONE.withSpeedCap(driven).withNoDrive(off).withHeldGear(gears);
+    return SpeedProfile.solve(lap.path(), lap.vehicle(), lap.conditions(), options);
+  }
+
+  /**
+   * A lap behind a flag: the same way round at a share of its speed, but for its two ends, which
+   * the laps about it share.
+   *
+   * @param share of the speed, 0.1 to 1
+   */
+  public static Lap heldUp(Lap lap, double share) {
+    double[] cap = new double[lap.size()];
+    for (int i = 0; i < cap.length; i++) {
+      double fromEnd = Math.min(i, lap.size() - i) * lap.path().road().stepM();
+      double held = Math.min(1, fromEnd / HELD_UP_AFTER_M);
+      cap[i] = lap.speedAt(i) * (1 - held * (1 - share));
+    }
+    ProfileOptions options = ProfileOptions.NONE.withSpeedCap(cap);
     return SpeedProfile.solve(lap.path(), lap.vehicle(), lap.conditions(), options);
   }
 

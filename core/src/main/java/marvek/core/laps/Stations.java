@@ -1,7 +1,6 @@
 package marvek.core.laps;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
@@ -13,39 +12,35 @@ import marvek.core.circuit.Road;
  * centreline where there is a position.
  */
 public final class Stations {
-  /** Farther from the road than this a sample belongs to no place on it. */
-  private static final double LOST_M = 60;
-
   /** As far back as positions may jump by their noise. */
   private static final double BACK_M = 25;
 
-  /** Beside what the speed allows, so far ahead a sample is looked for. */
-  private static final double AHEAD_M = 40;
-
-  /** A sample that lies so near to the road, next to the one before, is looked for no farther. */
-  private static final double CLOSE_M = 5;
-
-  /** Wider than a road with its run-off: farther off the whole stretch ahead is searched. */
-  private static final double CLOSE_BY_M = 15;
-
-  /** No car is faster; positions may not run ahead of it. */
-  private static final double STILL_MPS = 90;
-
-  /** Half of the time over which positions are taken together. */
+  /** Half of the time over which positions are taken together: longer the more they scatter. */
   private static final double AROUND_S = 0.5;
+
+  private static final double LONGEST_AROUND_S = 4;
+  private static final double STATION_M = 0.25;
+
+  /** Without positions for longer than this the way by the speed is off by more than a car. */
+  private static final double LONGEST_LOSS_S = 8;
 
   /** Half of the time over which offsets are taken together: a car's way across is slow. */
   private static final double OFFSET_S = 0.2;
+
+  private static final double LONGEST_OFFSET_S = 1;
+  private static final double OFFSET_M = 0.4;
 
   /** Distances that miss the road's length by more are of another circuit. */
   private static final double LARGEST_STRETCH = 0.08;
 
   private final double[] stationM;
   private final double[] offsetM;
+  private final double offsetErrorM;
 
-  private Stations(double[] stationM, double[] offsetM) {
+  private Stations(double[] stationM, double[] offsetM, double offsetErrorM) {
     this.stationM = stationM;
     this.offsetM = offsetM;
+    this.offsetErrorM = offsetErrorM;
   }
 
   /**
@@ -55,13 +50,32 @@ public final class Stations {
    */
   public static Stations of(Recording recording, Road road) {
     if (recording.hasPosition()) {
-      return new ByPosition(recording, road).match();
+      RoadMatch match = RoadMatch.of(recording, road);
+      return of(recording, match, PositionNoise.of(recording));
     }
     if (recording.has(Channel.DISTANCE)) {
-      return new Stations(byDistance(recording, road), null);
+      return new Stations(byDistance(recording, road), null, 0);
     }
     throw new InvalidValueException(
         "distance_m", "is missing, and so is a position: one of them is needed");
+  }
+
+  /**
+   * Stations of positions that lie on a road already.
+   *
+   * @param noiseM by which each position scatters on its own
+   */
+  static Stations of(Recording recording, RoadMatch match, double noiseM) {
+    return new ByPosition(recording, match, noiseM).placed();
+  }
+
+  /** The same with the line so many metres farther on: of a beacon that stands behind it. */
+  Stations shifted(double metres) {
+    double[] shifted = stationM.clone();
+    for (int i = 0; i < shifted.length; i++) {
+      shifted[i] += metres;
+    }
+    return new Stations(shifted, offsetM, offsetErrorM);
   }
 
   /** Metres since the line that the recording begins behind, growing over laps; NaN if unknown. */
@@ -78,37 +92,48 @@ public final class Stations {
     return stationM.length;
   }
 
+  /** By which an offset still scatters when the noise of positions is taken out [m]. */
+  public double offsetErrorM() {
+    return offsetErrorM;
+  }
+
   private static double[] byDistance(Recording r, Road road) {
-    double scale = stretch(r, road);
+    double[] distance = LapDistance.of(r, road);
+    double scale = stretch(r, distance, road);
     double[] stations = new double[r.size()];
     int lap = 0;
+    double last = Double.NaN;
     for (int i = 0; i < r.size(); i++) {
-      if (i > 0 && isNextLap(r, road, i)) {
+      if (isNextLap(last, distance[i], road)) {
         lap++;
       }
-      stations[i] = lap * road.lengthM() + r.at(Channel.DISTANCE, i) * scale;
+      stations[i] = lap * road.lengthM() + distance[i] * scale;
+      last = Double.isNaN(distance[i]) ? last : distance[i];
     }
     return stations;
   }
 
-  private static boolean isNextLap(Recording r, Road road, int i) {
-    return r.at(Channel.DISTANCE, i) < r.at(Channel.DISTANCE, i - 1) - road.lengthM() / 2;
+  private static boolean isNextLap(double last, double now, Road road) {
+    return now < last - road.lengthM() / 2;
   }
 
   /** How the logger's metres stretch to the road's: the middle of the laps that are whole. */
-  private static double stretch(Recording r, Road road) {
+  private static double stretch(Recording r, double[] distance, Road road) {
     List<Double> lengths = new ArrayList<>();
     int begun = -1;
-    for (int i = 1; i < r.size(); i++) {
-      if (isNextLap(r, road, i)) {
+    double last = Double.NaN;
+    double step = 0;
+    for (int i = 0; i < r.size(); i++) {
+      double now = distance[i];
+      if (isNextLap(last, now, road)) {
         // The last sample's way to the line belongs to the lap.
-        double rest = r.at(Channel.DISTANCE, i - 1) - r.at(Channel.DISTANCE, i - 2 < 0 ? 0 : i - 2);
-        double share = rest > 0 ? Math.min(rest, Math.max(0, rest - r.at(Channel.DISTANCE, i))) : 0;
         if (begun >= 0) {
-          lengths.add(r.at(Channel.DISTANCE, i - 1) + share);
+          lengths.add(last + Math.min(step, Math.max(0, step - now)));
         }
         begun = i;
       }
+      step = now > last ? now - last : step;
+      last = Double.isNaN(now) ? last : now;
     }
     if (lengths.isEmpty()) {
       return 1;
@@ -129,77 +154,53 @@ public final class Stations {
     return scale;
   }
 
-  /** Follows the road sample by sample. */
+  /** Stations by position, with the noise of the positions taken out. */
   private static final class ByPosition {
     private final Recording recording;
-    private final Road road;
-    private final double[] stationM;
-    private final double[] offsetM;
+    private final RoadMatch match;
+    private final double noiseM;
+    private final double perSecond;
 
-    ByPosition(Recording recording, Road road) {
+    ByPosition(Recording recording, RoadMatch match, double noiseM) {
       this.recording = recording;
-      this.road = road;
-      this.stationM = new double[recording.size()];
-      this.offsetM = new double[recording.size()];
-      Arrays.fill(stationM, Double.NaN);
-      Arrays.fill(offsetM, Double.NaN);
+      this.match = match;
+      this.noiseM = noiseM;
+      int known = 0;
+      for (int i = 0; i < match.size(); i++) {
+        known += match.isKnown(i) ? 1 : 0;
+      }
+      double span = recording.timeAt(recording.size() - 1) - recording.timeAt(0);
+      this.perSecond = Math.max(0.2, known / span);
     }
 
-    Stations match() {
-      int last = -1;
-      int lastSample = 0;
-      double turns = 0;
-      int lost = 0;
-      for (int i = 0; i < recording.size(); i++) {
-        double x = recording.at(Channel.X, i);
-        double y = recording.at(Channel.Y, i);
-        if (Double.isNaN(x) || Double.isNaN(y)) {
-          continue;
-        }
-        double gone = STILL_MPS * (recording.timeAt(i) - recording.timeAt(lastSample)) + AHEAD_M;
-        int near = last < 0 ? -1 : nearest(x, y, last, gone);
-        if (near < 0) {
-          near = nearestOfAll(x, y);
-        }
-        if (near < 0) {
-          lost++;
-          continue;
-        }
-        double station = project(x, y, near, i);
-        if (last >= 0 && road.closed()) {
-          double before = road.stationAt(last);
-          if (station - before < -road.lengthM() / 2) {
-            turns++;
-          } else if (station - before > road.lengthM() / 2) {
-            turns--;
-          }
-        }
-        stationM[i] = turns * road.lengthM() + station;
-        last = road.indexOf(road.wrapStation(station));
-        lastSample = i;
+    Stations placed() {
+      double[] offset = new double[match.size()];
+      for (int i = 0; i < offset.length; i++) {
+        offset[i] = match.offsetAt(i);
       }
-      if (lost > recording.size() / 2) {
-        throw new InvalidValueException(
-            "x_m",
-            "and y_m lie more than "
-                + Math.round(LOST_M)
-                + " m off this circuit's road for most of the time: is it a lap of another"
-                + " circuit?");
-      }
-      return new Stations(steadied(), mean(offsetM, OFFSET_S));
+      double around = halfTime(OFFSET_M, OFFSET_S, LONGEST_OFFSET_S);
+      double left = noiseM / Math.sqrt(Math.max(1, 2 * around * perSecond));
+      return new Stations(steadied(), mean(offset, around), left);
+    }
+
+    /** Half of the time over which a mean of noisy positions is as good as is wanted. */
+    private double halfTime(double wantedM, double least, double most) {
+      double needed = noiseM * noiseM / (2 * perSecond * wantedM * wantedM);
+      return Math.max(least, Math.min(most, needed));
     }
 
     /**
      * The noise of positions taken out: the way by the speed tells how far the car went, positions
-     * over a second around tell from where.
+     * around tell from where.
      */
     private double[] steadied() {
-      double[] way = way();
-      double[] begun = stationM.clone();
+      double[] way = Way.of(recording, match);
+      double[] begun = new double[way.length];
       for (int i = 0; i < begun.length; i++) {
-        begun[i] -= way[i];
+        begun[i] = match.stationAt(i) - way[i];
       }
-      double[] steady = mean(begun, AROUND_S);
+      double[] steady = mean(begun, halfTime(STATION_M, AROUND_S, LONGEST_AROUND_S));
+      laidOverLosses(steady);
       double farthest = Double.NEGATIVE_INFINITY;
       for (int i = 0; i < steady.length; i++) {
         steady[i] += way[i];
@@ -209,6 +210,24 @@ public final class Stations {
         farthest = Double.isNaN(steady[i]) ? farthest : steady[i];
       }
       return steady;
+    }
+
+    /** While the receiver has lost its position for a while the speed alone tells the way. */
+    private void laidOverLosses(double[] begun) {
+      int last = -1;
+      for (int i = 0; i < begun.length; i++) {
+        if (Double.isNaN(begun[i])) {
+          continue;
+        }
+        double span = last < 0 ? 0 : recording.timeAt(i) - recording.timeAt(last);
+        if (last >= 0 && i - last > 1 && span <= LONGEST_LOSS_S) {
+          for (int k = last + 1; k < i; k++) {
+            double share = (recording.timeAt(k) - recording.timeAt(last)) / span;
+            begun[k] = begun[last] + share * (begun[i] - begun[last]);
+          }
+        }
+        last = i;
+      }
     }
 
     /** Mean of what is known within a time around each sample; NaN where nothing is. */
@@ -221,102 +240,21 @@ public final class Stations {
         sums[i + 1] = sums[i] + (known ? values[i] : 0);
         counts[i + 1] = counts[i] + (known ? 1 : 0);
       }
+      double reach = Math.max(aroundS, 0.6 / perSecond);
       double[] means = new double[n];
       int from = 0;
       int to = 0;
       for (int i = 0; i < n; i++) {
-        while (recording.timeAt(i) - recording.timeAt(from) > aroundS) {
+        while (recording.timeAt(i) - recording.timeAt(from) > reach) {
           from++;
         }
-        while (to < n && recording.timeAt(to) - recording.timeAt(i) <= aroundS) {
+        while (to < n && recording.timeAt(to) - recording.timeAt(i) <= reach) {
           to++;
         }
         int count = counts[to] - counts[from];
         means[i] = count == 0 ? Double.NaN : (sums[to] - sums[from]) / count;
       }
       return means;
-    }
-
-    /** Metres of the road that the speed has covered since the first sample. */
-    private double[] way() {
-      double[] way = new double[recording.size()];
-      for (int i = 1; i < way.length; i++) {
-        double v = recording.at(Channel.SPEED, i);
-        double stretched = 1;
-        if (!Double.isNaN(stationM[i])) {
-          int at = road.indexOf(road.wrapStation(stationM[i]));
-          stretched = Math.max(0.5, 1 - offsetM[i] * road.curvatureAt(at));
-        }
-        double dt = recording.timeAt(i) - recording.timeAt(i - 1);
-        double before = recording.at(Channel.SPEED, i - 1);
-        double speed = Double.isNaN(v) ? 0 : Double.isNaN(before) ? v : (v + before) / 2;
-        way[i] = way[i - 1] + speed * dt / stretched;
-      }
-      return way;
-    }
-
-    /** Nearest to where the car was: close by nearly always, else wherever it can have gone. */
-    private int nearest(double x, double y, int around, double aheadM) {
-      int close = (int) Math.ceil(CLOSE_M / road.stepM());
-      int best = nearest(x, y, around, -close, close);
-      boolean settled =
-          best >= 0 && best != road.wrap(around - close) && best != road.wrap(around + close);
-      if (settled && squared(x, y, best) < CLOSE_BY_M * CLOSE_BY_M) {
-        return best;
-      }
-      int back = (int) (BACK_M / road.stepM());
-      int ahead = (int) Math.min(road.size() / 3.0, aheadM / road.stepM());
-      return nearest(x, y, around, -back, ahead);
-    }
-
-    private int nearest(double x, double y, int around, int from, int to) {
-      int best = -1;
-      double least = LOST_M * LOST_M;
-      for (int k = from; k <= to; k++) {
-        int i = around + k;
-        if (!road.closed() && (i < 0 || i >= road.size())) {
-          continue;
-        }
-        double d = squared(x, y, road.wrap(i));
-        if (d < least) {
-          least = d;
-          best = road.wrap(i);
-        }
-      }
-      return best;
-    }
-
-    private int nearestOfAll(double x, double y) {
-      int best = -1;
-      double least = LOST_M * LOST_M;
-      for (int i = 0; i < road.size(); i++) {
-        double d = squared(x, y, i);
-        if (d < least) {
-          least = d;
-          best = i;
-        }
-      }
-      return best;
-    }
-
-    private double squared(double x, double y, int i) {
-      double dx = x - road.xAt(i);
-      double dy = y - road.yAt(i);
-      return dx * dx + dy * dy;
-    }
-
-    /** Station between samples of the road: the way along it from the nearest one. */
-    private double project(double x, double y, int near, int sample) {
-      double dx = x - road.xAt(near);
-      double dy = y - road.yAt(near);
-      double nx = road.normalXAt(near);
-      double ny = road.normalYAt(near);
-      double offset = dx * nx + dy * ny;
-      // The tangent is the normal, which points left, turned to the right.
-      double along = dx * ny - dy * nx;
-      double stretched = 1 - offset * road.curvatureAt(near);
-      offsetM[sample] = offset;
-      return road.stationAt(near) + along / Math.max(0.2, stretched);
     }
   }
 }

@@ -5,7 +5,7 @@ package marvek.core.laps;
  * assumptions; the guide lists them.
  *
  * @param brakeOnPct brake on above it, after the sensor's zero is taken out
- * @param brakeHeldS a touch shorter than this is none
+ * @param brakeHeldS a touch shorter than this is none, and a let-go shorter than this no end of one
  * @param throttleOnPct throttle open above it
  * @param fullThrottlePct flat above it
  * @param fullThrottleM flat for so far

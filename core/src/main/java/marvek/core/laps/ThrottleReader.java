@@ -46,11 +46,24 @@ final class ThrottleReader {
   private int first(int lowest, int end) {
     double limit = thresholds.throttleOnPct();
     for (int i = Math.max(trace.from + 1, lowest); i < end; i++) {
-      if (trace.at(Channel.THROTTLE, i) >= limit) {
+      if (trace.at(Channel.THROTTLE, i) >= limit && isHeld(i, end)) {
         return i;
       }
     }
     return -1;
+  }
+
+  /** Whether the throttle stays open for as long as any pedal has to be used to count. */
+  private boolean isHeld(int from, int end) {
+    for (int i = from; i < end; i++) {
+      if (trace.timeAt(i) - trace.timeAt(from) >= thresholds.brakeHeldS()) {
+        return true;
+      }
+      if (trace.at(Channel.THROTTLE, i) < thresholds.throttleOnPct()) {
+        return false;
+      }
+    }
+    return true;
   }
 
   private Double full(int begin, int end) {

@@ -110,12 +110,4 @@ class CleaningTest {
     assertThat(cleaned.recording().at(Channel.X, 101)).isNaN();
     assertThat(cleaned.corrections()).singleElement().asString().contains("about 5 times");
   }
-
-  @Test
-  void aSpeedThatDoesNotGoWithThePositionsIsPutRight() {
-    Arrays.fill(speed, 42);
-    Cleaning.Cleaned cleaned = cleaned();
-    assertThat(cleaned.recording().at(Channel.SPEED, 77)).isCloseTo(40, within(1e-9));
-    assertThat(cleaned.corrections()).singleElement().asString().contains("5.0 % more");
-  }
 }

@@ -23,7 +23,7 @@ final class BodyLimits {
           // A season of a 37 km course exports some 30 MB.
           Rule.of("/api/books/import", 128 * MB),
           Rule.of("/api/circuits/(import|preview|[^/]+/versions/import)", 200 * MB),
-          Rule.of("/api/(laps/preview|sessions/[^/]+/laps|books/[^/]+/laps/import)", 200 * MB),
+          Rule.of("/api/(sessions/[^/]+/laps(/preview)?|books/[^/]+/laps/import)", 200 * MB),
           Rule.of("/api/walks/[^/]+/(waypoints|notes)", 32 * MB),
           Rule.of("/api/cars/import", MB),
           // Every mark of a long course, and every press of a run along it.

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.IntToDoubleFunction;
+import marvek.core.conditions.Conditions;
 import marvek.core.laps.AlongLap;
 import marvek.core.laps.Finding;
 import marvek.formats.Spelled;
@@ -18,6 +19,7 @@ import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -31,19 +33,39 @@ class DebriefController {
   private final Laps laps;
   private final Sessions sessions;
   private final Books books;
+  private final SurfaceDriven surfaces;
 
-  DebriefController(Debriefs debriefs, LapNotes notes, Laps laps, Sessions sessions, Books books) {
+  DebriefController(
+      Debriefs debriefs,
+      LapNotes notes,
+      Laps laps,
+      Sessions sessions,
+      Books books,
+      SurfaceDriven surfaces) {
     this.debriefs = debriefs;
     this.notes = notes;
     this.laps = laps;
     this.sessions = sessions;
     this.books = books;
+    this.surfaces = surfaces;
   }
 
-  /** Laps against the revision of their session. */
+  /**
+   * Laps of one driver in one vehicle against the revision of their session.
+   *
+   * @param driver whose laps they are; empty for the book's own
+   * @param drivers all whose laps the session has
+   * @param surface that the session was planned for
+   * @param seems another one that the laps look driven on; null where they go with the page
+   */
   record DebriefView(
       int revision,
       double lap_s,
+      String driver,
+      String vehicle,
+      List<DriverView> drivers,
+      @OneOf(Conditions.Surface.class) String surface,
+      @OneOf(Conditions.Surface.class) @Nullable String seems,
       List<LapViews.ReadingView> page,
       List<LapViews.LapView> laps,
       List<LapViews.FindingView> findings,
@@ -54,6 +76,11 @@ class DebriefController {
       return new DebriefView(
           read.revision(),
           read.computed().reference().lap().timeS(),
+          d.whose().driver(),
+          d.whose().vehicle(),
+          d.drivers().stream().map(w -> new DriverView(w.driver(), w.vehicle())).toList(),
+          Spelled.of(read.computed().conditions().surface()),
+          Spelled.of(SurfaceDriven.of(read).orElse(null)),
           read.page().corners().stream().map(r -> LapViews.ReadingView.of(r, null)).toList(),
           read.laps().stream().map(LapViews.LapView::of).toList(),
           d.findings().stream().map(LapViews.FindingView::of).toList(),
@@ -62,10 +89,30 @@ class DebriefController {
     }
   }
 
-  /** What the laps of a session did against the page, and what follows from it. */
+  /** Somebody whose laps a session has, and in what; both empty for the book's own. */
+  record DriverView(String driver, String vehicle) {}
+
+  /**
+   * What the laps of a session did against the page, and what follows from it.
+   *
+   * @param driver whose laps; empty for the book's own
+   */
   @GetMapping("/api/sessions/{id}/debrief")
-  DebriefView getDebrief(@PathVariable UUID id) {
-    return DebriefView.of(debriefs.debrief(id));
+  DebriefView getDebrief(
+      @PathVariable UUID id,
+      @RequestParam(defaultValue = "") String driver,
+      @RequestParam(defaultValue = "") String vehicle) {
+    return DebriefView.of(debriefs.debrief(id, new IncomingLaps.Whose(driver, vehicle)));
+  }
+
+  /** What a session was driven on after all. */
+  record SurfaceBody(@OneOf(Conditions.Surface.class) String surface) {}
+
+  /** Reads the laps of a session against the pages of another surface from now on. */
+  @PutMapping("/api/sessions/{id}/surface")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void saySurface(@PathVariable UUID id, @RequestBody SurfaceBody body) {
+    surfaces.drivenOn(id, Spelled.read(Conditions.Surface.class, "surface", body.surface()));
   }
 
   /** The promise to scripts: what a lap of a book did in its corners. */

@@ -1,6 +1,7 @@
 package marvek.server.laps;
 
 import java.time.Instant;
+import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,6 +15,7 @@ import marvek.server.books.Books;
 import marvek.server.books.OwnLines;
 import marvek.server.problems.NotFoundException;
 import marvek.server.sessions.Sessions;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** Lays the laps of sessions against the revisions that they were driven by. */
@@ -23,6 +25,7 @@ class Debriefs {
   private static final long FRESH_S = 60;
 
   private static final int KEPT_READ = 3;
+  private static final long MOST_SAMPLES = 600_000;
 
   private final Laps laps;
   private final LapNotes notes;
@@ -53,17 +56,40 @@ class Debriefs {
   /** A finding with the laps that show it, and why it was dismissed if it was. */
   record Found(Finding finding, List<String> laps, LapNotes.Dismissed dismissed) {}
 
-  /** What was driven against what stands on the pages. */
+  /**
+   * What was driven against what stands on the pages.
+   *
+   * @param laps of one driver in one vehicle
+   * @param drivers all whose laps the session has
+   * @param whose those that these are of
+   */
   record Debrief(
       Sessions.Kept session,
       SessionLaps laps,
+      List<IncomingLaps.Whose> drivers,
+      IncomingLaps.Whose whose,
       List<Found> findings,
       List<LapNotes.Remark> remarks) {}
 
-  /** Reads all files of a session. */
+  /** Reads the files of the book's own driver; see {@link #debrief(UUID, IncomingLaps.Whose)}. */
   Debrief debrief(UUID sessionId) {
+    return debrief(sessionId, null);
+  }
+
+  /**
+   * Reads the files of a session that one driver drove in one vehicle.
+   *
+   * @param wanted null, or one who has no laps there, for the book's own driver
+   */
+  Debrief debrief(UUID sessionId, IncomingLaps.@Nullable Whose wanted) {
     Sessions.Kept session = sessions.get(sessionId);
-    SessionLaps read = read(session);
+    SessionLaps all = read(session);
+    List<IncomingLaps.Whose> drivers = all.drivers();
+    IncomingLaps.Whose whose =
+        drivers.contains(wanted)
+            ? wanted
+            : drivers.isEmpty() ? IncomingLaps.Whose.OWN : drivers.get(0);
+    SessionLaps read = drivers.size() < 2 ? all : all.of(whose);
     List<SessionLaps.DrivenLap> counted = read.counted();
     List<LapNotes.Dismissed> dismissed = notes.dismissed(sessionId);
     List<Found> found =
@@ -75,7 +101,7 @@ class Debriefs {
                   return new Found(finding, shown, LapNotes.covering(dismissed, finding, shown));
                 })
             .toList();
-    return new Debrief(session, read, found, notes.remarks(sessionId));
+    return new Debrief(session, read, drivers, whose, found, notes.remarks(sessionId));
   }
 
   /** The session that laps without one are of. */
@@ -112,8 +138,25 @@ class Debriefs {
             laps.of(session.id(), computed));
     synchronized (known) {
       known.put(session.id(), new Known(state, read));
+      makeRoom();
     }
     return read;
+  }
+
+  /** Sessions of an hour are small; of a day of a hundred samples a second one is enough. */
+  private void makeRoom() {
+    Iterator<Known> oldest = known.values().iterator();
+    while (known.size() > 1 && samples() > MOST_SAMPLES && oldest.hasNext()) {
+      oldest.next();
+      oldest.remove();
+    }
+  }
+
+  private long samples() {
+    return known.values().stream()
+        .flatMap(k -> k.laps().files().stream())
+        .mapToLong(file -> file.laps().recording().size())
+        .sum();
   }
 
   Books.Computed computed(Sessions.Kept session) {
@@ -158,7 +201,8 @@ class Debriefs {
   double[] line(UUID fileId, int number, double stepM) {
     Kept kept = kept(fileId);
     RecordedLap lap = lap(kept.file, number);
-    return DrivenLine.of(kept.file.laps().stations(), lap, SessionLaps.road(kept.computed), stepM);
+    return DrivenLine.of(
+        kept.file.laps().placed().stations(), lap, SessionLaps.road(kept.computed), stepM);
   }
 
   /**

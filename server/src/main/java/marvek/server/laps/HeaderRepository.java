@@ -2,4 +2,4 @@ package marvek.server.laps;
 
 import org.springframework.data.jpa.repository.JpaRepository;
 
-interface HeaderRepository extends JpaRepository<StoredHeader, String> {}
+interface HeaderRepository extends JpaRepository<StoredHeader, StoredHeader.Key> {}

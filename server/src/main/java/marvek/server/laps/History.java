@@ -79,7 +79,7 @@ class History {
       Sessions.Kept session = all.get(k);
       double best = session.bestLapS() == null ? Double.MAX_VALUE : session.bestLapS();
       if (laps.any(session.id()) || k > lastDriven) {
-        SessionLaps read = debriefs.read(session);
+        SessionLaps read = debriefs.read(session).own();
         int p = indexOf(read.computed().reference().pages(), corner);
         if (p >= 0 && (k > lastDriven || !read.counted().isEmpty())) {
           Entry entry = entry(session, read, p, target(read.computed(), bests));

@@ -4,10 +4,10 @@ import jakarta.validation.Valid;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import marvek.core.laps.RecordedLap;
+import marvek.formats.LapFiles;
 import marvek.formats.LapPreview;
 import marvek.formats.Spelled;
 import marvek.server.books.Books;
@@ -17,6 +17,8 @@ import marvek.server.contract.NameBody;
 import marvek.server.contract.OneOf;
 import marvek.server.sessions.Sessions;
 import org.jspecify.annotations.Nullable;
+import org.springframework.core.io.InputStreamResource;
+import org.springframework.core.io.Resource;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -56,29 +58,55 @@ class LapController {
   }
 
   /**
-   * A file's columns before it is brought in.
+   * A file before it is brought in.
    *
-   * @param remembered whether they are mapped as those of an earlier file with the same header
+   * @param kind of the file; columns are those of a CSV
+   * @param headerLine line of its row of headers, from 1; 0 where it has none
+   * @param lines its first rows, for somebody to point at the headers
+   * @param missing what no column is known for, in words
+   * @param remembered whether they are named as those of an earlier file with the same header
    * @param choices columns of the lap format that a header can be mapped to
+   * @param read what would become of it; null where it cannot be read so
+   * @param problem why it cannot be; null where it can
    */
   record PreviewView(
+      @OneOf(LapFiles.Kind.class) String kind,
+      long headerLine,
+      List<LapPreview.Line> lines,
       List<LapPreview.Column> columns,
       List<String> missing,
       boolean remembered,
-      List<String> choices) {}
+      List<String> choices,
+      @Nullable PreviewedLaps read,
+      @Nullable String problem) {
+    static PreviewView of(Laps.Preview seen, Books.Computed computed) {
+      LapPreview columns = seen.columns();
+      return new PreviewView(
+          Spelled.of(columns.kind()),
+          columns.headerLine(),
+          columns.lines(),
+          columns.columns(),
+          columns.missing(),
+          seen.remembered(),
+          LapPreview.choices(),
+          seen.laps() == null ? null : PreviewedLaps.of(seen.laps(), computed),
+          seen.problem());
+    }
+  }
 
-  /** Reads the columns of a file of laps without keeping it. */
-  @PostMapping(path = "/api/laps/preview", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+  /** Looks at a file of laps as it would be read for a session, without keeping it. */
+  @PostMapping(
+      path = "/api/sessions/{id}/laps/preview",
+      consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   PreviewView previewLaps(
+      @PathVariable UUID id,
       @RequestPart("file") MultipartFile file,
-      @RequestParam(required = false) @Holds(Map.class) String mapping)
-      throws IOException {
-    Laps.Preview seen = laps.preview(file.getBytes(), Mapping.parse(mapping));
-    return new PreviewView(
-        seen.preview().columns(),
-        seen.preview().missing(),
-        seen.remembered(),
-        LapPreview.choices());
+      @RequestParam(required = false) @Holds(Map.class) String mapping,
+      @RequestParam(defaultValue = "0") long headerLine) {
+    Sessions.Kept session = sessions.get(id);
+    Books.Computed computed = debriefs.computed(session);
+    IncomingLaps incoming = incoming(file, mapping, headerLine, IncomingLaps.Whose.OWN);
+    return PreviewView.of(laps.preview(session.bookId(), computed, incoming), computed);
   }
 
   /** Adds a file of laps to a session. */
@@ -87,19 +115,36 @@ class LapController {
   LapViews.FileView addLaps(
       @PathVariable UUID id,
       @RequestPart("file") MultipartFile file,
-      @RequestParam(required = false) @Holds(Map.class) String mapping)
-      throws IOException {
-    return LapViews.FileView.of(kept(sessions.get(id), file, mapping));
+      @RequestParam(required = false) @Holds(Map.class) String mapping,
+      @RequestParam(defaultValue = "0") long headerLine,
+      @RequestParam(defaultValue = "") String driver,
+      @RequestParam(defaultValue = "") String vehicle) {
+    IncomingLaps.Whose whose = new IncomingLaps.Whose(driver, vehicle);
+    return LapViews.FileView.of(kept(sessions.get(id), incoming(file, mapping, headerLine, whose)));
   }
 
-  private Laps.KeptFile kept(Sessions.Kept session, MultipartFile file, String mapping)
-      throws IOException {
-    return laps.add(
-        session.id(),
-        debriefs.computed(session),
+  private static IncomingLaps incoming(
+      MultipartFile file, String mapping, long headerLine, IncomingLaps.Whose whose) {
+    return new IncomingLaps(
         file.getOriginalFilename(),
-        file.getBytes(),
-        Mapping.parse(mapping));
+        file::getInputStream,
+        Mapping.parse(mapping),
+        headerLine,
+        whose);
+  }
+
+  private Laps.KeptFile kept(Sessions.Kept session, IncomingLaps incoming) {
+    return laps.add(session.id(), debriefs.computed(session), incoming);
+  }
+
+  /** Whose laps a file has, and in what; empty for the book's own. */
+  record WhoseBody(String driver, String vehicle) {}
+
+  /** Says whose laps a file has. */
+  @PutMapping("/api/laps/{id}/whose")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void sayWhoseLaps(@PathVariable UUID id, @RequestBody WhoseBody body) {
+    laps.say(id, new IncomingLaps.Whose(body.driver(), body.vehicle()));
   }
 
   /** A lap as a script gets it. */
@@ -121,18 +166,17 @@ class LapController {
       @PathVariable UUID id,
       @RequestPart("file") MultipartFile file,
       @RequestParam(required = false) @Holds(Map.class) String mapping,
-      @RequestParam(required = false) UUID session)
-      throws IOException {
+      @RequestParam(required = false) UUID session) {
     Sessions.Kept of = session == null ? debriefs.sessionForLapsOf(id) : sessions.get(session);
     Laps.KeptFile kept;
     try {
-      kept = kept(of, file, mapping);
+      kept = kept(of, incoming(file, mapping, 0, IncomingLaps.Whose.OWN));
     } catch (RuntimeException e) {
       debriefs.forgetUnplanned(of);
       throw e;
     }
     List<ImportedLap> found =
-        kept.laps().laps().stream()
+        SessionLaps.kindsOf(kept.laps(), debriefs.computed(of)).stream()
             .map(
                 lap ->
                     new ImportedLap(
@@ -181,9 +225,13 @@ class LapController {
   }
 
   /** A file of laps as it came. */
-  @GetMapping("/api/laps/{id}/file.csv")
-  ResponseEntity<byte[]> getLapFile(@PathVariable UUID id) {
-    return csv(laps.bytesOf(id), laps.file(id).name());
+  @GetMapping("/api/laps/{id}/file")
+  ResponseEntity<Resource> getLapFile(@PathVariable UUID id) throws IOException {
+    String name = laps.file(id).name();
+    return ResponseEntity.ok()
+        .contentType(MediaType.APPLICATION_OCTET_STREAM)
+        .header(HttpHeaders.CONTENT_DISPOSITION, attachment(name))
+        .body(new InputStreamResource(laps.contentOf(id).open()));
   }
 
   /** Calls a file of laps otherwise. */
@@ -203,7 +251,8 @@ class LapController {
   /**
    * A file of the simulated logger, which drives the session's book with a person's errors.
    *
-   * @param kind full (pedals, a hundred times a second) or position (ten times a second)
+   * @param kind full (pedals, a hundred times a second), mixed, late, rough, stint, position (ten
+   *     times a second) or telephone (once)
    */
   @GetMapping("/api/sessions/{id}/simulated.laps.csv")
   ResponseEntity<byte[]> simulateLaps(
@@ -212,9 +261,11 @@ class LapController {
       @RequestParam(defaultValue = "1") long seed,
       @RequestParam(defaultValue = "full") String kind) {
     Books.Computed computed = debriefs.computed(sessions.get(id));
-    return csv(
-        logger.file(computed, Spelled.read(SimulatedLogger.Kind.class, "kind", kind), laps, seed),
-        "simulated.laps.csv");
+    SimulatedLogger.Kind of = Spelled.read(SimulatedLogger.Kind.class, "kind", kind);
+    return ResponseEntity.ok()
+        .contentType(CSV)
+        .header(HttpHeaders.CONTENT_DISPOSITION, attachment(of.file()))
+        .body(logger.file(computed, of, laps, seed));
   }
 
   /**
@@ -246,13 +297,10 @@ class LapController {
     return live.stop(id);
   }
 
-  private static ResponseEntity<byte[]> csv(byte[] bytes, String name) {
-    String file = name.toLowerCase(Locale.ROOT).endsWith(".csv") ? name : name + ".csv";
-    String disposition =
-        ContentDisposition.attachment().filename(file, StandardCharsets.UTF_8).build().toString();
-    return ResponseEntity.ok()
-        .contentType(CSV)
-        .header(HttpHeaders.CONTENT_DISPOSITION, disposition)
-        .body(bytes);
+  private static String attachment(String name) {
+    return ContentDisposition.attachment()
+        .filename(name, StandardCharsets.UTF_8)
+        .build()
+        .toString();
   }
 }

@@ -6,6 +6,7 @@ import marvek.core.laps.Charges;
 import marvek.core.laps.CornerReading;
 import marvek.core.laps.Finding;
 import marvek.core.laps.RecordedLap;
+import marvek.formats.LapsOnRoad;
 import marvek.formats.Spelled;
 import marvek.server.contract.OneOf;
 import org.jspecify.annotations.Nullable;
@@ -83,7 +84,7 @@ final class LapViews {
    * A lap.
    *
    * @param id of the file and the lap's number in it
-   * @param kind out, flying, off or in
+   * @param kind out, flying, off, slow, other-surface, broken or in
    * @param recognised the kind before somebody said otherwise
    * @param time_s null in laps that were not recorded from line to line
    */
@@ -117,26 +118,51 @@ final class LapViews {
   }
 
   /**
+   * What a file's positions had of their own.
+   *
+   * @param lag_s by which they came behind the other channels
+   * @param shift_m by which all of them lay off as one
+   * @param noise_m by which each of them scatters
+   */
+  record PutRight(double lag_s, double shift_m, double noise_m) {
+    static PutRight of(LapsOnRoad laps) {
+      return new PutRight(
+          rounded(laps.placed().lagS(), 3),
+          rounded(Math.hypot(laps.placed().shiftEastM(), laps.placed().shiftNorthM()), 1),
+          rounded(laps.placed().noiseM(), 1));
+    }
+  }
+
+  /**
    * A file and what became of it.
    *
+   * @param driver whose laps they are; empty for the book's own
+   * @param vehicle that they were driven in; empty for the book's
+   * @param put_right how far its positions were moved, in time and in place
    * @param missing what it has no channel for, in words
    */
   record FileView(
       UUID id,
       String name,
+      String driver,
+      String vehicle,
       int samples,
+      PutRight put_right,
       List<String> used,
       List<String> unknown,
       List<String> corrections,
       List<String> missing) {
     static FileView of(Laps.KeptFile file) {
-      ReadLaps laps = file.laps();
+      LapsOnRoad laps = file.laps();
       return new FileView(
           file.stored().id(),
           file.stored().name(),
+          file.whose().driver(),
+          file.whose().vehicle(),
           laps.recording().size(),
-          laps.file().used(),
-          laps.file().unknown(),
+          PutRight.of(laps),
+          laps.used(),
+          laps.unknown(),
           laps.corrections(),
           laps.missing());
     }

@@ -1,139 +1,181 @@
 package marvek.server.laps;
 
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.security.DigestOutputStream;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import marvek.core.InvalidValueException;
-import marvek.core.PlainText;
 import marvek.core.Require;
 import marvek.core.laps.RecordedLap;
+import marvek.formats.BadFileException;
+import marvek.formats.FileText;
 import marvek.formats.LapPreview;
+import marvek.formats.LapsOnRoad;
+import marvek.server.accounts.CurrentDriver;
 import marvek.server.books.Books;
 import marvek.server.problems.ConflictException;
 import marvek.server.problems.NotFoundException;
 import marvek.server.sessions.Sessions;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** Keeps files of laps, and what was said of them. */
 @Service
 class Laps {
-  private static final int KEPT_READ = 4;
   private static final int LONGEST_NAME = 200;
 
   private final LapFileRepository repository;
   private final LapBytesRepository bytes;
   private final HeaderRepository headers;
   private final Sessions sessions;
+  private final CurrentDriver driver;
+  private final ReadFiles read;
   private final TransactionTemplate transaction;
-  private final Map<FileOn, ReadLaps> read =
-      new LinkedHashMap<>(16, 0.75f, true) {
-        private static final long serialVersionUID = 1L;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<FileOn, ReadLaps> eldest) {
-          return size() > KEPT_READ;
-        }
-      };
 
   Laps(
       LapFileRepository repository,
       LapBytesRepository bytes,
       HeaderRepository headers,
       Sessions sessions,
+      CurrentDriver driver,
+      ReadFiles read,
       TransactionTemplate transaction) {
     this.repository = repository;
     this.bytes = bytes;
     this.headers = headers;
     this.sessions = sessions;
+    this.driver = driver;
+    this.read = read;
     this.transaction = transaction;
   }
 
-  /** A file read on a revision's road: another revision may lie on another layout. */
-  private record FileOn(UUID file, int revision, int bytes) {}
-
   /** A file with what was taken from it. */
-  record KeptFile(StoredLapFile stored, ReadLaps laps) {
+  record KeptFile(StoredLapFile stored, LapsOnRoad laps) {
     /** A lap as somebody says it is, or else as it was recognised. */
     RecordedLap.Kind kindOf(RecordedLap lap) {
       return stored.saidOf(lap.number()).orElse(lap.kind());
     }
+
+    IncomingLaps.Whose whose() {
+      return stored.whose();
+    }
   }
 
   /**
-   * What a file's columns would be taken for.
+   * What a file's columns would be taken for, and what its laps would be.
    *
-   * @param remembered whether that is how a file with the same header was mapped before
+   * @param remembered whether that is how a file with the same header was named before
+   * @param laps null where the file cannot be read so
+   * @param problem why it cannot be; null where it can
    */
-  record Preview(LapPreview preview, boolean remembered) {}
+  record Preview(
+      LapPreview columns,
+      boolean remembered,
+      @Nullable LapsOnRoad laps,
+      @Nullable String problem) {}
 
   /** Looks at a file; a mapping that is given counts before one that is remembered. */
-  Preview preview(byte[] bytes, Map<String, String> mapping) {
-    LapPreview plain = LapPreview.of(bytes, Map.of());
-    Map<String, String> before = remembered(plain);
-    Map<String, String> all = new TreeMap<>(before);
-    all.putAll(mapping);
-    return new Preview(LapPreview.of(bytes, all), !before.isEmpty() && mapping.isEmpty());
+  Preview preview(UUID book, Books.Computed computed, IncomingLaps incoming) {
+    FileText text = FileText.of(incoming.content());
+    Named named = named(text, incoming);
+    LapPreview columns = LapPreview.of(text, named.mapping(), named.headerLine());
+    if (!columns.missing().isEmpty()) {
+      return new Preview(columns, named.remembered(), null, null);
+    }
+    try {
+      LapsOnRoad laps = read(digest(incoming.content()), incoming, named, book, computed);
+      return new Preview(columns, named.remembered(), laps, null);
+    } catch (BadFileException | InvalidValueException e) {
+      return new Preview(columns, named.remembered(), null, e.getMessage());
+    }
   }
 
-  private Map<String, String> remembered(LapPreview preview) {
-    return headers.findById(headerDigest(preview)).map(StoredHeader::mapping).orElse(Map.of());
+  private LapsOnRoad read(
+      String digest, IncomingLaps incoming, Named named, UUID book, Books.Computed computed) {
+    return read.read(
+        digest, incoming.content(), named.mapping(), named.headerLine(), book, computed);
   }
 
-  private static String headerDigest(LapPreview preview) {
+  /** How the columns of a file are named: as somebody says, or else as he did the last time. */
+  private record Named(Map<String, String> mapping, long headerLine, boolean remembered) {}
+
+  private Named named(FileText text, IncomingLaps incoming) {
+    StoredHeader before = headers.findById(key(text, incoming.headerLine())).orElse(null);
+    if (before == null) {
+      return new Named(incoming.mapping(), incoming.headerLine(), false);
+    }
+    Map<String, String> all = new TreeMap<>(before.mapping());
+    all.putAll(incoming.mapping());
+    long line = incoming.headerLine() > 0 ? incoming.headerLine() : before.headerLine();
+    return new Named(all, line, incoming.mapping().isEmpty() && incoming.headerLine() == 0);
+  }
+
+  /** By its headers and who brings it in; where nobody points at them, by those that are found. */
+  private StoredHeader.Key key(FileText text, long headerLine) {
+    LapPreview plain = LapPreview.of(text, Map.of(), headerLine);
     String header =
-        String.join("\n", preview.columns().stream().map(LapPreview.Column::header).toList());
-    return digest(header.getBytes(java.nio.charset.StandardCharsets.UTF_8));
+        String.join("\n", plain.columns().stream().map(LapPreview.Column::header).toList());
+    byte[] letters = header.getBytes(StandardCharsets.UTF_8);
+    return new StoredHeader.Key(digest(() -> new ByteArrayInputStream(letters)), driver.person());
   }
 
-  /**
-   * Takes a file in; it is read first, and nothing is kept of one that cannot be.
-   *
-   * @param mapping of headers that do not say what they are; remembered for the next such file
-   */
-  KeptFile add(
-      UUID sessionId,
-      Books.Computed computed,
-      String name,
-      byte[] content,
-      Map<String, String> mapping) {
-    String digest = digest(content);
+  /** Takes a file in; it is read first, and nothing is kept of one that cannot be. */
+  KeptFile add(UUID sessionId, Books.Computed computed, IncomingLaps incoming) {
+    String digest = digest(incoming.content());
     checkNew(sessionId, digest);
-    LapPreview plain = LapPreview.of(content, Map.of());
-    Map<String, String> all = new TreeMap<>(remembered(plain));
-    all.putAll(mapping);
-    ReadLaps laps = ReadLaps.of(content, all, computed.circuit(), SessionLaps.road(computed));
+    FileText text = FileText.of(incoming.content());
+    Named named = named(text, incoming);
+    LapsOnRoad laps = read(digest, incoming, named, sessions.get(sessionId).bookId(), computed);
+    StoredHeader remembered =
+        new StoredHeader(key(text, 0), named.mapping(), incoming.headerLine());
+    boolean said = !incoming.mapping().isEmpty() || incoming.headerLine() > 0;
     StoredLapFile stored =
         transaction.execute(
             status -> {
               checkNew(sessionId, digest);
               StoredLapFile file =
                   repository.saveAndFlush(
-                      new StoredLapFile(sessionId, named(name), digest, content.length, all));
-              bytes.save(new StoredLapBytes(file.id(), content));
-              if (!mapping.isEmpty()) {
-                headers.save(new StoredHeader(headerDigest(plain), all));
+                      new StoredLapFile(
+                          sessionId,
+                          incoming.name(),
+                          new StoredLapFile.Content(digest, sizeOf(incoming.content())),
+                          new StoredLapFile.Reading(named.mapping(), named.headerLine()),
+                          incoming.whose()));
+              bytes.save(packed(file.id(), incoming.content()));
+              if (said) {
+                headers.save(remembered);
               }
               return file;
             });
-    remember(on(stored, computed), laps);
     return new KeptFile(stored, laps);
   }
 
-  private static String named(String name) {
-    String text = name == null ? "" : PlainText.of(name).strip();
-    return text.isEmpty()
-        ? "laps.csv"
-        : text.substring(
-            0,
-            text.offsetByCodePoints(
-                0, Math.min(text.codePointCount(0, text.length()), LONGEST_NAME)));
+  private static StoredLapBytes packed(UUID file, FileText.Bytes content) {
+    try {
+      return StoredLapBytes.of(file, content);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private static int sizeOf(FileText.Bytes content) {
+    try (InputStream in = content.open()) {
+      return (int) in.transferTo(OutputStream.nullOutputStream());
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   /** A file counts once in a book: twice it would weigh double in its history. */
@@ -155,10 +197,10 @@ class Laps {
   }
 
   /** What is in a file, as it was brought in. */
-  byte[] bytesOf(UUID id) {
+  FileText.Bytes contentOf(UUID id) {
     return bytes
         .findById(file(id).id())
-        .map(StoredLapBytes::bytes)
+        .map(StoredLapBytes::content)
         .orElseThrow(() -> new NotFoundException("There is no file of laps " + id + "."));
   }
 
@@ -210,9 +252,16 @@ class Laps {
 
   void remove(UUID id) {
     repository.delete(file(id));
-    synchronized (read) {
-      read.keySet().removeIf(key -> key.file().equals(id));
-    }
+  }
+
+  /** Says whose laps a file has, and in what. */
+  void say(UUID id, IncomingLaps.Whose whose) {
+    transaction.executeWithoutResult(
+        status -> {
+          StoredLapFile stored = file(id);
+          stored.say(whose);
+          repository.saveAndFlush(stored);
+        });
   }
 
   /**
@@ -247,47 +296,36 @@ class Laps {
 
   /** More samples of a file that a logger is still writing. */
   void grow(UUID id, byte[] content) {
-    String digest = digest(content);
+    FileText.Bytes all = () -> new ByteArrayInputStream(content);
+    String digest = digest(all);
     transaction.executeWithoutResult(
         status -> {
           StoredLapFile stored = file(id);
-          stored.grow(content.length, digest);
+          stored.grow(new StoredLapFile.Content(digest, content.length));
           repository.saveAndFlush(stored);
-          bytes.save(new StoredLapBytes(id, content));
+          bytes.save(packed(id, all));
         });
   }
 
-  private ReadLaps readLaps(StoredLapFile stored, Books.Computed computed) {
-    FileOn key = on(stored, computed);
-    synchronized (read) {
-      ReadLaps known = read.get(key);
-      if (known != null) {
-        return known;
-      }
-    }
-    ReadLaps laps =
-        ReadLaps.of(
-            bytesOf(stored.id()), stored.mapping(), computed.circuit(), SessionLaps.road(computed));
-    remember(key, laps);
-    return laps;
+  private LapsOnRoad readLaps(StoredLapFile stored, Books.Computed computed) {
+    return read.read(
+        stored.digest(),
+        () -> contentOf(stored.id()).open(),
+        stored.mapping(),
+        stored.headerLine(),
+        sessions.get(stored.sessionId()).bookId(),
+        computed);
   }
 
-  private static FileOn on(StoredLapFile stored, Books.Computed computed) {
-    int revision = computed.document().path("number").asInt();
-    return new FileOn(stored.id(), revision, stored.size());
-  }
-
-  private void remember(FileOn key, ReadLaps laps) {
-    synchronized (read) {
-      read.put(key, laps);
-    }
-  }
-
-  private static String digest(byte[] bytes) {
-    try {
-      return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
+  private static String digest(FileText.Bytes content) {
+    try (InputStream in = content.open()) {
+      MessageDigest sha = MessageDigest.getInstance("SHA-256");
+      in.transferTo(new DigestOutputStream(OutputStream.nullOutputStream(), sha));
+      return HexFormat.of().formatHex(sha.digest());
     } catch (NoSuchAlgorithmException e) {
       throw new IllegalStateException("every Java has SHA-256", e);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
     }
   }
 }

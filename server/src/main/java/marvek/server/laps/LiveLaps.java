@@ -13,6 +13,8 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import marvek.core.Require;
 import marvek.formats.BadFileException;
+import marvek.formats.LapCsv;
+import marvek.formats.LapsOnRoad;
 import marvek.server.books.Books;
 import marvek.server.problems.ConflictException;
 import marvek.server.sessions.Sessions;
@@ -176,11 +178,16 @@ class LiveLaps {
   private UUID keep(Run run, UUID session, Books.Computed computed, UUID file, StringBuilder text) {
     byte[] bytes = text.toString().getBytes(StandardCharsets.UTF_8);
     try {
-      ReadLaps read = ReadLaps.of(bytes, Map.of(), computed.circuit(), SessionLaps.road(computed));
+      LapsOnRoad read =
+          LapsOnRoad.of(
+              LapCsv.read(bytes),
+              computed.circuit(),
+              SessionLaps.road(computed),
+              computed.reference().lap());
       int whole = (int) read.laps().stream().filter(lap -> lap.isWhole()).count();
       UUID kept = file;
       if (file == null) {
-        kept = laps.add(session, computed, "live.laps.csv", bytes, Map.of()).stored().id();
+        kept = laps.add(session, computed, IncomingLaps.of("live.laps.csv", bytes)).stored().id();
       } else if (whole > run.state.laps()) {
         laps.grow(file, bytes);
       }

@@ -100,7 +100,7 @@ class Reviews {
 
   private Work work(UUID sessionId) {
     Sessions.Kept session = sessions.get(sessionId);
-    SessionLaps read = debriefs.read(session);
+    SessionLaps read = debriefs.read(session).own();
     List<OwnValues> own = Books.draftOf(read.computed().document()).own();
     Map<Integer, StepPlan> plans =
         steps.plans(session.bookId(), read.computed()).stream()

@@ -1,9 +1,11 @@
 package marvek.server.laps;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import marvek.core.circuit.Road;
 import marvek.core.laps.AlongLap;
 import marvek.core.laps.Channel;
@@ -12,6 +14,7 @@ import marvek.core.laps.CornerReading;
 import marvek.core.laps.Finding;
 import marvek.core.laps.Findings;
 import marvek.core.laps.LapCutter;
+import marvek.core.laps.LapKinds;
 import marvek.core.laps.LapReader;
 import marvek.core.laps.ModelRecording;
 import marvek.core.laps.RecordedLap;
@@ -22,6 +25,7 @@ import marvek.core.page.Stakes;
 import marvek.core.profile.Lap;
 import marvek.core.review.LapOfSession;
 import marvek.core.vehicle.Vehicle;
+import marvek.formats.LapsOnRoad;
 import marvek.server.books.Books;
 
 /**
@@ -98,26 +102,74 @@ record SessionLaps(
 
   private static List<DrivenLap> lapsOf(
       Laps.KeptFile file, LapReader reader, Charges charges, Road road) {
-    ReadLaps of = file.laps();
-    List<RecordedLap> whole = of.laps().stream().filter(RecordedLap::isWhole).toList();
-    List<List<CornerReading>> corners = reader.read(of.recording(), of.stations(), whole);
+    LapsOnRoad of = file.laps();
+    List<LapKinds.Read> read = read(of, reader);
+    List<RecordedLap> kinds = LapKinds.of(read);
     List<DrivenLap> laps = new ArrayList<>();
-    for (RecordedLap lap : of.laps()) {
-      Charges.ReadLap read = null;
-      if (lap.isWhole()) {
-        AlongLap along =
-            AlongLap.of(of.recording(), of.stations(), lap, road, Thresholds.DEFAULT, STEP_M);
-        read = new Charges.ReadLap(along, corners.get(whole.indexOf(lap)));
-      }
+    for (int k = 0; k < kinds.size(); k++) {
+      RecordedLap lap = kinds.get(k);
+      Charges.ReadLap whole =
+          lap.isWhole() ? new Charges.ReadLap(along(of, lap, road), read.get(k).corners()) : null;
       laps.add(
           new DrivenLap(
               file.stored().id(),
               lap,
               file.kindOf(lap),
-              read,
-              read == null ? List.of() : charges.of(read)));
+              whole,
+              whole == null ? List.of() : charges.of(whole)));
     }
     return laps;
+  }
+
+  private static AlongLap along(LapsOnRoad of, RecordedLap lap, Road road) {
+    return AlongLap.of(
+        of.recording(), of.placed().stations(), lap, road, Thresholds.DEFAULT, STEP_M);
+  }
+
+  /** Every lap of a file with what it did in the corners; nothing of one that is not whole. */
+  private static List<LapKinds.Read> read(LapsOnRoad of, LapReader reader) {
+    List<RecordedLap> whole = of.laps().stream().filter(RecordedLap::isWhole).toList();
+    List<List<CornerReading>> corners = reader.read(of.recording(), of.placed().stations(), whole);
+    return of.laps().stream()
+        .map(
+            lap ->
+                new LapKinds.Read(lap, lap.isWhole() ? corners.get(whole.indexOf(lap)) : List.of()))
+        .toList();
+  }
+
+  /** The laps of a file that is not kept yet, with their kinds. */
+  static List<RecordedLap> kindsOf(LapsOnRoad laps, Books.Computed computed) {
+    return LapKinds.of(read(laps, reader(computed)));
+  }
+
+  /** Whose laps they are, the book's own first; each driver and vehicle once. */
+  List<IncomingLaps.Whose> drivers() {
+    return files.stream()
+        .map(Laps.KeptFile::whose)
+        .distinct()
+        .sorted(Comparator.comparing((IncomingLaps.Whose w) -> !w.equals(IncomingLaps.Whose.OWN)))
+        .toList();
+  }
+
+  /** The same with the laps of one driver in one vehicle: those of two are never pooled. */
+  SessionLaps of(IncomingLaps.Whose whose) {
+    return of(
+        files.stream()
+            .filter(file -> file.whose().equals(whose))
+            .map(file -> file.stored().id())
+            .collect(Collectors.toSet()));
+  }
+
+  /** The laps of the book's own driver; where he has none, of whoever brought in the first ones. */
+  SessionLaps own() {
+    List<IncomingLaps.Whose> drivers = drivers();
+    return drivers.size() < 2 ? this : of(drivers.get(0));
+  }
+
+  /** Grip of the laps that count against the page's; NaN without any. */
+  double gripAgainstPage() {
+    return LapKinds.gripAgainst(
+        computed.reference().pages(), counted().stream().map(DrivenLap::corners).toList());
   }
 
   /** The same with the laps of some files alone. */

@@ -31,6 +31,6 @@ public class SimulatedLaps {
       UUID sessionId, String name, int count, long seed, Map<Integer, Habit> habits) {
     Books.Computed computed = debriefs.computed(sessions.get(sessionId));
     byte[] file = logger.file(computed, SimulatedLogger.Kind.FULL, count, seed, habits);
-    return laps.add(sessionId, computed, name, file, Map.of()).stored().id();
+    return laps.add(sessionId, computed, IncomingLaps.of(name, file)).stored().id();
   }
 }

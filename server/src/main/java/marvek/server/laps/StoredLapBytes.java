@@ -3,10 +3,18 @@ package marvek.server.laps;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
 import java.util.UUID;
+import java.util.zip.Deflater;
+import java.util.zip.GZIPInputStream;
+import java.util.zip.GZIPOutputStream;
+import marvek.formats.FileText;
 import org.hibernate.annotations.JavaType;
 
-/** What is in a file of laps, byte for byte. */
+/** What is in a file of laps, byte for byte; packed, for most of it is digits. */
 @Entity
 @Table(name = "lap_bytes")
 class StoredLapBytes {
@@ -15,14 +23,38 @@ class StoredLapBytes {
   @JavaType(NeverChangedBytes.class)
   private byte[] bytes;
 
+  private boolean packed;
+
   protected StoredLapBytes() {}
 
-  StoredLapBytes(UUID fileId, byte[] bytes) {
+  private StoredLapBytes(UUID fileId, byte[] bytes) {
     this.fileId = fileId;
     this.bytes = bytes;
+    this.packed = true;
   }
 
-  byte[] bytes() {
-    return bytes;
+  /** The content of a file as it is kept; read as a stream, so that it is never held unpacked. */
+  static StoredLapBytes of(UUID fileId, FileText.Bytes content) throws IOException {
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    try (InputStream in = content.open();
+        GZIPOutputStream packing = new FastGzip(out)) {
+      in.transferTo(packing);
+    }
+    return new StoredLapBytes(fileId, out.toByteArray());
+  }
+
+  /** Digits pack to a quarter at the fastest level, and to little less at the slowest. */
+  private static final class FastGzip extends GZIPOutputStream {
+    FastGzip(ByteArrayOutputStream out) throws IOException {
+      super(out, 1 << 16);
+      def.setLevel(Deflater.BEST_SPEED);
+    }
+  }
+
+  /** The file as it was brought in; opened anew for each pass. */
+  FileText.Bytes content() {
+    return packed
+        ? () -> new GZIPInputStream(new ByteArrayInputStream(bytes), 1 << 16)
+        : () -> new ByteArrayInputStream(bytes);
   }
 }

@@ -39,18 +39,30 @@ class StoredLapFile {
   private String kinds;
 
   private boolean stepsNoted;
+  private String driver;
+  private String vehicle;
+  private long headerLine;
+
+  /** What a file holds: the digest of it, and how many bytes it has. */
+  record Content(String digest, int size) {}
+
+  /** How its columns are named, and where its headers stand; 0 where nobody pointed. */
+  record Reading(Map<String, String> mapping, long headerLine) {}
 
   protected StoredLapFile() {}
 
-  StoredLapFile(UUID sessionId, String name, String digest, int size, Map<String, String> mapping) {
+  StoredLapFile(
+      UUID sessionId, String name, Content content, Reading reading, IncomingLaps.Whose whose) {
     this.id = UUID.randomUUID();
     this.sessionId = sessionId;
     this.name = name;
-    this.digest = digest;
-    this.size = size;
+    this.digest = content.digest();
+    this.size = content.size();
     this.takenAt = Instant.now();
-    this.mapping = JsonFiles.write(Mapping.write(mapping));
+    this.mapping = JsonFiles.write(Mapping.write(reading.mapping()));
+    this.headerLine = reading.headerLine();
     this.kinds = "{}";
+    say(whose);
   }
 
   UUID id() {
@@ -71,11 +83,25 @@ class StoredLapFile {
 
   /** What tells whether anything of it has changed. */
   String state() {
-    return id + " " + name + " " + size + " " + kinds + " " + stepsNoted;
+    return String.join(
+        " ", id.toString(), name, digest, kinds, Boolean.toString(stepsNoted), driver, vehicle);
   }
 
-  int size() {
-    return size;
+  String digest() {
+    return digest;
+  }
+
+  long headerLine() {
+    return headerLine;
+  }
+
+  IncomingLaps.Whose whose() {
+    return new IncomingLaps.Whose(driver, vehicle);
+  }
+
+  final void say(IncomingLaps.Whose whose) {
+    driver = whose.driver();
+    vehicle = whose.vehicle();
   }
 
   Map<String, String> mapping() {
@@ -108,9 +134,9 @@ class StoredLapFile {
   }
 
   /** More samples have come: of a logger that is still writing. */
-  void grow(int sizeNow, String digestOfAll) {
-    size = sizeNow;
-    digest = digestOfAll;
+  void grow(Content now) {
+    size = now.size();
+    digest = now.digest();
   }
 
   private static JsonNode tree(String text) {

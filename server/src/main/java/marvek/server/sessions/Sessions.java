@@ -245,6 +245,15 @@ public class Sessions implements BookAttachment {
     return store(read.stored().id(), read.book(), seen, file -> file.withDecisions(decisions));
   }
 
+  /** Says what a session was driven on after all, and which revision reads its laps. */
+  public Kept drivenOn(UUID id, Conditions.Surface surface, int revision) {
+    return store(
+        id,
+        read(id).book(),
+        Edition.ANY,
+        file -> file.with(file.session().drivenOn(surface)).issued(revision));
+  }
+
   Kept issued(Read read, int revision, Edition seen) {
     return store(read.stored().id(), read.book(), seen, file -> file.issued(revision));
   }

@@ -11,7 +11,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Checked against {@link Double#parseDouble}, bit for bit. */
-class LapNumberTest {
+class CellNumberTest {
   @ParameterizedTest
   @ValueSource(
       strings = {
@@ -36,9 +36,9 @@ class LapNumberTest {
         "12345678901234567890.5"
       })
   void numbersAreThoseOfTheLanguage(String text) {
-    assertThat(LapNumber.of(text, '.')).isEqualTo(Double.parseDouble(text));
-    assertThat(LapNumber.of("  " + text + " ", '.')).isEqualTo(Double.parseDouble(text));
-    assertThat(LapNumber.of(text.replace('.', ','), ',')).isEqualTo(Double.parseDouble(text));
+    assertThat(CellNumber.of(text, '.')).isEqualTo(Double.parseDouble(text));
+    assertThat(CellNumber.of("  " + text + " ", '.')).isEqualTo(Double.parseDouble(text));
+    assertThat(CellNumber.of(text.replace('.', ','), ',')).isEqualTo(Double.parseDouble(text));
   }
 
   @Test
@@ -49,19 +49,19 @@ class LapNumberTest {
           BigDecimal.valueOf(random.nextDouble() * 400 - 200)
               .setScale(random.nextInt(16), RoundingMode.HALF_UP)
               .toPlainString();
-      assertThat(LapNumber.of(text, '.')).as(text).isEqualTo(Double.parseDouble(text));
+      assertThat(CellNumber.of(text, '.')).as(text).isEqualTo(Double.parseDouble(text));
     }
   }
 
   @ParameterizedTest
   @ValueSource(strings = {"", "  ", "-", "nan", "NaN", " NAN"})
   void whatIsNotThereIsNoNumber(String text) {
-    assertThat(LapNumber.of(text, '.')).isNaN();
+    assertThat(CellNumber.of(text, '.')).isNaN();
   }
 
   @ParameterizedTest
   @ValueSource(strings = {".", "--1", "1-", "1.2.3", "12a", "1,5", "0x10x", "−3"})
   void wordsAreRefused(String text) {
-    assertThatThrownBy(() -> LapNumber.of(text, '.')).isInstanceOf(NumberFormatException.class);
+    assertThatThrownBy(() -> CellNumber.of(text, '.')).isInstanceOf(NumberFormatException.class);
   }
 }

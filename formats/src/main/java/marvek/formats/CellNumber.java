@@ -1,12 +1,14 @@
 package marvek.formats;
 
+import java.util.Locale;
+import java.util.Set;
 import tools.jackson.core.io.NumberInput;
 
 /**
- * Numbers of a lap CSV. Nearly all are a few digits with a point; an hour has six million of them,
- * so those are read in one pass and the rest is left to the library.
+ * Numbers in cells of a table. Nearly all are a few digits with a point; an hour has six million of
+ * them, so those are read in one pass and the rest is left to the library.
  */
-final class LapNumber {
+final class CellNumber {
   /** Integers up to here are exact in a double, and so are the powers of ten below. */
   private static final int MOST_DIGITS = 15;
 
@@ -14,10 +16,16 @@ final class LapNumber {
     1, 1e1, 1e2, 1e3, 1e4, 1e5, 1e6, 1e7, 1e8, 1e9, 1e10, 1e11, 1e12, 1e13, 1e14, 1e15
   };
 
-  private LapNumber() {}
+  /** How loggers and tables write that a sample has no value. */
+  private static final Set<String> MISSING =
+      Set.of(
+          "", "nan", "-", "--", "---", "n/a", "na", "#n/a", "null", "none", "nil", "inf", "-inf",
+          "?", "*", "missing", "invalid");
+
+  private CellNumber() {}
 
   /**
-   * The number that a cell holds; NaN for an empty cell, a dash or "nan".
+   * The number that a cell holds; NaN for an empty cell and for the words that stand for none.
    *
    * @param point what parts the decimals, a point or a comma
    * @throws NumberFormatException if it is no number
@@ -51,7 +59,7 @@ final class LapNumber {
 
   private static double other(String cell, char point) {
     String text = cell.strip();
-    if (text.isEmpty() || text.equalsIgnoreCase("nan") || text.equals("-")) {
+    if (MISSING.contains(text.toLowerCase(Locale.ROOT))) {
       return Double.NaN;
     }
     return NumberInput.parseDouble(point == ',' ? text.replace(',', '.') : text, true);

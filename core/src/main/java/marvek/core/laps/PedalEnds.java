@@ -1,0 +1,100 @@
+package marvek.core.laps;
+
+import java.util.Arrays;
+
+/**
+ * Brings a throttle sensor to its ends: what it shows with the foot off is nothing, what it stands
+ * at with the foot down is everything. A throttle that idles is open a little all the time.
+ */
+final class PedalEnds {
+  /** An idle of less hides no pick-up: it is below where a throttle counts as open [%]. */
+  private static final double LEAST_IDLE_PCT = 1.5;
+
+  /** More open than this with the foot off is a foot that is on [%]. */
+  private static final double MOST_IDLE_PCT = 35;
+
+  /** A sensor's own ends waver by no more [%]. */
+  private static final double STANDS_STILL_PCT = 1.5;
+
+  /** A pedal that goes so far goes all the way [%]. */
+  private static final double NEARLY_ALL_PCT = 97;
+
+  private static final double LEAST_TOP_PCT = 40;
+
+  /** With the foot down a lap is driven for so much of the time, at least. */
+  private static final double SHARE_FLAT = 0.08;
+
+  /** Somebody who slows so hard is off the throttle [m/s²]. */
+  private static final double SLOWS_MPS2 = 4;
+
+  private static final double SLOPE_S = 0.4;
+  private static final double MOVING_MPS = 8;
+  private static final int LEAST_SAMPLES = 20;
+
+  private PedalEnds() {}
+
+  /** The recording with a throttle from 0 to 100; as it is where there is none or it is so. */
+  static Recording calibrated(Recording recording, Corrections corrections) {
+    if (!recording.has(Channel.THROTTLE)) {
+      return recording;
+    }
+    double[] v = recording.channel(Channel.THROTTLE);
+    double idle = idle(recording, v);
+    double top = top(v);
+    boolean idles = idle >= LEAST_IDLE_PCT && idle < MOST_IDLE_PCT;
+    boolean shortOfAll = top < NEARLY_ALL_PCT || top > 103;
+    if (!idles && !shortOfAll) {
+      return recording;
+    }
+    double from = idles ? idle : 0;
+    double to = shortOfAll ? top : 100;
+    if (idles) {
+      corrections.add("The throttle shows %.0f %% with the foot off: taken as shut.", idle);
+    }
+    if (shortOfAll) {
+      corrections.add("The throttle stands at %.0f %% with the foot down: taken as 100 %%.", top);
+    }
+    for (int i = 0; i < v.length; i++) {
+      v[i] = Math.max(0, Math.min(100, 100 * (v[i] - from) / (to - from)));
+    }
+    return recording.with(Channel.THROTTLE, v);
+  }
+
+  /** What stands there while the car slows hard; 0 where that is nothing that stands still. */
+  private static double idle(Recording recording, double[] v) {
+    double[] shown = new double[v.length];
+    int count = 0;
+    int before = 0;
+    for (int i = 0; i < v.length; i++) {
+      while (recording.timeAt(i) - recording.timeAt(before) > SLOPE_S) {
+        before++;
+      }
+      double span = recording.timeAt(i) - recording.timeAt(before);
+      double gain = recording.at(Channel.SPEED, i) - recording.at(Channel.SPEED, before);
+      boolean slows = span > 0 && gain / span < -SLOWS_MPS2;
+      if (slows && recording.at(Channel.SPEED, i) > MOVING_MPS && !Double.isNaN(v[i])) {
+        shown[count++] = v[i];
+      }
+    }
+    if (count < LEAST_SAMPLES) {
+      return 0;
+    }
+    double[] sorted = Arrays.copyOf(shown, count);
+    Arrays.sort(sorted);
+    double low = sorted[count / 10];
+    double middle = sorted[count * 4 / 10];
+    return middle - low <= STANDS_STILL_PCT ? low : 0;
+  }
+
+  /** What the sensor stands at for long at its upper end; 100 where it does not stand there. */
+  private static double top(double[] v) {
+    double[] sorted = Arrays.stream(v).filter(x -> !Double.isNaN(x)).sorted().toArray();
+    if (sorted.length < LEAST_SAMPLES) {
+      return 100;
+    }
+    double high = sorted[(int) (0.995 * (sorted.length - 1))];
+    double flat = sorted[(int) ((1 - SHARE_FLAT) * (sorted.length - 1))];
+    boolean stands = high - flat <= STANDS_STILL_PCT && high > LEAST_TOP_PCT;
+    return stands ? (high + flat) / 2 : 100;
+  }
+}
