@@ -111,14 +111,20 @@
         <TimeBand {view} corners={desk.corners} chosen={desk.corner!} onchoose={choose} />
         <div class="desk:flex gap-4 pt-1">
           <div class="min-w-0 grow">
-            <FindingsList
-              findings={debrief.findings}
-              pages={view.revision.pages}
-              laps={desk.laps}
-              onchoose={choose}
-              ondismiss={desk.dismiss}
-              onrestore={desk.takeBack}
-            />
+            {#if debrief.seems}
+              <p class="text-neutral py-2 text-lg" data-findings-wait>
+                Findings wait until laps and page are of the same road.
+              </p>
+            {:else}
+              <FindingsList
+                findings={debrief.findings}
+                pages={view.revision.pages}
+                laps={desk.laps}
+                onchoose={choose}
+                ondismiss={desk.dismiss}
+                onrestore={desk.takeBack}
+              />
+            {/if}
             <CornerTable
               pages={view.revision.pages}
               corners={desk.corners}

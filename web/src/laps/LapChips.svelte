@@ -57,7 +57,7 @@
           ]}
           ><span class="text-neutral pr-1 text-sm">{lap.number}</span><span
             class={[!counted && 'line-through']}>{lapTime(lap.time_s!)}</span
-          >{#if lap === best}&nbsp;best{/if}{counted ? '' : ` ${KIND[lap.kind]}`}</Menu
+          >{#if lap === best}&nbsp;best{/if}{#if !counted}&nbsp;{KIND[lap.kind]}{/if}</Menu
         >
       {:else}
         <span class="text-neutral flex min-h-11 items-center px-1"

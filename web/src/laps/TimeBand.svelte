@@ -11,7 +11,7 @@
     onchoose: (corner: number) => void;
   }
   const { view, corners, chosen, onchoose }: Props = $props();
-  const HEIGHT = 96;
+  const HEIGHT = 110;
   /** A long lap is wider than the screen, and scrolled. */
   const width = $derived(Math.max(1190, corners.length * 46));
   const frame = $derived(bandFrame(view.trace, width, HEIGHT));

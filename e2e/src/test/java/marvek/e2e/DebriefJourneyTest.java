@@ -49,11 +49,25 @@ class DebriefJourneyTest {
     return Files.write(file, scripts.download(path));
   }
 
+  private Path simulated(String kind, String name) throws IOException {
+    String path = "/api/sessions/" + session + "/simulated.laps.csv?seed=4&laps=6&kind=" + kind;
+    return Files.write(folder.resolve(name), scripts.download(path));
+  }
+
+  /** Looks at a file and takes it as it is. */
+  private void bringIn(Path file) {
+    browser.chooseFile("[data-laps-in]", file);
+    browser.see("[data-previewed]");
+    browser.press("Bring the laps in");
+    browser.seeNoMore("[role=dialog]");
+    browser.see("[data-file='" + file.getFileName() + "']");
+  }
+
   /** A lap's path becomes the line of the book, as a draft that is undone like any other. */
   @Test
   void aLapIsTakenAsTheLine() throws IOException {
     browser.open(book + "/sessions/" + session + "/debrief");
-    browser.chooseFile("[data-laps-in]", simulated(2));
+    bringIn(simulated(2));
     browser.click("[data-lap='2']");
     browser.clickWords("[role=menuitem]", "Its path as the line of the book");
     browser.seeText("[data-traced]", "positions");
@@ -72,7 +86,7 @@ class DebriefJourneyTest {
   void aFileIsReadCornerByCornerAndHabitsAreFound() throws IOException {
     browser.open(book + "/sessions/" + session + "/debrief");
     browser.seeText("main", "No laps yet");
-    browser.chooseFile("[data-laps-in]", simulated(5));
+    bringIn(simulated(5));
     browser.see("[data-findings]");
     assertThat(browser.text("[data-lap-chips]"))
         .contains("1 out")
@@ -92,7 +106,7 @@ class DebriefJourneyTest {
     // Of two laps nothing is said to be a habit.
     for (int lap = 2; lap <= 4; lap++) {
       browser.click("[data-lap='" + lap + "']");
-      browser.clickWords("[role=menuitemradio]", "Does not count");
+      browser.clickWords("[role=menuitemradio]", "Does not count: off");
       browser.seeText("[data-lap='" + lap + "']", "off or stopped");
     }
     browser.seeText("main", "Three laps that count");
@@ -120,11 +134,13 @@ class DebriefJourneyTest {
     browser.seeNoMore("[role=dialog]");
     Path binary = Files.write(folder.resolve("binary.csv"), new byte[] {80, 75, 3, 4, 0, 0, 0});
     browser.chooseFile("[data-laps-in]", binary);
-    browser.seeText("[role=alert]", "This is a binary file, not text");
+    browser.seeText("[role=alert]", "This is a zip without a file in it, or another binary file");
     Path file = simulated(1);
-    browser.chooseFile("[data-laps-in]", file);
+    bringIn(file);
     browser.see("[data-corners]");
     browser.chooseFile("[data-laps-in]", file);
+    browser.see("[data-previewed]");
+    browser.press("Bring the laps in");
     browser.seeText("[role=alert]", "This very file is in already");
   }
 
@@ -196,12 +212,14 @@ class DebriefJourneyTest {
     browser.choose("[aria-label='Ost is']", "x_m");
     browser.choose("[aria-label='Nord is']", "y_m");
     browser.choose("[aria-label='Fahrt is']", "speed_mps");
-    browser.seeNoMore("[role=dialog] .text-warning");
+    browser.see("[data-previewed]");
     browser.press("Bring the laps in");
     browser.see("[data-corners]");
     // The next file with that header needs no words.
     Path next = Files.writeString(folder.resolve("next.csv"), foreign + "\n");
     browser.chooseFile("[data-laps-in]", next);
+    browser.seeText("[role=dialog]", "as you named them the last time");
+    browser.press("Bring the laps in");
     browser.see("[data-file='next.csv']");
   }
 
@@ -213,13 +231,89 @@ class DebriefJourneyTest {
     assertThat(Files.readString(file)).startsWith("time_s,lat_deg,lon_deg,speed_mps");
     browser.open(book + "/sessions/" + session + "/debrief");
     browser.seeText("main", "No laps yet");
-    browser.chooseFile("[data-laps-in]", file);
+    bringIn(file);
     browser.see("[data-corners]");
     browser.click("[data-file='receiver.csv']");
     browser.seeText(
         "[data-popover-content]", "Without a brake sensor braking is told by the deceleration");
     browser.click("[data-file='receiver.csv']");
     browser.seePresent("[data-line^='lap ']");
+  }
+
+  /**
+   * A telephone's log, a table whose channels come at their own rates below lines of another kind,
+   * and one whose positions come late: each is shown with what is put right, and read right.
+   */
+  @Test
+  void filesAsTheyComeAreShownPutRightAndRead() throws IOException {
+    browser.open(book + "/sessions/" + session + "/debrief");
+    browser.seeText("main", "No laps yet");
+    browser.chooseFile("[data-laps-in]", simulated("telephone", "walk.nmea"));
+    browser.seeText("[data-previewed]", "a receiver’s log (NMEA 0183)");
+    browser.seeText("[data-kinds]", "6 flying laps");
+    browser.seeText("[role=dialog]", "brake points are not told");
+    browser.press("Leave it");
+    browser.seeNoMore("[role=dialog]");
+    browser.seeText("main", "No laps yet");
+
+    browser.chooseFile("[data-laps-in]", simulated("mixed", "mixed.csv"));
+    browser.seeText("[data-corrections]", "The row of headers is line 5");
+    browser.seeText("[data-corrections]", "brake 20, throttle 20");
+    // Somebody points at a wrong row, is told, and points back.
+    browser.click("[data-header-lines] summary");
+    browser.click("[data-header-lines] li:nth-child(2) input");
+    browser.seeText("[role=dialog] .text-warning", "no column of times is known");
+    browser.click("[data-header-lines] li:nth-child(4) input");
+    browser.see("[data-previewed]");
+    browser.press("Leave it");
+    browser.seeNoMore("[role=dialog]");
+
+    browser.chooseFile("[data-laps-in]", simulated("late", "late.csv"));
+    browser.seeText("[data-moved]", "Lag of the positions 3");
+    browser.seeText("[data-corrections]", "behind the car's other channels: put right");
+    browser.seeText("[data-corrections]", "south-east of where the road is: brought back");
+    browser.press("Bring the laps in");
+    browser.see("[data-findings]");
+    browser.seeText("[data-best]", "slower than the page");
+  }
+
+  /** A stint with a flag and a stop; and somebody else's laps, which are not taken with it. */
+  @Test
+  void slowLapsDoNotCountAndTwoDriversAreNeverPooled() throws IOException {
+    browser.open(book + "/sessions/" + session + "/debrief");
+    browser.seeText("main", "No laps yet");
+    bringIn(simulated("stint", "stint.csv"));
+    browser.seeText("[data-lap='4']", "slow");
+    browser.seeText("[data-lap='6']", "off or stopped");
+    browser.click("[data-lap='4']");
+    browser.clickWords("[role=menuitemradio]", "Counts");
+    browser.seeTextNoMore("[data-lap='4']", "slow");
+    browser.chooseFile("[data-laps-in]", simulated("rough", "theirs.csv"));
+    browser.see("[data-previewed]");
+    browser.set("[data-whose-driver]", "R. Quill");
+    browser.press("Bring the laps in");
+    browser.seeText("[aria-label='Whose laps'] [aria-pressed=true]", "R. Quill");
+    browser.seeNoMore("[data-file='stint.csv']");
+    browser.click("[data-driver='you']");
+    browser.see("[data-file='stint.csv']");
+    browser.seeNoMore("[data-file='theirs.csv']");
+  }
+
+  /** The session was planned for rain, and the sun came out: its laps are read on dry pages. */
+  @Test
+  void aSessionThatWasDryAfterAllIsReadOnDryPages() throws IOException {
+    Path dry = simulated(4);
+    String wet = scripts.get("/api" + book + "/sessions").body().at("/1/id").asString();
+    scripts.post("/api/sessions/" + wet + "/issue", java.util.Map.of("reason", "rain"), "*");
+    browser.open(book + "/sessions/" + wet + "/debrief");
+    browser.seeText("main", "No laps yet");
+    bringIn(dry);
+    browser.seeText("[data-seems]", "The laps go with a dry road, and the page is for a wet one");
+    browser.see("[data-findings-wait]");
+    browser.press("It was dry after all");
+    browser.seeNoMore("[data-seems]");
+    browser.see("[data-findings]");
+    browser.seeText("[data-best]", "slower than the page");
   }
 
   /** Laps to the next revision: two proposals accepted, the revision kept, its card printed. */

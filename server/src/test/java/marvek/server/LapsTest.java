@@ -251,6 +251,109 @@ class LapsTest {
     assertThat(scripts.upload(session + "/laps", "h.csv", next).status().value()).isEqualTo(201);
   }
 
+  private byte[] logged(String kind) {
+    return scripts.download(session + "/simulated.laps.csv?seed=3&laps=5&kind=" + kind);
+  }
+
+  /** Every kind of the simulated logger is read by what it is, and nothing of a preview is kept. */
+  @Test
+  void everyLoggerIsReadAndToldInThePreview() {
+    java.util.Map<String, String> told =
+        java.util.Map.of(
+            "full", "",
+            "mixed", "The row of headers is line 5",
+            "late", "behind the car's other channels",
+            "rough", "scatter by",
+            "stint", "",
+            "position", "",
+            "telephone", "");
+    told.forEach(
+        (kind, words) -> {
+          JsonNode seen = scripts.upload(session + "/laps/preview", "a", logged(kind)).body();
+          assertThat(seen.path("kind").asString())
+              .as(kind)
+              .isEqualTo(kind.equals("telephone") ? "nmea" : "csv");
+          JsonNode read = seen.path("read");
+          assertThat(read.path("corrections").toString()).as(kind).contains(words);
+          assertThat(read.path("laps")).as(kind).hasSize(7);
+          assertThat(read.path("path").size()).as(kind).isGreaterThan(100);
+          double lag = read.at("/put_right/lag_s").asDouble(9);
+          assertThat(lag).as(kind).isCloseTo(kind.equals("late") ? 0.3 : 0, within(0.02));
+        });
+    assertThat(scripts.get(session + "/debrief").body().path("files")).isEmpty();
+  }
+
+  @Test
+  void aStintHasASlowLapAndAStop() {
+    scripts.upload(session + "/laps", "a.csv", logged("stint"));
+    assertThat(scripts.get(session + "/debrief").body().path("laps").findValuesAsString("kind"))
+        .containsExactly("out", "flying", "flying", "slow", "flying", "off", "in");
+  }
+
+  @Test
+  void headersCanBePointedAt() {
+    byte[] mixed = logged("mixed");
+    JsonNode seen =
+        scripts
+            .upload(session + "/laps/preview", "a", mixed, java.util.Map.of("headerLine", "1"))
+            .body();
+    assertThat(seen.path("headerLine").asInt(0)).isEqualTo(1);
+    assertThat(seen.path("read").isNull()).isTrue();
+    assertThat(seen.path("missing")).isNotEmpty();
+    JsonNode none =
+        scripts
+            .upload(session + "/laps/preview", "a", mixed, java.util.Map.of("headerLine", "4"))
+            .body();
+    assertThat(none.path("detail").asString()).contains("Line 4: no row of headers can stand here");
+  }
+
+  /** Findings, proposals and history are one driver's; the other's are asked for. */
+  @Test
+  void lapsOfTwoDriversAreNeverPooled() {
+    scripts.upload(session + "/laps", "mine.csv", simulated(4, 2));
+    Scripts.Answer theirs =
+        scripts.upload(
+            session + "/laps", "theirs.csv", simulated(3, 9), java.util.Map.of("driver", "Ines"));
+    assertThat(theirs.status().value()).isEqualTo(201);
+    JsonNode mine = scripts.get(session + "/debrief").body();
+    assertThat(mine.path("drivers")).hasSize(2);
+    assertThat(mine.path("files").findValuesAsString("name")).containsExactly("mine.csv");
+    assertThat(mine.path("laps")).hasSize(6);
+    JsonNode other = scripts.get(session + "/debrief?driver=Ines").body();
+    assertThat(other.path("files").findValuesAsString("name")).containsExactly("theirs.csv");
+    for (JsonNode finding : mine.path("findings")) {
+      assertThat(finding.path("of").asInt(0)).isLessThanOrEqualTo(4);
+    }
+    String file = theirs.body().path("id").asString();
+    scripts.put("/api/laps/" + file + "/whose", Map.of("driver", "", "vehicle", "spare car"));
+    JsonNode vehicles = scripts.get(session + "/debrief").body();
+    assertThat(vehicles.path("drivers").findValuesAsString("vehicle"))
+        .containsExactly("", "spare car");
+    assertThat(vehicles.path("laps")).hasSize(6);
+    scripts.put("/api/laps/" + file + "/whose", Map.of("driver", "", "vehicle", ""));
+    assertThat(scripts.get(session + "/debrief").body().path("laps")).hasSize(11);
+  }
+
+  /** Without a dry revision one is made of the session's own, with nothing else changed. */
+  @Test
+  void aSessionThatWasWetAfterAllIsReadOnWetPages() {
+    scripts.upload(session + "/laps", "a.csv", simulated(4, 2));
+    int before = scripts.get(session + "/debrief").body().path("revision").asInt(0);
+    assertThat(scripts.get(session + "/debrief").body().path("seems").isNull()).isTrue();
+    Scripts.Answer said = scripts.put(session + "/surface", Map.of("surface", "wet"));
+    assertThat(said.status().value()).as("%s", said.body()).isEqualTo(204);
+    JsonNode wet = scripts.get(session + "/debrief").body();
+    assertThat(wet.path("surface").asString()).isEqualTo("wet");
+    assertThat(wet.path("seems").asString()).isEqualTo("dry");
+    assertThat(wet.path("revision").asInt(0)).isGreaterThan(before);
+    scripts.put(session + "/surface", Map.of("surface", "dry"));
+    JsonNode dry = scripts.get(session + "/debrief").body();
+    assertThat(dry.path("seems").isNull()).isTrue();
+    assertThat(dry.path("revision").asInt(0)).isEqualTo(before);
+    assertThat(scripts.put(session + "/surface", Map.of("surface", "icy")).status().value())
+        .isEqualTo(422);
+  }
+
   @Test
   void aFindingIsDismissedForItsLapsAndRemarksStandBesideIt() {
     scripts.upload(session + "/laps", "a.csv", simulated(5, 2));
