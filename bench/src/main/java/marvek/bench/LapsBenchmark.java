@@ -9,24 +9,25 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
 import marvek.core.laps.Channel;
-import marvek.core.laps.Cleaning;
 import marvek.core.laps.CornerReading;
-import marvek.core.laps.LapCutter;
 import marvek.core.laps.LapReader;
 import marvek.core.laps.ModelRecording;
 import marvek.core.laps.RecordedLap;
 import marvek.core.laps.Recording;
-import marvek.core.laps.Stations;
 import marvek.core.laps.Thresholds;
 import marvek.core.line.ChosenLine;
 import marvek.core.profile.Lap;
 import marvek.core.reference.Reference;
-import marvek.formats.LapCsv;
+import marvek.formats.FileText;
 import marvek.formats.LapCsvWriter;
+import marvek.formats.LapFile;
+import marvek.formats.LapFiles;
+import marvek.formats.LapsOnRoad;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -102,14 +103,19 @@ public class LapsBenchmark {
     return fields;
   }
 
-  /** All of it. */
+  /** All of it: put right, laid on the road, cut, every corner of every lap read. */
   @Benchmark
   public List<List<CornerReading>> readCutAndRead() {
-    Recording recording = Cleaning.of(LapCsv.read(file).recording()).recording();
-    Stations stations = Stations.of(recording, road);
+    LapsOnRoad laps = laid();
     LapReader reader = new LapReader(road, book.pages(), Thresholds.DEFAULT, v -> 0);
-    List<RecordedLap> whole =
-        LapCutter.cut(recording, stations, road).stream().filter(RecordedLap::isWhole).toList();
-    return reader.read(recording, stations, whole);
+    List<RecordedLap> whole = laps.laps().stream().filter(RecordedLap::isWhole).toList();
+    return reader.read(laps.recording(), laps.placed().stations(), whole);
+  }
+
+  /** What a preview shows, and an import stores nothing before: laid on the road and cut. */
+  @Benchmark
+  public LapsOnRoad laid() {
+    LapFile read = LapFiles.read(FileText.of(file), Map.of(), 0);
+    return LapsOnRoad.of(read, Demo.circuit(), road, book.lap());
   }
 }

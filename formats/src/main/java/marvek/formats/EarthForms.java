@@ -3,7 +3,10 @@ package marvek.formats;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.DoubleUnaryOperator;
+import java.util.stream.IntStream;
 import marvek.core.circuit.GeoPoint;
+import marvek.core.laps.Channel;
+import marvek.core.laps.Recording;
 import marvek.core.numeric.Median;
 
 /**
@@ -13,6 +16,9 @@ import marvek.core.numeric.Median;
 final class EarthForms {
   /** Farther from the circuit's own place than this no lap of it is [°], some 20 km. */
   private static final double NEAR_DEG = 0.2;
+
+  /** Places that their middle is taken of. */
+  private static final int SOME = 20_000;
 
   private record Form(String name, DoubleUnaryOperator degrees) {}
 
@@ -34,7 +40,16 @@ final class EarthForms {
    *
    * @param told in words what was put right; empty where nothing was
    */
-  record Fitting(double[] latDeg, double[] lonDeg, String told) {}
+  record Fitting(
+      DoubleUnaryOperator degrees, int signLat, int signLon, boolean swapped, String told) {
+    double latDeg(double latitude, double longitude) {
+      return signLat * degrees.applyAsDouble(swapped ? longitude : latitude);
+    }
+
+    double lonDeg(double latitude, double longitude) {
+      return signLon * degrees.applyAsDouble(swapped ? latitude : longitude);
+    }
+  }
 
   private static double packedMinutes(double v) {
     double degrees = Math.floor(Math.abs(v) / 100);
@@ -49,14 +64,13 @@ final class EarthForms {
   }
 
   /**
-   * Degrees of a file's columns.
+   * How a recording writes its places.
    *
    * @throws BadFileException if they lie elsewhere in every form that is known
    */
-  static Fitting of(double[] latitude, double[] longitude, GeoPoint circuit) {
-    withoutNothing(latitude, longitude);
-    double lat = middle(latitude);
-    double lon = middle(longitude);
+  static Fitting of(Recording recording, GeoPoint circuit) {
+    double lat = middle(recording, Channel.LATITUDE);
+    double lon = middle(recording, Channel.LONGITUDE);
     for (boolean swapped : new boolean[] {false, true}) {
       double a = swapped ? lon : lat;
       double b = swapped ? lat : lon;
@@ -71,12 +85,7 @@ final class EarthForms {
                       circuit.lonDeg(),
                       Math.cos(Math.toRadians(circuit.latDeg())));
           if (fits) {
-            return fitting(
-                swapped ? longitude : latitude,
-                swapped ? latitude : longitude,
-                form,
-                new int[] {signLat, signLon},
-                swapped);
+            return fitting(form, signLat, signLon, swapped);
           }
         }
       }
@@ -93,31 +102,25 @@ final class EarthForms {
   }
 
   /** A receiver without a position writes zeros. */
-  private static void withoutNothing(double[] latitude, double[] longitude) {
-    for (int i = 0; i < latitude.length; i++) {
-      if (latitude[i] == 0 && longitude[i] == 0) {
-        latitude[i] = Double.NaN;
-        longitude[i] = Double.NaN;
-      }
-    }
+  static boolean isNowhere(double latitude, double longitude) {
+    return latitude == 0 && longitude == 0;
   }
 
-  private static double middle(double[] values) {
-    return Median.of(java.util.Arrays.stream(values).filter(v -> !Double.isNaN(v)).toArray());
+  private static double middle(Recording recording, Channel channel) {
+    int every = Math.max(1, recording.size() / SOME);
+    return Median.of(
+        IntStream.range(0, recording.size())
+            .filter(i -> i % every == 0)
+            .mapToDouble(i -> recording.at(channel, i))
+            .filter(v -> !Double.isNaN(v) && v != 0)
+            .toArray());
   }
 
   private static boolean near(double degrees, double place, double scale) {
     return Math.abs(degrees - place) * scale < NEAR_DEG;
   }
 
-  private static Fitting fitting(
-      double[] latitude, double[] longitude, Form form, int[] signs, boolean swapped) {
-    double[] lat = new double[latitude.length];
-    double[] lon = new double[latitude.length];
-    for (int i = 0; i < lat.length; i++) {
-      lat[i] = signs[0] * form.degrees().applyAsDouble(latitude[i]);
-      lon[i] = signs[1] * form.degrees().applyAsDouble(longitude[i]);
-    }
+  private static Fitting fitting(Form form, int signLat, int signLon, boolean swapped) {
     StringBuilder told = new StringBuilder();
     if (!form.name().isEmpty()) {
       told.append("Latitude and longitude are written as ").append(form.name()).append(". ");
@@ -125,10 +128,14 @@ final class EarthForms {
     if (swapped) {
       told.append("Latitude and longitude are swapped. ");
     }
-    if (signs[0] < 0 || signs[1] < 0) {
+    if (signLat < 0 || signLon < 0) {
       told.append("Their signs for south or west are missing or turned round. ");
     }
     return new Fitting(
-        lat, lon, told.isEmpty() ? "" : told + "By where this circuit lies: put right.");
+        form.degrees(),
+        signLat,
+        signLon,
+        swapped,
+        told.isEmpty() ? "" : told + "By where this circuit lies: put right.");
   }
 }

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import marvek.core.laps.Channel;
 import marvek.core.laps.Recording;
+import marvek.core.laps.Samples;
 
 /** Laps of a GPX track whose points have times; their speed comes from the positions. */
 final class GpxLaps {
@@ -64,10 +65,10 @@ final class GpxLaps {
       lon[k] = track.lonDegAt(i);
       ele[k++] = track.eleMAt(i);
     }
-    Map<Channel, double[]> channels = new EnumMap<>(Channel.class);
-    channels.put(Channel.LATITUDE, lat);
-    channels.put(Channel.LONGITUDE, lon);
-    channels.put(Channel.ALTITUDE, ele);
+    Map<Channel, Samples> channels = new EnumMap<>(Channel.class);
+    channels.put(Channel.LATITUDE, Samples.of(Channel.LATITUDE, lat));
+    channels.put(Channel.LONGITUDE, Samples.of(Channel.LONGITUDE, lon));
+    channels.put(Channel.ALTITUDE, Samples.of(Channel.ALTITUDE, ele));
     return new LapFile(
         new Recording(clock.timeS(), channels, clock.breaks()),
         List.of("track points"),

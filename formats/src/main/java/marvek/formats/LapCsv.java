@@ -6,13 +6,15 @@ import de.siegmar.fastcsv.reader.CsvRecord;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
-import java.util.Arrays;
+import java.util.BitSet;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import marvek.core.laps.Channel;
 import marvek.core.laps.Recording;
+import marvek.core.laps.Samples;
+import marvek.core.laps.SamplesBuilder;
 
 /**
  * Reads a lap CSV (RFC 4180): rows of any kind, a header, rows of units, then a row a sample.
@@ -33,7 +35,7 @@ public final class LapCsv {
   private final List<String> corrections = new ArrayList<>();
   private LapHead head;
   private LapColumn[] columns;
-  private double[][] values;
+  private SamplesBuilder[] values;
   private Words[] words;
   private boolean clockOfColons;
   private int rows;
@@ -81,10 +83,10 @@ public final class LapCsv {
   private LapFile read() {
     head = LapHead.of(text, mapping, headerLine).checked();
     columns = head.columns();
-    values = new double[columns.length][];
+    values = new SamplesBuilder[columns.length];
     words = new Words[columns.length];
     for (int c = 0; c < columns.length; c++) {
-      values[c] = columns[c] == null ? null : new double[1024];
+      values[c] = columns[c] == null ? null : new SamplesBuilder(columns[c].channel());
       words[c] = new Words();
     }
     if (head.line() > 1) {
@@ -114,10 +116,7 @@ public final class LapCsv {
     }
     for (int c = 0; c < columns.length; c++) {
       if (columns[c] != null) {
-        if (rows == values[c].length) {
-          values[c] = Arrays.copyOf(values[c], rows + Math.max(rows / 2, 1024));
-        }
-        values[c][rows] = number(CsvText.cell(record, c), record, c) * columns[c].factor();
+        values[c].add(number(CsvText.cell(record, c), record, c) * columns[c].factor());
       }
     }
     rows++;
@@ -178,28 +177,19 @@ public final class LapCsv {
       checkWords(c);
     }
     LapClock.Running clock = clock();
-    Map<Channel, double[]> channels = new EnumMap<>(Channel.class);
+    Map<Channel, Samples> channels = new EnumMap<>(Channel.class);
     for (int c = 0; c < columns.length; c++) {
       if (columns[c] != null && !columns[c].isTime()) {
-        channels.put(columns[c].channel(), compact(values[c], clock));
-        values[c] = null;
+        Samples samples = values[c].build(clock.kept());
+        channels.put(columns[c].channel(), LapPedals.checked(columns[c], samples, corrections));
       }
+      values[c] = null;
     }
-    Recording recording =
-        new Recording(clock.timeS(), checked(clock.timeS(), channels), clock.breaks());
+    Recording recording = new Recording(clock.timeS(), channels, clock.breaks());
+    if (recording.has(Channel.SPEED)) {
+      recording = LapSpeeds.checked(recording, head.samplesFrom(), corrections);
+    }
     return new LapFile(recording, head.used(), head.unknown(), corrections);
-  }
-
-  private Map<Channel, double[]> checked(double[] time, Map<Channel, double[]> channels) {
-    for (LapColumn column : columns) {
-      if (column != null && !column.isTime()) {
-        LapPedals.check(column, channels.get(column.channel()), corrections);
-      }
-    }
-    if (channels.containsKey(Channel.SPEED)) {
-      LapSpeeds.check(time, channels, head.samplesFrom(), corrections);
-    }
-    return channels;
   }
 
   private LapClock.Running clock() {
@@ -207,7 +197,10 @@ public final class LapCsv {
     while (columns[at] == null || !columns[at].isTime()) {
       at++;
     }
-    double[] raw = Arrays.copyOf(values[at], rows);
+    BitSet all = new BitSet();
+    all.set(0, rows);
+    double[] raw = values[at].build(all).copy();
+    values[at] = null;
     LapClock.Running clock = LapClock.of(raw, clockOfColons);
     if (clock.isHopeless()) {
       throw BadFileException.atLine(
@@ -259,18 +252,5 @@ public final class LapCsv {
       columns[c] = null;
       values[c] = null;
     }
-  }
-
-  private static double[] compact(double[] all, LapClock.Running clock) {
-    int n = clock.timeS().length;
-    if (clock.dropped() == 0) {
-      return Arrays.copyOf(all, n);
-    }
-    double[] kept = new double[n];
-    int k = 0;
-    for (int i = clock.kept().nextSetBit(0); i >= 0; i = clock.kept().nextSetBit(i + 1)) {
-      kept[k++] = all[i];
-    }
-    return kept;
   }
 }

@@ -3,12 +3,17 @@ package marvek.formats;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.IntStream;
 import marvek.core.laps.Channel;
+import marvek.core.laps.Samples;
 
 /** Brings pedals to per cent: from a pressure, from shares of one, from counts of a sensor. */
 final class LapPedals {
   /** A single knock on the sensor is not its full scale. */
   private static final double HARDEST_SHARE = 0.999;
+
+  /** Of a long recording not every sample is needed to know its hardest braking. */
+  private static final int SOME = 200_000;
 
   private static final double LEAST_BAR = 2;
 
@@ -17,10 +22,17 @@ final class LapPedals {
 
   private LapPedals() {}
 
-  static void check(LapColumn column, double[] values, List<String> corrections) {
+  /** The values of a column, in per cent if it is a pedal's. */
+  static Samples checked(LapColumn column, Samples samples, List<String> corrections) {
     if (column.channel() != Channel.BRAKE && column.channel() != Channel.THROTTLE) {
-      return;
+      return samples;
     }
+    double[] values = samples.copy();
+    check(column, values, corrections);
+    return Samples.of(column.channel(), values);
+  }
+
+  private static void check(LapColumn column, double[] values, List<String> corrections) {
     double most = hardest(values);
     String name = column.channel().column();
     if (column.pressure()) {
@@ -57,7 +69,13 @@ final class LapPedals {
   }
 
   private static double hardest(double[] values) {
-    double[] sorted = Arrays.stream(values).filter(v -> !Double.isNaN(v)).sorted().toArray();
+    int every = Math.max(1, values.length / SOME);
+    double[] sorted =
+        IntStream.range(0, values.length / every)
+            .mapToDouble(k -> values[k * every])
+            .filter(v -> !Double.isNaN(v))
+            .sorted()
+            .toArray();
     return sorted.length == 0 ? 0 : sorted[(int) ((sorted.length - 1) * HARDEST_SHARE)];
   }
 

@@ -1,12 +1,12 @@
 package marvek.formats;
 
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import marvek.core.laps.Channel;
+import marvek.core.laps.Recording;
 
 /** Puts the unit of a speed right by the way that was covered. */
 final class LapSpeeds {
@@ -47,11 +47,10 @@ final class LapSpeeds {
   /**
    * @throws BadFileException if the speed cannot be that of a lap
    */
-  static void check(
-      double[] time, Map<Channel, double[]> channels, long firstLine, List<String> corrections) {
-    double[] speed = channels.get(Channel.SPEED);
-    double covered = covered(time, channels);
-    double byTheSpeed = integral(time, speed);
+  static Recording checked(Recording recording, long firstLine, List<String> corrections) {
+    double[] speed = recording.channel(Channel.SPEED);
+    double covered = covered(recording);
+    double byTheSpeed = integral(recording, speed);
     if (byTheSpeed <= 0) {
       throw BadFileException.atLine(
           firstLine, Channel.SPEED.column(), "the speed is 0 all through: this is no driven lap.");
@@ -68,6 +67,7 @@ final class LapSpeeds {
               });
     }
     withoutImpossible(speed, firstLine, corrections);
+    return recording.with(Channel.SPEED, speed);
   }
 
   private static Optional<Map.Entry<String, Double>> otherUnit(double ratio) {
@@ -108,12 +108,15 @@ final class LapSpeeds {
     }
   }
 
-  private static double integral(double[] time, double[] speed) {
+  private static double integral(Recording recording, double[] speed) {
     double sum = 0;
     int last = -1;
-    for (int i = 0; i < time.length; i++) {
+    for (int i = 0; i < speed.length; i++) {
       if (!Double.isNaN(speed[i])) {
-        sum += last < 0 ? 0 : (time[i] - time[last]) * (speed[i] + speed[last]) / 2;
+        sum +=
+            last < 0
+                ? 0
+                : (recording.timeAt(i) - recording.timeAt(last)) * (speed[i] + speed[last]) / 2;
         last = i;
       }
     }
@@ -121,47 +124,58 @@ final class LapSpeeds {
   }
 
   /** Way by distances or positions [m]; 0 where neither tells. */
-  private static double covered(double[] time, Map<Channel, double[]> channels) {
-    double[] distance = channels.get(Channel.DISTANCE);
-    if (distance != null) {
+  private static double covered(Recording recording) {
+    if (recording.has(Channel.DISTANCE)) {
       double sum = 0;
       double last = Double.NaN;
-      for (double now : distance) {
+      for (int i = 0; i < recording.size(); i++) {
+        double now = recording.at(Channel.DISTANCE, i);
         sum += now > last ? now - last : 0;
         last = Double.isNaN(now) ? last : now;
       }
       return sum;
     }
-    double[] x = channels.get(Channel.X);
-    double[] y = channels.get(Channel.Y);
-    double scaleX = 1;
-    double scaleY = 1;
-    if (x == null || y == null) {
-      x = channels.get(Channel.LONGITUDE);
-      y = channels.get(Channel.LATITUDE);
-      if (x == null || y == null) {
-        return 0;
-      }
-      double latitude =
-          Arrays.stream(y).filter(v -> v != 0 && !Double.isNaN(v)).findFirst().orElse(0);
-      if (Math.abs(latitude) > 90) {
-        // Degrees and minutes in one number: how far apart they are is not known yet.
-        return 0;
-      }
-      scaleY = 111_200;
-      scaleX = scaleY * Math.cos(Math.toRadians(latitude));
+    if (recording.hasPosition()) {
+      return way(recording, new Channel[] {Channel.X, Channel.Y}, 1, 1);
     }
-    return way(time, x, y, scaleX, scaleY);
+    double latitude = firstLatitude(recording);
+    if (!recording.has(Channel.LONGITUDE) || !(Math.abs(latitude) <= 90)) {
+      // Degrees and minutes in one number: how far apart they are is not known yet.
+      return 0;
+    }
+    double scale = 111_200;
+    return way(
+        recording,
+        new Channel[] {Channel.LONGITUDE, Channel.LATITUDE},
+        scale * Math.cos(Math.toRadians(latitude)),
+        scale);
+  }
+
+  /** NaN without one. */
+  private static double firstLatitude(Recording recording) {
+    for (int i = 0; i < recording.size(); i++) {
+      double latitude = recording.at(Channel.LATITUDE, i);
+      if (latitude != 0 && !Double.isNaN(latitude)) {
+        return latitude;
+      }
+    }
+    return Double.NaN;
   }
 
   /** Once a second, so that the noise of positions adds no way and no bend is cut off. */
-  private static double way(double[] time, double[] x, double[] y, double scaleX, double scaleY) {
+  private static double way(Recording r, Channel[] places, double scaleX, double scaleY) {
     double sum = 0;
     int last = -1;
-    for (int i = 0; i < x.length; i++) {
-      boolean known = !Double.isNaN(x[i]) && !Double.isNaN(y[i]);
-      if (known && (last < 0 || time[i] - time[last] >= 1)) {
-        sum += last < 0 ? 0 : Math.hypot((x[i] - x[last]) * scaleX, (y[i] - y[last]) * scaleY);
+    for (int i = 0; i < r.size(); i++) {
+      double x = r.at(places[0], i);
+      double y = r.at(places[1], i);
+      boolean known = !Double.isNaN(x) && !Double.isNaN(y);
+      if (known && (last < 0 || r.timeAt(i) - r.timeAt(last) >= 1)) {
+        sum +=
+            last < 0
+                ? 0
+                : Math.hypot(
+                    (x - r.at(places[0], last)) * scaleX, (y - r.at(places[1], last)) * scaleY);
         last = i;
       }
     }

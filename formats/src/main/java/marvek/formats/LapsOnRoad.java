@@ -33,6 +33,8 @@ public record LapsOnRoad(
   /** Slower than this no point of a pedal is told [Hz]. */
   private static final double SLOW_HZ = 4;
 
+  private static final double[] NOWHERE = {Double.NaN, Double.NaN};
+
   public LapsOnRoad {
     used = List.copyOf(used);
     unknown = List.copyOf(unknown);
@@ -48,9 +50,11 @@ public record LapsOnRoad(
    * @throws marvek.core.InvalidValueException if it cannot be one of this circuit
    */
   public static LapsOnRoad of(LapFile file, Circuit circuit, Road road, @Nullable Lap page) {
+    List<String> used = file.used();
+    List<String> unknown = file.unknown();
     List<String> corrections = new ArrayList<>(file.corrections());
-    Recording inPlane = inPlane(file.recording(), circuit, corrections);
-    Cleaning.Cleaned clean = Cleaning.of(inPlane);
+    // The file is not looked at any more: a day's recording is there once at a time.
+    Cleaning.Cleaned clean = Cleaning.of(inPlane(file.recording(), circuit, corrections));
     corrections.addAll(clean.corrections());
     Placing.Placed placed = Placing.of(clean.recording(), road, page);
     corrections.addAll(placed.corrections());
@@ -68,7 +72,7 @@ public record LapsOnRoad(
               "The brake sensor shows up to %.1f %% while nobody brakes: taken out as its zero.",
               zero));
     }
-    return new LapsOnRoad(file.used(), file.unknown(), placed, laps, corrections);
+    return new LapsOnRoad(used, unknown, placed, laps, corrections);
   }
 
   public Recording recording() {
@@ -113,11 +117,7 @@ public record LapsOnRoad(
           "The file has places on the earth, and this circuit has none: it was drawn without."
               + " Bring in a file with x_m and y_m, or with a distance_m alone.");
     }
-    EarthForms.Fitting fitting =
-        EarthForms.of(
-            recording.channel(Channel.LATITUDE),
-            recording.channel(Channel.LONGITUDE),
-            circuit.origin());
+    EarthForms.Fitting fitting = EarthForms.of(recording, circuit.origin());
     if (!fitting.told().isEmpty()) {
       corrections.add(fitting.told());
     }
@@ -125,7 +125,12 @@ public record LapsOnRoad(
     double[] x = new double[recording.size()];
     double[] y = new double[recording.size()];
     for (int i = 0; i < x.length; i++) {
-      double[] at = plane.toPlane(fitting.latDeg()[i], fitting.lonDeg()[i]);
+      double lat = recording.at(Channel.LATITUDE, i);
+      double lon = recording.at(Channel.LONGITUDE, i);
+      double[] at =
+          EarthForms.isNowhere(lat, lon)
+              ? NOWHERE
+              : plane.toPlane(fitting.latDeg(lat, lon), fitting.lonDeg(lat, lon));
       x[i] = at[0];
       y[i] = at[1];
     }

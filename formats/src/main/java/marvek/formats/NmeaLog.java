@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import marvek.core.laps.Channel;
 import marvek.core.laps.Recording;
+import marvek.core.laps.Samples;
 
 /**
  * Reads a receiver's log of NMEA 0183 sentences: RMC (time, position, speed, date) and GGA
@@ -229,14 +230,14 @@ final class NmeaLog {
     }
     LapClock.Running clock = LapClock.of(clock(), true);
     told.addAll(clock.told());
-    Map<Channel, double[]> channels = new EnumMap<>(Channel.class);
-    channels.put(Channel.LATITUDE, column(clock, f -> f.latDeg));
-    channels.put(Channel.LONGITUDE, column(clock, f -> f.lonDeg));
+    Map<Channel, Samples> channels = new EnumMap<>(Channel.class);
+    channels.put(Channel.LATITUDE, Samples.of(Channel.LATITUDE, column(clock, f -> f.latDeg)));
+    channels.put(Channel.LONGITUDE, Samples.of(Channel.LONGITUDE, column(clock, f -> f.lonDeg)));
     if (fixes.stream().anyMatch(f -> !Double.isNaN(f.altM))) {
-      channels.put(Channel.ALTITUDE, column(clock, f -> f.altM));
+      channels.put(Channel.ALTITUDE, Samples.of(Channel.ALTITUDE, column(clock, f -> f.altM)));
     }
     if (fixes.stream().anyMatch(f -> !Double.isNaN(f.speedMps))) {
-      channels.put(Channel.SPEED, column(clock, f -> f.speedMps));
+      channels.put(Channel.SPEED, Samples.of(Channel.SPEED, column(clock, f -> f.speedMps)));
     }
     return new LapFile(
         new Recording(clock.timeS(), channels, clock.breaks()),

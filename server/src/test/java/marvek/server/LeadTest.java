@@ -170,6 +170,9 @@ class LeadTest {
     JsonNode read = change(day, now).body();
     assertThat(read.path("findings").findValuesAsString("rule")).contains("braked-early");
     assertThat(read.path("findings").findValuesAsString("driver")).containsOnly("ada");
+    assertThat(scripts.get(session + "/debrief").body().path("driver").asString())
+        .as("the laps are hers in the debrief too")
+        .isEqualTo("Ada");
     int corner = read.at("/findings/0/corner").asInt(0);
     say("ada", corner, "Braked too soon");
     byte[] pdf = scripts.download(lead + "/ada/sheet.pdf");

@@ -56,7 +56,9 @@ final class ChannelRates {
     Recording now = recording;
     for (Channel channel : Channel.values()) {
       if (recording.has(channel) && !channel.isPlace()) {
-        now = now.with(channel, evened(channel));
+        double[] evened = evened(channel);
+        // What stays as it is stays where it is: a day's recording is there once.
+        now = changed(channel, evened) ? now.with(channel, evened) : now;
       }
     }
     if (!slower.isEmpty()) {
@@ -68,6 +70,15 @@ final class ChannelRates {
       corrections.add("%d single samples of pedals that left and came back were taken out.", slips);
     }
     return now;
+  }
+
+  private boolean changed(Channel channel, double[] values) {
+    for (int i = 0; i < values.length; i++) {
+      if (Double.compare(values[i], recording.at(channel, i)) != 0) {
+        return true;
+      }
+    }
+    return false;
   }
 
   private double[] evened(Channel channel) {

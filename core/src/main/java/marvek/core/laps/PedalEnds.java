@@ -1,6 +1,7 @@
 package marvek.core.laps;
 
 import java.util.Arrays;
+import java.util.stream.IntStream;
 
 /**
  * Brings a throttle sensor to its ends: what it shows with the foot off is nothing, what it stands
@@ -30,6 +31,7 @@ final class PedalEnds {
   private static final double SLOPE_S = 0.4;
   private static final double MOVING_MPS = 8;
   private static final int LEAST_SAMPLES = 20;
+  private static final int SOME = 200_000;
 
   private PedalEnds() {}
 
@@ -60,9 +62,15 @@ final class PedalEnds {
     return recording.with(Channel.THROTTLE, v);
   }
 
+  /** Of a long recording not every sample is needed to know where a sensor stands. */
+  private static int every(int samples) {
+    return Math.max(1, samples / SOME);
+  }
+
   /** What stands there while the car slows hard; 0 where that is nothing that stands still. */
   private static double idle(Recording recording, double[] v) {
-    double[] shown = new double[v.length];
+    int every = every(v.length);
+    double[] shown = new double[v.length / every + 1];
     int count = 0;
     int before = 0;
     for (int i = 0; i < v.length; i++) {
@@ -72,7 +80,8 @@ final class PedalEnds {
       double span = recording.timeAt(i) - recording.timeAt(before);
       double gain = recording.at(Channel.SPEED, i) - recording.at(Channel.SPEED, before);
       boolean slows = span > 0 && gain / span < -SLOWS_MPS2;
-      if (slows && recording.at(Channel.SPEED, i) > MOVING_MPS && !Double.isNaN(v[i])) {
+      boolean counts = slows && i % every == 0 && !Double.isNaN(v[i]);
+      if (counts && recording.at(Channel.SPEED, i) > MOVING_MPS) {
         shown[count++] = v[i];
       }
     }
@@ -88,7 +97,13 @@ final class PedalEnds {
 
   /** What the sensor stands at for long at its upper end; 100 where it does not stand there. */
   private static double top(double[] v) {
-    double[] sorted = Arrays.stream(v).filter(x -> !Double.isNaN(x)).sorted().toArray();
+    int every = every(v.length);
+    double[] sorted =
+        IntStream.range(0, v.length / every)
+            .mapToDouble(k -> v[k * every])
+            .filter(x -> !Double.isNaN(x))
+            .sorted()
+            .toArray();
     if (sorted.length < LEAST_SAMPLES) {
       return 100;
     }

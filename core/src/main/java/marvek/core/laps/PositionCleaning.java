@@ -80,10 +80,8 @@ final class PositionCleaning {
     List<String> found = new ArrayList<>();
     double frozenS = 0;
     int begun = 0;
-    double[] heldX = x.clone();
-    double[] heldY = y.clone();
     for (int i = 1; i <= x.length; i++) {
-      boolean same = i < x.length && heldX[i] == heldX[begun] && heldY[i] == heldY[begun];
+      boolean same = i < x.length && x[i] == x[begun] && y[i] == y[begun];
       if (same) {
         continue;
       }

@@ -13,7 +13,7 @@ import marvek.core.numeric.Median;
  */
 public final class Recording {
   private final double[] timeS;
-  private final Map<Channel, double[]> channels;
+  private final Map<Channel, Samples> channels;
   private final BitSet breaks;
 
   /**
@@ -25,7 +25,7 @@ public final class Recording {
    *     channel has another length
    */
   public Recording(double[] timeS, Map<Channel, double[]> channels) {
-    this(timeS, channels, new BitSet());
+    this(timeS, samples(channels), new BitSet());
   }
 
   /**
@@ -34,7 +34,7 @@ public final class Recording {
    * @param breaks samples before which it did: how long they are behind the ones before them is not
    *     known
    */
-  public Recording(double[] timeS, Map<Channel, double[]> channels, BitSet breaks) {
+  public Recording(double[] timeS, Map<Channel, Samples> channels, BitSet breaks) {
     if (timeS.length < 2) {
       throw new InvalidValueException(
           "time_s", "has " + timeS.length + " samples; a recording needs at least two");
@@ -47,16 +47,22 @@ public final class Recording {
     }
     channels.forEach(
         (channel, values) -> {
-          if (values.length != timeS.length) {
+          if (values.size() != timeS.length) {
             throw new InvalidValueException(
                 channel.column(),
-                "has " + values.length + " values for " + timeS.length + " samples");
+                "has " + values.size() + " values for " + timeS.length + " samples");
           }
         });
     this.timeS = timeS;
     this.channels = new EnumMap<>(Channel.class);
     this.channels.putAll(channels);
     this.breaks = (BitSet) breaks.clone();
+  }
+
+  private static Map<Channel, Samples> samples(Map<Channel, double[]> channels) {
+    Map<Channel, Samples> all = new EnumMap<>(Channel.class);
+    channels.forEach((channel, values) -> all.put(channel, Samples.of(channel, values)));
+    return all;
   }
 
   /** Whether the clock jumped before one of the samples {@code from} to {@code to} − 1. */
@@ -90,28 +96,26 @@ public final class Recording {
    * @param i 0 to size − 1
    */
   public double at(Channel channel, int i) {
-    double[] values = channels.get(channel);
-    return values == null ? Double.NaN : values[i];
+    Samples values = channels.get(channel);
+    return values == null ? Double.NaN : values.at(i);
   }
 
   /** A copy of a channel's values; null where it was not recorded. */
   public double[] channel(Channel channel) {
-    double[] values = channels.get(channel);
-    return values == null ? null : values.clone();
+    Samples values = channels.get(channel);
+    return values == null ? null : values.copy();
   }
 
   /** The same with one channel more, or another in its place. */
   public Recording with(Channel channel, double[] values) {
-    Map<Channel, double[]> more = new EnumMap<>(Channel.class);
-    more.putAll(channels);
-    more.put(channel, values);
+    Map<Channel, Samples> more = new EnumMap<>(channels);
+    more.put(channel, Samples.of(channel, values));
     return new Recording(timeS, more, breaks);
   }
 
   /** The same without a channel. */
   public Recording without(Channel channel) {
-    Map<Channel, double[]> less = new EnumMap<>(Channel.class);
-    less.putAll(channels);
+    Map<Channel, Samples> less = new EnumMap<>(channels);
     less.remove(channel);
     return new Recording(timeS, less, breaks);
   }

@@ -33,15 +33,15 @@ final class RoadMatch {
   private final Recording recording;
   private final Road road;
   private final double[] stationM;
-  private final double[] offsetM;
+  private final float[] offsetM;
 
   private RoadMatch(Recording recording, Road road) {
     this.recording = recording;
     this.road = road;
     this.stationM = new double[recording.size()];
-    this.offsetM = new double[recording.size()];
+    this.offsetM = new float[recording.size()];
     Arrays.fill(stationM, Double.NaN);
-    Arrays.fill(offsetM, Double.NaN);
+    Arrays.fill(offsetM, Float.NaN);
   }
 
   /**
@@ -201,7 +201,7 @@ final class RoadMatch {
     // The tangent is the normal, which points left, turned to the right.
     double along = dx * ny - dy * nx;
     double stretched = 1 - offset * road.curvatureAt(near);
-    offsetM[sample] = offset;
+    offsetM[sample] = (float) offset;
     return road.stationAt(near) + along / Math.max(0.2, stretched);
   }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.IntToDoubleFunction;
 import marvek.core.InvalidValueException;
 import marvek.core.circuit.Road;
 
@@ -174,13 +175,10 @@ public final class Stations {
     }
 
     Stations placed() {
-      double[] offset = new double[match.size()];
-      for (int i = 0; i < offset.length; i++) {
-        offset[i] = match.offsetAt(i);
-      }
+      double[] stations = steadied();
       double around = halfTime(OFFSET_M, OFFSET_S, LONGEST_OFFSET_S);
       double left = noiseM / Math.sqrt(Math.max(1, 2 * around * perSecond));
-      return new Stations(steadied(), mean(offset, around), left);
+      return new Stations(stations, mean(match::offsetAt, around), left);
     }
 
     /** Half of the time over which a mean of noisy positions is as good as is wanted. */
@@ -195,11 +193,8 @@ public final class Stations {
      */
     private double[] steadied() {
       double[] way = Way.of(recording, match);
-      double[] begun = new double[way.length];
-      for (int i = 0; i < begun.length; i++) {
-        begun[i] = match.stationAt(i) - way[i];
-      }
-      double[] steady = mean(begun, halfTime(STATION_M, AROUND_S, LONGEST_AROUND_S));
+      double[] steady =
+          mean(i -> match.stationAt(i) - way[i], halfTime(STATION_M, AROUND_S, LONGEST_AROUND_S));
       laidOverLosses(steady);
       double farthest = Double.NEGATIVE_INFINITY;
       for (int i = 0; i < steady.length; i++) {
@@ -231,28 +226,32 @@ public final class Stations {
     }
 
     /** Mean of what is known within a time around each sample; NaN where nothing is. */
-    private double[] mean(double[] values, double aroundS) {
-      int n = values.length;
-      double[] sums = new double[n + 1];
-      int[] counts = new int[n + 1];
-      for (int i = 0; i < n; i++) {
-        boolean known = !Double.isNaN(values[i]);
-        sums[i + 1] = sums[i] + (known ? values[i] : 0);
-        counts[i + 1] = counts[i] + (known ? 1 : 0);
-      }
+    private double[] mean(IntToDoubleFunction value, double aroundS) {
+      int n = match.size();
       double reach = Math.max(aroundS, 0.6 / perSecond);
       double[] means = new double[n];
+      double sum = 0;
+      int count = 0;
       int from = 0;
       int to = 0;
       for (int i = 0; i < n; i++) {
-        while (recording.timeAt(i) - recording.timeAt(from) > reach) {
-          from++;
+        for (; to < n && recording.timeAt(to) - recording.timeAt(i) <= reach; to++) {
+          double entering = value.applyAsDouble(to);
+          if (!Double.isNaN(entering)) {
+            sum += entering;
+            count++;
+          }
         }
-        while (to < n && recording.timeAt(to) - recording.timeAt(i) <= reach) {
-          to++;
+        for (; recording.timeAt(i) - recording.timeAt(from) > reach; from++) {
+          double leaving = value.applyAsDouble(from);
+          if (!Double.isNaN(leaving)) {
+            sum -= leaving;
+            count--;
+          }
         }
-        int count = counts[to] - counts[from];
-        means[i] = count == 0 ? Double.NaN : (sums[to] - sums[from]) / count;
+        // What was added and taken away again leaves its rounding: with nothing left, nothing is.
+        sum = count == 0 ? 0 : sum;
+        means[i] = count == 0 ? Double.NaN : sum / count;
       }
       return means;
     }

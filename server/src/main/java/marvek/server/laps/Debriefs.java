@@ -1,7 +1,7 @@
 package marvek.server.laps;
 
+import java.lang.ref.SoftReference;
 import java.time.Instant;
-import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -25,7 +25,6 @@ class Debriefs {
   private static final long FRESH_S = 60;
 
   private static final int KEPT_READ = 3;
-  private static final long MOST_SAMPLES = 600_000;
 
   private final Laps laps;
   private final LapNotes notes;
@@ -35,12 +34,12 @@ class Debriefs {
 
   private record Known(String state, SessionLaps laps) {}
 
-  private final Map<UUID, Known> known =
+  private final Map<UUID, SoftReference<Known>> known =
       new LinkedHashMap<>(8, 0.75f, true) {
         private static final long serialVersionUID = 1L;
 
         @Override
-        protected boolean removeEldestEntry(Map.Entry<UUID, Known> eldest) {
+        protected boolean removeEldestEntry(Map.Entry<UUID, SoftReference<Known>> eldest) {
           return size() > KEPT_READ;
         }
       };
@@ -123,7 +122,8 @@ class Debriefs {
     String state = revision + ":" + laps.state(session.id());
     Books.Computed computed = books.recompute(session.bookId(), revision);
     synchronized (known) {
-      Known before = known.get(session.id());
+      SoftReference<Known> kept = known.get(session.id());
+      Known before = kept == null ? null : kept.get();
       boolean same = before != null && before.state().equals(state);
       // The road under a revision can be drawn anew.
       if (same && before.laps().computed().basis() == computed.basis()) {
@@ -137,26 +137,9 @@ class Debriefs {
             books.stakes(computed.basis(), computed.conditions()),
             laps.of(session.id(), computed));
     synchronized (known) {
-      known.put(session.id(), new Known(state, read));
-      makeRoom();
+      known.put(session.id(), new SoftReference<>(new Known(state, read)));
     }
     return read;
-  }
-
-  /** Sessions of an hour are small; of a day of a hundred samples a second one is enough. */
-  private void makeRoom() {
-    Iterator<Known> oldest = known.values().iterator();
-    while (known.size() > 1 && samples() > MOST_SAMPLES && oldest.hasNext()) {
-      oldest.next();
-      oldest.remove();
-    }
-  }
-
-  private long samples() {
-    return known.values().stream()
-        .flatMap(k -> k.laps().files().stream())
-        .mapToLong(file -> file.laps().recording().size())
-        .sum();
   }
 
   Books.Computed computed(Sessions.Kept session) {

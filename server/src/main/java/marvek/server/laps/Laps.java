@@ -105,7 +105,7 @@ class Laps {
   private LapsOnRoad read(
       String digest, IncomingLaps incoming, Named named, UUID book, Books.Computed computed) {
     return read.read(
-        digest, incoming.content(), named.mapping(), named.headerLine(), book, computed);
+        digest, incoming::content, named.mapping(), named.headerLine(), book, computed);
   }
 
   /** How the columns of a file are named: as somebody says, or else as he did the last time. */
@@ -310,7 +310,7 @@ class Laps {
   private LapsOnRoad readLaps(StoredLapFile stored, Books.Computed computed) {
     return read.read(
         stored.digest(),
-        () -> contentOf(stored.id()).open(),
+        () -> contentOf(stored.id()),
         stored.mapping(),
         stored.headerLine(),
         sessions.get(stored.sessionId()).bookId(),

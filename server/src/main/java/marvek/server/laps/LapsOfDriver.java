@@ -49,6 +49,11 @@ public class LapsOfDriver {
     return laps.files(sessionId).stream().map(f -> new File(f.id(), f.name())).toList();
   }
 
+  /** Says whose laps some files are: from then on they are taken together with nobody else's. */
+  public void give(Set<UUID> files, String driver, String vehicle) {
+    files.forEach(file -> laps.say(file, new IncomingLaps.Whose(driver, vehicle)));
+  }
+
   /** What some of a session's files say; nothing where none of them is there. */
   public Said said(UUID sessionId, Set<UUID> files) {
     if (files.isEmpty() || !laps.any(sessionId)) {

@@ -1,25 +1,30 @@
 package marvek.server.laps;
 
-import java.util.Iterator;
+import java.lang.ref.SoftReference;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.UUID;
+import java.util.function.Supplier;
 import marvek.formats.FileText;
 import marvek.formats.LapFiles;
 import marvek.formats.LapsOnRoad;
 import marvek.server.books.Books;
 import org.springframework.stereotype.Component;
 
-/** Files that were read on a revision's road, the last ones kept as far as there is room. */
+/** Files that were read on a revision's road, kept for as long as there is room for them. */
 @Component
 class ReadFiles {
-  /** A sample of twenty channels is 160 bytes: files keep at most a fifth of what there is. */
-  private static final long BYTES_A_SAMPLE = 160;
+  private static final int MOST = 32;
 
-  private static final int SHARE = 5;
+  private final Map<Key, SoftReference<LapsOnRoad>> read =
+      new LinkedHashMap<>(16, 0.75f, true) {
+        private static final long serialVersionUID = 1L;
 
-  private final long mostSamples = Runtime.getRuntime().maxMemory() / SHARE / BYTES_A_SAMPLE;
-  private final Map<Key, LapsOnRoad> read = new LinkedHashMap<>(16, 0.75f, true);
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Key, SoftReference<LapsOnRoad>> eldest) {
+          return size() > MOST;
+        }
+      };
 
   /**
    * A file read on a revision's road: another revision may lie on another layout.
@@ -32,10 +37,11 @@ class ReadFiles {
    * Reads a file, or answers what was read of it before.
    *
    * @param digest of its content
+   * @param content fetched only if it has to be read
    */
   LapsOnRoad read(
       String digest,
-      FileText.Bytes content,
+      Supplier<FileText.Bytes> content,
       Map<String, String> mapping,
       long headerLine,
       UUID book,
@@ -43,30 +49,21 @@ class ReadFiles {
     int revision = computed.document().path("number").asInt();
     Key key = new Key(digest, headerLine + " " + mapping, book, revision);
     synchronized (read) {
-      LapsOnRoad known = read.get(key);
+      SoftReference<LapsOnRoad> before = read.get(key);
+      LapsOnRoad known = before == null ? null : before.get();
       if (known != null) {
         return known;
       }
     }
     LapsOnRoad laps =
         LapsOnRoad.of(
-            LapFiles.read(FileText.of(content), mapping, headerLine),
+            LapFiles.read(FileText.of(content.get()), mapping, headerLine),
             computed.circuit(),
             SessionLaps.road(computed),
             computed.reference().lap());
     synchronized (read) {
-      read.put(key, laps);
-      makeRoom();
+      read.put(key, new SoftReference<>(laps));
     }
     return laps;
-  }
-
-  private void makeRoom() {
-    long samples = read.values().stream().mapToLong(laps -> laps.recording().size()).sum();
-    Iterator<LapsOnRoad> oldest = read.values().iterator();
-    while (samples > mostSamples && read.size() > 1) {
-      samples -= oldest.next().recording().size();
-      oldest.remove();
-    }
   }
 }

@@ -4,9 +4,11 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.io.ByteArrayInputStream;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.UUID;
 import java.util.zip.Deflater;
 import java.util.zip.GZIPInputStream;
@@ -33,19 +35,26 @@ class StoredLapBytes {
     this.packed = true;
   }
 
-  /** The content of a file as it is kept; read as a stream, so that it is never held unpacked. */
+  /**
+   * The content of a file as it is kept; packed beside on the disk, so that it is never held as a
+   * whole but as it is stored.
+   */
   static StoredLapBytes of(UUID fileId, FileText.Bytes content) throws IOException {
-    ByteArrayOutputStream out = new ByteArrayOutputStream();
-    try (InputStream in = content.open();
-        GZIPOutputStream packing = new FastGzip(out)) {
-      in.transferTo(packing);
+    Path beside = Files.createTempFile("laps", ".gz");
+    try {
+      try (InputStream in = content.open();
+          GZIPOutputStream packing = new FastGzip(Files.newOutputStream(beside))) {
+        in.transferTo(packing);
+      }
+      return new StoredLapBytes(fileId, Files.readAllBytes(beside));
+    } finally {
+      Files.delete(beside);
     }
-    return new StoredLapBytes(fileId, out.toByteArray());
   }
 
   /** Digits pack to a quarter at the fastest level, and to little less at the slowest. */
   private static final class FastGzip extends GZIPOutputStream {
-    FastGzip(ByteArrayOutputStream out) throws IOException {
+    FastGzip(OutputStream out) throws IOException {
       super(out, 1 << 16);
       def.setLevel(Deflater.BEST_SPEED);
     }

@@ -108,8 +108,17 @@ class LeadDays implements BookAttachment {
           StoredLeadDay next = stored == null ? new StoredLeadDay(sessionId, day) : stored;
           next.becomes(day);
           days.saveAndFlush(next);
+          giveFiles(day);
         });
     return led(sessionId);
+  }
+
+  /** A file that is given to a driver has his laps in the debrief as well. */
+  private void giveFiles(LeadDay day) {
+    for (Member member : day.drivers()) {
+      Set<UUID> files = day.files().getOrDefault(member.key(), Set.of());
+      laps.give(files, member.name(), member.vehicle());
+    }
   }
 
   /** Whoever was told something stays in the day; he can leave it from a lap on. */
