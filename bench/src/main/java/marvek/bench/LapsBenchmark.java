@@ -11,6 +11,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
+import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
 import marvek.core.laps.Channel;
@@ -50,14 +51,16 @@ public class LapsBenchmark {
   private static final int LAPS_OF_AN_HOUR = 31;
 
   private byte[] file;
+  private Circuit circuit;
   private Road road;
   private Reference book;
 
   /** Writes the file once. */
   @Setup
   public void prepare() {
+    circuit = Demo.circuit();
     Reference.Basis basis =
-        Reference.basis(Demo.circuit(), Demo.car(), Conditions.DEFAULT, ChosenLine.SMOOTH);
+        Reference.basis(circuit, Demo.car(), Conditions.DEFAULT, ChosenLine.SMOOTH);
     book = Reference.on(basis, Conditions.DEFAULT, List.of());
     road = book.path().road();
     List<Lap> laps = new ArrayList<>();
@@ -116,6 +119,6 @@ public class LapsBenchmark {
   @Benchmark
   public LapsOnRoad laid() {
     LapFile read = LapFiles.read(FileText.of(file), Map.of(), 0);
-    return LapsOnRoad.of(read, Demo.circuit(), road, book.lap());
+    return LapsOnRoad.of(read, circuit, road, book.lap());
   }
 }

@@ -11,6 +11,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.IntStream;
 import marvek.core.laps.Channel;
 import marvek.core.laps.Recording;
 import marvek.core.laps.Samples;
@@ -35,6 +36,8 @@ public final class LapCsv {
   private final List<String> corrections = new ArrayList<>();
   private LapHead head;
   private LapColumn[] columns;
+  private int[] taken;
+  private double[] factors;
   private SamplesBuilder[] values;
   private Words[] words;
   private boolean clockOfColons;
@@ -85,8 +88,11 @@ public final class LapCsv {
     columns = head.columns();
     values = new SamplesBuilder[columns.length];
     words = new Words[columns.length];
+    taken = IntStream.range(0, columns.length).filter(c -> columns[c] != null).toArray();
+    factors = new double[columns.length];
     for (int c = 0; c < columns.length; c++) {
       values[c] = columns[c] == null ? null : new SamplesBuilder(columns[c].channel());
+      factors[c] = columns[c] == null ? 1 : columns[c].factor();
       words[c] = new Words();
     }
     if (head.line() > 1) {
@@ -95,7 +101,8 @@ public final class LapCsv {
     }
     try (CsvReader<CsvRecord> reader = text.reader()) {
       for (CsvRecord record : reader) {
-        if (record.getStartingLineNumber() >= head.samplesFrom() && !head.isRepeatedBy(record)) {
+        boolean below = rows > 0 || record.getStartingLineNumber() >= head.samplesFrom();
+        if (below && !head.isRepeatedBy(record)) {
           row(record);
         }
       }
@@ -114,10 +121,8 @@ public final class LapCsv {
           null,
           "more than " + MOST_ROWS + " samples: bring in one session at a time.");
     }
-    for (int c = 0; c < columns.length; c++) {
-      if (columns[c] != null) {
-        values[c].add(number(CsvText.cell(record, c), record, c) * columns[c].factor());
-      }
+    for (int c : taken) {
+      values[c].add(number(CsvText.cell(record, c), record, c) * factors[c]);
     }
     rows++;
   }

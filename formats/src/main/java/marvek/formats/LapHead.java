@@ -211,9 +211,11 @@ record LapHead(List<String> header, LapColumn[] columns, long line, long samples
 
   /** Whether a row is that of the headers once more, as files that were joined have it. */
   boolean isRepeatedBy(CsvRecord record) {
+    String first = header.get(0);
     return record.getFieldCount() == header.size()
-        && !header.get(0).isEmpty()
-        && record.getField(0).strip().equals(header.get(0))
+        && !first.isEmpty()
+        && record.getField(0).length() >= first.length()
+        && record.getField(0).strip().equals(first)
         && record.getFields().stream().map(String::strip).toList().equals(header);
   }
 

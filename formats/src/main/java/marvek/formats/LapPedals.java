@@ -13,7 +13,7 @@ final class LapPedals {
   private static final double HARDEST_SHARE = 0.999;
 
   /** Of a long recording not every sample is needed to know its hardest braking. */
-  private static final int SOME = 200_000;
+  private static final int SOME = 20_000;
 
   private static final double LEAST_BAR = 2;
 

@@ -19,7 +19,7 @@ public final class BrakeZero {
   private static final double SLOPE_S = 0.5;
 
   /** Of a long recording not every sample is needed to know where a sensor stands. */
-  private static final int SOME = 200_000;
+  private static final int SOME = 40_000;
 
   /** Of fewer samples a median is chance. */
   private static final int LEAST_SAMPLES = 20;

@@ -21,6 +21,7 @@ final class ChannelRates {
   private static final int LEAST_CHANGES = 100;
 
   private static final int LEAST_VALUES = 5;
+  private static final int STEPS = 5_000;
 
   /** Slower than this a constant stretch is a pedal that is held, not a sample that is. */
   private static final int MOST_ROWS_HELD = 100;
@@ -92,7 +93,7 @@ final class ChannelRates {
     if (known < 2) {
       return v;
     }
-    double own = ownInterval(fresh);
+    double own = known == v.length ? interval : ownInterval(fresh);
     if (channel.isHeld()) {
       return held(channel, v, fresh, own);
     }
@@ -117,11 +118,12 @@ final class ChannelRates {
     }
   }
 
+  /** Median time between two of a channel's own samples, of its first ones. */
   private double ownInterval(boolean[] fresh) {
-    double[] steps = new double[fresh.length];
+    double[] steps = new double[STEPS];
     int count = 0;
     int last = -1;
-    for (int i = 0; i < fresh.length; i++) {
+    for (int i = 0; i < fresh.length && count < STEPS; i++) {
       if (fresh[i]) {
         if (last >= 0) {
           steps[count++] = recording.timeAt(i) - recording.timeAt(last);
@@ -206,7 +208,18 @@ final class ChannelRates {
 
   /** Of a channel that only goes on and off no rate can be told. */
   private static boolean isSwitch(double[] v) {
-    return Arrays.stream(v).distinct().limit(LEAST_VALUES).count() < LEAST_VALUES;
+    double[] seen = new double[LEAST_VALUES];
+    int count = 0;
+    for (int i = 0; i < v.length && count < LEAST_VALUES; i++) {
+      boolean known = i > 0 && v[i] == v[i - 1];
+      for (int k = 0; k < count && !known; k++) {
+        known = seen[k] == v[i];
+      }
+      if (!known) {
+        seen[count++] = v[i];
+      }
+    }
+    return count < LEAST_VALUES;
   }
 
   /** Of samples that are written again and again those count that are new. */

@@ -205,7 +205,10 @@ public final class Cleaning {
   /** A few samples beyond what can be are slips; many are another unit, which is told later. */
   private double[] within(Recording now, Channel g) {
     double[] values = now.channel(g);
-    int out = (int) Arrays.stream(values).filter(v -> Math.abs(v) > LARGEST_G).count();
+    int out = 0;
+    for (double value : values) {
+      out += Math.abs(value) > LARGEST_G ? 1 : 0;
+    }
     if (out == 0 || out > MOST_SLIPS * values.length) {
       return values;
     }

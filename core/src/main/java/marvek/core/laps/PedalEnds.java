@@ -31,7 +31,7 @@ final class PedalEnds {
   private static final double SLOPE_S = 0.4;
   private static final double MOVING_MPS = 8;
   private static final int LEAST_SAMPLES = 20;
-  private static final int SOME = 200_000;
+  private static final int SOME = 20_000;
 
   private PedalEnds() {}
 

@@ -11,11 +11,11 @@ final class PositionLag {
   private static final double STEP_S = 2;
 
   private static final double LEAST_S = -0.3;
-  private static final double MOST_S = 0.8;
-  private static final double EVERY_S = 0.02;
+  private static final double MOST_S = 0.78;
+  private static final double EVERY_S = 0.04;
 
   /** More pairs of samples tell no more. */
-  private static final int MOST_PAIRS = 15_000;
+  private static final int MOST_PAIRS = 6_000;
 
   private static final int LEAST_PAIRS = 200;
 

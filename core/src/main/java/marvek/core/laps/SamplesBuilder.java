@@ -11,6 +11,7 @@ public final class SamplesBuilder {
   private final boolean exact;
   private final List<Object> chunks = new ArrayList<>();
   private double[] last = new double[0];
+  private int inLast;
   private int size;
 
   /**
@@ -22,12 +23,12 @@ public final class SamplesBuilder {
 
   /** One value more. */
   public void add(double value) {
-    int at = size % CHUNK;
-    if (at == 0) {
+    if (inLast == last.length) {
       keepLast();
       last = new double[CHUNK];
+      inLast = 0;
     }
-    last[at] = value;
+    last[inLast++] = value;
     size++;
   }
 
@@ -49,6 +50,22 @@ public final class SamplesBuilder {
     return size;
   }
 
+  private double[] all() {
+    double[] all = new double[size];
+    for (int c = 0; c < chunks.size(); c++) {
+      if (chunks.get(c) instanceof double[] doubles) {
+        System.arraycopy(doubles, 0, all, c * CHUNK, CHUNK);
+      } else {
+        float[] floats = (float[]) chunks.get(c);
+        for (int i = 0; i < CHUNK; i++) {
+          all[c * CHUNK + i] = floats[i];
+        }
+      }
+    }
+    System.arraycopy(last, 0, all, chunks.size() * CHUNK, size - chunks.size() * CHUNK);
+    return all;
+  }
+
   /** A value that was added, to seven digits where it is no time and no place. */
   public double at(int i) {
     int chunk = i / CHUNK;
@@ -62,6 +79,9 @@ public final class SamplesBuilder {
   /** Some of the values, in their order. */
   public Samples build(BitSet kept) {
     int count = kept.cardinality();
+    if (count == size && (exact || count < Samples.LONG)) {
+      return Samples.exact(all());
+    }
     if (exact || count < Samples.LONG) {
       double[] all = new double[count];
       int k = 0;
