@@ -39,7 +39,7 @@
     role="group"
     aria-label="Time lost and gained corner by corner over the lap, as the median of the laps"
   >
-    <g transform="translate(0 {HEIGHT - 110})" opacity="0.55">
+    <g transform="translate(0 -14)" opacity="0.55">
       <path d={bandRoad(frame)} fill="var(--road)" />
     </g>
     <line x1="0" x2={frame.width} y1={MIDDLE} y2={MIDDLE} stroke="var(--ink)" />

@@ -131,12 +131,31 @@ class Screenshots {
     browser.click("a[href$='/debrief']");
     browser.see("[data-findings]");
     browser.seePresent("[data-line^='lap ']");
-    save(browser.picture(), "debrief");
+    byte[] debrief = browser.picture();
+    saveBeside("debrief", List.of(debrief, fileLookedAt(browser)));
     browser.click("a[href$='/review']");
     browser.see("[data-proposals]");
     browser.press("Accept", "[data-proposals] li");
     browser.leaveField();
     save(browser.picture(), "review");
+  }
+
+  /** A file whose positions come late and lie off, before anything of it is kept, in the hand. */
+  private byte[] fileLookedAt(Browser browser) throws IOException {
+    String session = browser.path().replaceFirst("^.*/sessions/([^/]+)/.*$", "$1");
+    String csv = read("/api/sessions/" + session + "/simulated.laps.csv?kind=late&laps=6");
+    Path file = Files.createTempDirectory("marvek-shots").resolve("evening.csv");
+    Files.writeString(file, csv);
+    browser.size(390, 844);
+    browser.chooseFile("[data-laps-in]", file);
+    browser.see("[data-previewed]");
+    browser.leaveField();
+    byte[] picture = browser.picture();
+    browser.press("Leave it");
+    browser.size(1280, 800);
+    Files.delete(file);
+    Files.delete(file.getParent());
+    return picture;
   }
 
   /** A question with its answer hidden, and the road as it comes, a press made near Sluice. */
