@@ -4,13 +4,7 @@ import type { Columns, LapKind, ProposalKind, Rule, Surface, Whose } from './lap
 /** Nothing named is not said at all: what is remembered of such files holds then. */
 const said = ({ mapping, headerLine }: Columns) => ({
   mapping: Object.keys(mapping).length ? mapping : undefined,
-  headerLine: headerLine || undefined,
-});
-
-/** Empty for the book's own driver and vehicle, who are not said. */
-const named = ({ driver, vehicle }: Whose) => ({
-  driver: driver || undefined,
-  vehicle: vehicle || undefined,
+  headerLine,
 });
 
 const of = (id: string) => ({ path: { id } });
@@ -20,7 +14,7 @@ export const lapCalls = {
   debrief: (session: string, whose: Whose) =>
     answer(
       http.GET('/api/sessions/{id}/debrief', {
-        params: { path: { id: session }, query: named(whose) },
+        params: { path: { id: session }, query: whose },
       }),
     ),
   /** A file as it would be read; nothing of it is kept. */
@@ -43,7 +37,7 @@ export const lapCalls = {
     uploadTold(
       '/api/sessions/{id}/laps',
       session,
-      form({ file, ...said(columns), ...named(whose) }),
+      form({ file, ...said(columns), ...whose }),
       onshare,
       signal,
     ),

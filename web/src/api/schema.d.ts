@@ -5844,6 +5844,12 @@ export interface components {
             proposals: components["schemas"]["ReviewProposalView"][];
             /** Format: int32 */
             revision: number;
+            /**
+             * @description surface that the laps go with, where that is not the page's: then they propose
+             *          nothing
+             * @enum {string|null}
+             */
+            seems?: "dry" | "damp" | "wet" | null;
             steps: components["schemas"]["ReviewMovedView"][];
             stepsNoted: boolean;
         };

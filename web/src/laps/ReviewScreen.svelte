@@ -91,6 +91,15 @@
     <SessionLinks {kept} current="review" />
   {/if}
   {#if review && view && kept}
+    {#if review.seems}
+      <p class="text-warning py-1 text-lg font-semibold" data-seems={review.seems}>
+        ▲ The laps go with a {review.seems} road, and the page they are read against is for another: they
+        propose nothing.
+        <a class="link" href="/books/{book.id}/sessions/{id}/debrief"
+          >Say in the debrief what the road was</a
+        >
+      </p>
+    {/if}
     {#if review.bookOnLayout != null}
       <p class="text-error py-1 font-semibold" data-other-layout>
         ✕ The book has moved on to version {review.bookOnLayout} of the layout, and these laps were driven

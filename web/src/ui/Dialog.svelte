@@ -18,8 +18,8 @@
     <Dialog.Overlay class="fixed inset-0 z-40 bg-black/40" />
     <Dialog.Content
       class={[
-        'bg-base-100 rounded-box border-base-content fixed top-1/2 left-1/2 z-50 max-h-[calc(100vh-2rem)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto border-2 p-6',
-        wide ? 'w-[min(56rem,calc(100vw-1rem))]' : 'w-[min(36rem,calc(100vw-2rem))]',
+        'bg-base-100 rounded-box border-base-content fixed top-1/2 left-1/2 z-50 max-h-[calc(100vh-2rem)] w-[calc(100vw-2rem)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto border-2 p-6',
+        wide ? 'max-w-4xl' : 'max-w-xl',
       ]}
     >
       <Dialog.Title level={2}>

@@ -1,7 +1,6 @@
 package marvek.formats;
 
 import java.io.BufferedInputStream;
-import java.io.BufferedReader;
 import java.io.ByteArrayInputStream;
 import java.io.EOFException;
 import java.io.FilterInputStream;
@@ -276,7 +275,7 @@ public final class FileText {
   /** The text from its beginning; the caller closes it. */
   public Reader reader() {
     try {
-      return new BufferedReader(new InputStreamReader(stream(), charset), 1 << 16);
+      return new InputStreamReader(stream(), charset);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

@@ -102,6 +102,8 @@ public record LapsOnRoad(
     }
     if (!r.hasPosition()) {
       missing.add("Without a position nothing is said of the line, the apex and the edges.");
+    } else if (!placed.stations().tellLine()) {
+      missing.add("Positions scatter too much to tell the apex and the edges.");
     }
     return missing;
   }

@@ -38,8 +38,8 @@ class HundredKindsTest {
   private static final Road ROAD = BOOK.path().road();
   private static final DrivenTruth TRUTH =
       new DrivenTruth(ROAD, BOOK.path()::offsetAt, new double[] {1, 1, 1, 1}, 6);
-  private static final List<HundredKinds.Kind> KINDS =
-      HundredKinds.of(TRUTH, CIRCUIT.origin(), ROAD.lengthM());
+  private static final List<KindsOfFiles.Kind> KINDS =
+      KindsOfFiles.of(new KindsOfFiles.Drive(TRUTH, CIRCUIT.origin(), ROAD.lengthM()));
 
   /** Braking of less is a dab that may be told or not [%]. */
   private static final double REAL_PCT = 30;
@@ -49,11 +49,11 @@ class HundredKindsTest {
 
   private static final double NOT_READ_M = 999;
 
-  static Stream<HundredKinds.Kind> kinds() {
+  static Stream<KindsOfFiles.Kind> kinds() {
     return KINDS.stream();
   }
 
-  private static LapsOnRoad read(HundredKinds.Kind kind) {
+  private static LapsOnRoad read(KindsOfFiles.Kind kind) {
     LapFile file = LapFiles.read(FileText.of(kind.bytes()), Map.of(), 0);
     return LapsOnRoad.of(file, CIRCUIT, ROAD, BOOK.lap());
   }
@@ -101,7 +101,7 @@ class HundredKindsTest {
 
   @ParameterizedTest
   @MethodSource("kinds")
-  void eachIsReadRightOrRefusedInWords(HundredKinds.Kind kind) {
+  void eachIsReadRightOrRefusedInWords(KindsOfFiles.Kind kind) {
     if (Double.isNaN(kind.lapS())) {
       assertThatThrownBy(() -> read(kind))
           .isInstanceOfAny(BadFileException.class, InvalidValueException.class)

@@ -346,6 +346,10 @@ class LapsTest {
     assertThat(wet.path("surface").asString()).isEqualTo("wet");
     assertThat(wet.path("seems").asString()).isEqualTo("dry");
     assertThat(wet.path("revision").asInt(0)).isGreaterThan(before);
+    JsonNode review = scripts.get(session + "/review").body();
+    assertThat(review.path("seems").asString()).isEqualTo("dry");
+    assertThat(review.path("proposals")).isEmpty();
+    assertThat(review.path("calibration").isNull()).isTrue();
     scripts.put(session + "/surface", Map.of("surface", "dry"));
     JsonNode dry = scripts.get(session + "/debrief").body();
     assertThat(dry.path("seems").isNull()).isTrue();

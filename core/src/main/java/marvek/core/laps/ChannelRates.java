@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import marvek.core.numeric.Median;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Brings channels that come more slowly than the rows of a file to every row: a gear is held,
@@ -56,11 +57,10 @@ final class ChannelRates {
   private Recording evened(Corrections corrections) {
     Recording now = recording;
     for (Channel channel : Channel.values()) {
-      if (recording.has(channel) && !channel.isPlace()) {
-        double[] evened = evened(channel);
-        // What stays as it is stays where it is: a day's recording is there once.
-        now = changed(channel, evened) ? now.with(channel, evened) : now;
-      }
+      boolean candidate = recording.has(channel) && !channel.isPlace();
+      // What stays as it is stays where it is: a day's recording is there once.
+      double[] evened = candidate ? evened(channel) : null;
+      now = evened == null ? now : now.with(channel, evened);
     }
     if (!slower.isEmpty()) {
       corrections.add(
@@ -73,43 +73,45 @@ final class ChannelRates {
     return now;
   }
 
-  private boolean changed(Channel channel, double[] values) {
-    for (int i = 0; i < values.length; i++) {
-      if (Double.compare(values[i], recording.at(channel, i)) != 0) {
-        return true;
-      }
+  /** A channel at every row; null where it is so already. */
+  private double @Nullable [] evened(Channel channel) {
+    Samples samples = recording.samples(channel);
+    int known = known(samples);
+    boolean everywhere = known == samples.size();
+    int rows = everywhere && !channel.isHeld() ? rowsHeld(samples) : 1;
+    boolean slips = channel.isPedal() || channel == Channel.GEAR;
+    if (known < 2 || everywhere && rows == 1 && !slips) {
+      return null;
     }
-    return false;
-  }
-
-  private double[] evened(Channel channel) {
-    double[] v = recording.channel(channel);
+    double[] v = samples.copy();
     boolean[] fresh = new boolean[v.length];
-    int known = 0;
     for (int i = 0; i < v.length; i++) {
       fresh[i] = !Double.isNaN(v[i]);
-      known += fresh[i] ? 1 : 0;
     }
-    if (known < 2) {
-      return v;
-    }
-    double own = known == v.length ? interval : ownInterval(fresh);
+    double own = everywhere ? interval : ownInterval(fresh);
     if (channel.isHeld()) {
       return held(channel, v, fresh, own);
     }
     if (channel.isPedal() && own < SLIP_S) {
       withoutSlips(v, fresh);
     }
-    int rows = known == v.length ? rowsHeld(v) : 1;
     if (rows > 1) {
       onlyChanges(v, fresh, rows);
       own = rows * interval;
     }
-    if (known < v.length || rows > 1) {
+    if (!everywhere || rows > 1) {
       tell(channel, own);
       between(v, fresh, own);
     }
     return v;
+  }
+
+  private static int known(Samples samples) {
+    int known = 0;
+    for (int i = 0; i < samples.size(); i++) {
+      known += Double.isNaN(samples.at(i)) ? 0 : 1;
+    }
+    return known;
   }
 
   private void tell(Channel channel, double own) {
@@ -177,12 +179,12 @@ final class ChannelRates {
   }
 
   /** Rows for which each sample is written again, 1 where every row is a sample of its own. */
-  private static int rowsHeld(double[] v) {
+  private static int rowsHeld(Samples v) {
     int[] counts = new int[MOST_ROWS_HELD + 1];
     int changes = 0;
     int last = 0;
-    for (int i = 1; i < v.length; i++) {
-      if (v[i] != v[i - 1]) {
+    for (int i = 1; i < v.size(); i++) {
+      if (v.at(i) != v.at(i - 1)) {
         if (i - last <= MOST_ROWS_HELD) {
           counts[i - last]++;
           changes++;
@@ -207,16 +209,17 @@ final class ChannelRates {
   }
 
   /** Of a channel that only goes on and off no rate can be told. */
-  private static boolean isSwitch(double[] v) {
+  private static boolean isSwitch(Samples v) {
     double[] seen = new double[LEAST_VALUES];
     int count = 0;
-    for (int i = 0; i < v.length && count < LEAST_VALUES; i++) {
-      boolean known = i > 0 && v[i] == v[i - 1];
+    for (int i = 0; i < v.size() && count < LEAST_VALUES; i++) {
+      double value = v.at(i);
+      boolean known = i > 0 && value == v.at(i - 1);
       for (int k = 0; k < count && !known; k++) {
-        known = seen[k] == v[i];
+        known = seen[k] == value;
       }
       if (!known) {
-        seen[count++] = v[i];
+        seen[count++] = value;
       }
     }
     return count < LEAST_VALUES;

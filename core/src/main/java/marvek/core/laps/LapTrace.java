@@ -51,6 +51,10 @@ final class LapTrace {
     return stations.stationAt(i) - lineM;
   }
 
+  boolean tellsLine() {
+    return stations.tellLine();
+  }
+
   double offsetAt(int i) {
     return stations.offsetAt(i);
   }

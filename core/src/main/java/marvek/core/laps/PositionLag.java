@@ -1,5 +1,7 @@
 package marvek.core.laps;
 
+import java.util.Arrays;
+
 /**
  * How long the positions of a recording come behind its other channels, and how much farther they
  * go than the speed: the steps of the station over two seconds against those of the way by the
@@ -12,7 +14,8 @@ final class PositionLag {
 
   private static final double LEAST_S = -0.3;
   private static final double MOST_S = 0.78;
-  private static final double EVERY_S = 0.04;
+  private static final double COARSE_S = 0.12;
+  private static final double FINE_S = 0.04;
 
   /** More pairs of samples tell no more. */
   private static final int MOST_PAIRS = 6_000;
@@ -93,24 +96,36 @@ final class PositionLag {
     if (pairs.count() < LEAST_PAIRS) {
       return new Found(0, 1, pairs.count());
     }
-    int n = (int) Math.round((MOST_S - LEAST_S) / EVERY_S) + 1;
-    Fit[] fits = new Fit[n];
-    int best = 0;
-    for (int k = 0; k < n; k++) {
-      fits[k] = fit(pairs, LEAST_S + k * EVERY_S);
-      best = fits[k].squares() < fits[best].squares() ? k : best;
-    }
+    Fit[] coarse = fits(pairs, LEAST_S, MOST_S, COARSE_S);
+    int near = least(coarse);
+    boolean inside = near > 0 && near < coarse.length - 1;
+    double around = coarse[near].lagS();
+    Fit[] fine = fits(pairs, around - COARSE_S, around + COARSE_S, FINE_S);
+    int best = Math.max(1, Math.min(fine.length - 2, least(fine)));
     Fit none = fit(pairs, 0);
-    double lag = best == 0 || best == n - 1 ? fits[best].lagS() : vertex(fits, best);
+    double lag = vertex(fine, best);
     Fit at = fit(pairs, lag);
     // Steps overlap: so many of them are independent as the recording has of their length.
     double span = recording.timeAt(recording.size() - 1) - recording.timeAt(0);
     double better = (none.squares() - at.squares()) / at.squares() * span / STEP_S;
     boolean sure = better > SURE;
-    boolean inside = best > 0 && best < n - 1;
     return sure && inside
         ? new Found(lag, at.factor(), pairs.count())
         : new Found(0, none.factor(), pairs.count());
+  }
+
+  private Fit[] fits(Pairs pairs, double from, double to, double step) {
+    Fit[] fits = new Fit[(int) Math.round((to - from) / step) + 1];
+    Arrays.setAll(fits, k -> fit(pairs, from + k * step));
+    return fits;
+  }
+
+  private static int least(Fit[] fits) {
+    int best = 0;
+    for (int k = 1; k < fits.length; k++) {
+      best = fits[k].squares() < fits[best].squares() ? k : best;
+    }
+    return best;
   }
 
   private static double vertex(Fit[] fits, int k) {
@@ -118,7 +133,7 @@ final class PositionLag {
     double b = fits[k].squares();
     double c = fits[k + 1].squares();
     double bend = a - 2 * b + c;
-    return fits[k].lagS() + (bend > 0 ? EVERY_S * (a - c) / (2 * bend) : 0);
+    return fits[k].lagS() + (bend > 0 ? FINE_S * (a - c) / (2 * bend) : 0);
   }
 
   private Fit fit(Pairs pairs, double lagS) {

@@ -102,6 +102,11 @@ public final class Recording {
     return values == null ? Double.NaN : values.at(i);
   }
 
+  /** A channel's values; null where it was not recorded. */
+  Samples samples(Channel channel) {
+    return channels.get(channel);
+  }
+
   /** A copy of a channel's values; null where it was not recorded. */
   public double[] channel(Channel channel) {
     Samples values = channels.get(channel);

@@ -34,6 +34,9 @@ public final class Stations {
   /** Distances that miss the road's length by more are of another circuit. */
   private static final double LARGEST_STRETCH = 0.08;
 
+  /** Half of the offset that makes an apex a missed one. */
+  private static final double MOST_OFFSET_ERROR_M = 0.5;
+
   private final double[] stationM;
   private final double[] offsetM;
   private final double offsetErrorM;
@@ -91,6 +94,11 @@ public final class Stations {
 
   public int size() {
     return stationM.length;
+  }
+
+  /** Whether offsets are good enough to tell a line, an apex and the room to an edge. */
+  public boolean tellLine() {
+    return offsetM != null && offsetErrorM <= MOST_OFFSET_ERROR_M;
   }
 
   /** By which an offset still scatters when the noise of positions is taken out [m]. */

@@ -35,7 +35,7 @@ final class WayReader {
     int turn = page.direction() == Side.LEFT ? 1 : -1;
     int inside = -1;
     double least = Double.POSITIVE_INFINITY;
-    for (int i = begin; i < end; i++) {
+    for (int i = begin; i < end && trace.tellsLine(); i++) {
       double room = room(i, turn);
       if (room < least) {
         least = room;

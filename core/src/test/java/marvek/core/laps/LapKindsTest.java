@@ -83,6 +83,63 @@ class LapKindsTest {
             Kind.IN);
   }
 
+  /** Two laps behind a flag were in no haste on the straights either. */
+  @Test
+  void twoLapsBehindAFlagAreNoOtherSurface() {
+    Lap held = SimulatedDriver.heldUp(RACED, 0.62);
+    assertThat(kinds(driven(RACED, RACED, RACED, RACED, held, held)))
+        .containsExactly(
+            Kind.OUT,
+            Kind.FLYING,
+            Kind.FLYING,
+            Kind.FLYING,
+            Kind.FLYING,
+            Kind.SLOW,
+            Kind.SLOW,
+            Kind.IN);
+  }
+
+  private static LapKinds.Read timed(int number, double... seconds) {
+    List<CornerReading> corners = new ArrayList<>();
+    for (int c = 0; c < seconds.length; c++) {
+      CornerReading none = CornerReading.nothing(c + 1);
+      corners.add(
+          new CornerReading(
+              c + 1,
+              none.braking(),
+              none.slowest(),
+              none.throttle(),
+              none.way(),
+              null,
+              null,
+              seconds[c]));
+    }
+    return new LapKinds.Read(new RecordedLap(number, Kind.FLYING, 0, 1, 0, 1, 0), corners);
+  }
+
+  /**
+   * By hand: 10.0, 10.2, 10.4, 10.6 and the lap in question. With it above them the median is 10.4
+   * and the deviations 0.4, 0.2, 0, 0.2 and its own: MAD 0.2, the bound 10.4 + 3 · 0.2 = 11.0.
+   */
+  @Test
+  void theBoundIsThreeDeviationsBeyondTheMedianInMoreThanAThirdOfTheCorners() {
+    double[][] lastLap = {
+      {11.05, 11.05, 10.4, 10.4, 10.4},
+      {10.95, 10.95, 10.95, 10.95, 10.95},
+      {11.05, 10.4, 10.4, 10.4, 10.4}
+    };
+    Kind[] kinds = {Kind.SLOW, Kind.FLYING, Kind.FLYING};
+    for (int k = 0; k < lastLap.length; k++) {
+      List<LapKinds.Read> laps = new ArrayList<>();
+      for (int lap = 0; lap < 4; lap++) {
+        double seconds = 10 + 0.2 * lap;
+        laps.add(timed(lap + 1, seconds, seconds, seconds, seconds, seconds));
+      }
+      laps.add(timed(5, lastLap[k]));
+      assertThat(kinds(laps).get(4)).isEqualTo(kinds[k]);
+    }
+  }
+
   @Test
   void ofTwoLapsNeitherIsTheOddOne() {
     Lap held = SimulatedDriver.heldUp(RACED, 0.62);

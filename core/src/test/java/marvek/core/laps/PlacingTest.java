@@ -147,6 +147,23 @@ class PlacingTest {
     assertThat(placed.lagS()).isZero();
   }
 
+  /** Where positions scatter by more than an apex is missed by, nothing is said of it. */
+  @ParameterizedTest
+  @CsvSource({"0.5, true", "1.5, true", "5, false"})
+  void ofScatteredPositionsNoApexIsTold(double noiseM, boolean told) {
+    Placing.Placed placed = placed(logged(10, 0, 0, 0, noiseM));
+    RecordedLap lap =
+        LapCutter.cut(placed.recording(), placed.stations(), ROAD).stream()
+            .filter(RecordedLap::isWhole)
+            .findFirst()
+            .orElseThrow();
+    assertThat(lap.kind()).isEqualTo(RecordedLap.Kind.FLYING);
+    LapReader reader = new LapReader(ROAD, BOOK.pages(), Thresholds.DEFAULT, v -> 0);
+    CornerReading corner = reader.read(placed.recording(), placed.stations(), lap).get(0);
+    assertThat(corner.way().insideM() != null).isEqualTo(told);
+    assertThat(corner.slowest().speedMps()).isNotNull();
+  }
+
   @Test
   void aSpeedThatDoesNotGoWithThePositionsIsPutRight() {
     double[] slow = Arrays.stream(EXACT.channel(Channel.SPEED)).map(v -> 0.95 * v).toArray();

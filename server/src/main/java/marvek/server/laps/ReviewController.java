@@ -2,6 +2,7 @@ package marvek.server.laps;
 
 import java.util.List;
 import java.util.UUID;
+import marvek.core.conditions.Conditions;
 import marvek.core.review.Calibration;
 import marvek.core.review.Proposal;
 import marvek.formats.Spelled;
@@ -109,11 +110,14 @@ class ReviewController {
    *
    * @param bookOnLayout version of the layout that the book is on, where the laps were driven on
    *     another one and nothing can be kept of them; null otherwise
+   * @param seems surface that the laps go with, where that is not the page's: then they propose
+   *     nothing
    */
   record ReviewView(
       int revision,
       int newest,
       Integer bookOnLayout,
+      @OneOf(Conditions.Surface.class) @Nullable String seems,
       List<ProposalView> proposals,
       @Nullable CalibrationView calibration,
       List<MovedView> steps,
@@ -127,6 +131,7 @@ class ReviewController {
         r.revision(),
         r.newest(),
         r.bookOnLayout(),
+        Spelled.of(r.seems()),
         r.proposals().stream().map(ProposalView::of).toList(),
         r.calibration() == null ? null : CalibrationView.of(r.calibration()),
         r.steps().stream().map(MovedView::of).toList(),

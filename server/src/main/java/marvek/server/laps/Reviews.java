@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import marvek.core.InvalidValueException;
@@ -25,6 +26,7 @@ import marvek.server.books.Draft;
 import marvek.server.problems.ConflictException;
 import marvek.server.sessions.Sessions;
 import marvek.server.sessions.StepBoard;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -79,12 +81,15 @@ class Reviews {
    * @param newest that the next one is made from; later revisions than the session's may be there
    * @param bookOnLayout version of the layout that the book is on now, where the laps were driven
    *     on another one; null where it is theirs
+   * @param seems surface that the laps go with, where that is another than the page's: then they
+   *     propose nothing; null otherwise
    * @param stepsNoted whether the step plans know of all the laps
    */
   record Review(
       int revision,
       int newest,
       Integer bookOnLayout,
+      Conditions.@Nullable Surface seems,
       List<Proposal> proposals,
       Calibrated calibration,
       List<Moved> steps,
@@ -94,18 +99,22 @@ class Reviews {
   private record Work(
       Sessions.Kept session,
       SessionLaps read,
+      Conditions.@Nullable Surface seems,
       List<OwnValues> own,
       List<LapOfSession> laps,
       Map<Integer, StepPlan> plans) {}
 
   private Work work(UUID sessionId) {
     Sessions.Kept session = sessions.get(sessionId);
-    SessionLaps read = debriefs.read(session).own();
+    SessionLaps driven = debriefs.read(session).own();
+    Conditions.Surface seems = SurfaceDriven.of(driven).orElse(null);
+    // Laps of another surface say nothing about this one's pages.
+    SessionLaps read = seems == null ? driven : driven.of(Set.of());
     List<OwnValues> own = Books.draftOf(read.computed().document()).own();
     Map<Integer, StepPlan> plans =
         steps.plans(session.bookId(), read.computed()).stream()
             .collect(Collectors.toMap(StepPlan::corner, plan -> plan));
-    return new Work(session, read, own, read.named(session.name()), plans);
+    return new Work(session, read, seems, own, read.named(session.name()), plans);
   }
 
   Review review(UUID sessionId) {
@@ -114,6 +123,7 @@ class Reviews {
         work.read().revision(),
         books.newestNumber(work.session().bookId()),
         bookOnOtherLayout(work),
+        work.seems(),
         proposals(work),
         calibrated(work),
         moved(work),
