@@ -71,6 +71,11 @@ final class EarthForms {
   static Fitting of(Recording recording, GeoPoint circuit) {
     double lat = middle(recording, Channel.LATITUDE);
     double lon = middle(recording, Channel.LONGITUDE);
+    if (Double.isNaN(lat) || Double.isNaN(lon)) {
+      throw BadFileException.whole(
+          "The columns of latitude and longitude are empty: the receiver had no position. Bring in a"
+              + " file with a distance_m, or one that was recorded under the open sky.");
+    }
     for (boolean swapped : new boolean[] {false, true}) {
       double a = swapped ? lon : lat;
       double b = swapped ? lat : lon;

@@ -1,5 +1,6 @@
 package marvek.formats;
 
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -49,6 +50,10 @@ final class LapSpeeds {
    */
   static Recording checked(Recording recording, long firstLine, List<String> corrections) {
     double[] speed = recording.channel(Channel.SPEED);
+    if (Arrays.stream(speed).allMatch(Double::isNaN)) {
+      throw BadFileException.atLine(
+          firstLine, Channel.SPEED.column(), "the column is empty: leave it out, or take another.");
+    }
     double covered = covered(recording);
     double byTheSpeed = integral(recording, speed);
     if (byTheSpeed <= 0) {

@@ -160,6 +160,20 @@ final class KindsOfPlaces extends KindsOfFiles {
           f.reversed = true;
           f.without("brake", "throttle", "gear", "side");
         });
+    refused(
+        "latitude and longitude empty",
+        "the receiver had no position",
+        f -> {
+          f.latitude = v -> "";
+          f.longitude = v -> "";
+        });
+    refused(
+        "distance empty",
+        "is empty, and there is no position",
+        f -> {
+          f.byDistance().without("distance");
+          f.named("nothing", "distance_m");
+        });
     refused("neither place nor distance", "neither a position", f -> f.without("lat", "lon"));
     refused(
         "another circuit",

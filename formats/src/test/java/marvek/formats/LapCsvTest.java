@@ -170,6 +170,7 @@ class LapCsvTest {
         Arguments.of(good.replace("\n2.1,21.0,36", "\n2.1,x21,36"), "Line 23, distance_m: \"x21\""),
         Arguments.of(good.replace("\n2.1,", "\nabc,"), "Line 23, time_s: \"abc\" is no number"),
         Arguments.of(file("time_s,distance_m,speed_kmh", "%.1f,%.1f,0"), "0 all through"),
+        Arguments.of(file("time_s,distance_m,speed_kmh", "%.1f,%.1f,"), "the column is empty"),
         Arguments.of(
             file("time_s,distance_m,speed_kmh", "%.1f,%.1f,fast"), "\"fast\" is no number"),
         Arguments.of(file("time_s,distance_m,speed_kmh", "1.0,%2$.1f,36"), "does not go on"),

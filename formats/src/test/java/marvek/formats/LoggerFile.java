@@ -216,6 +216,7 @@ final class LoggerFile {
       case "distance" ->
           fixed((state[1] - beaconM) - lapM * Math.floor((state[1] - beaconM) / lapM), 2);
       case "odometer" -> fixed(state[1] + 700, 2);
+      case "nothing" -> "";
       default -> "17.3";
     };
   }

@@ -330,6 +330,12 @@ class LapsTest {
     assertThat(vehicles.path("drivers").findValuesAsString("vehicle"))
         .containsExactly("", "spare car");
     assertThat(vehicles.path("laps")).hasSize(6);
+    String mineToo = mine.at("/files/0/id").asString();
+    scripts.put("/api/laps/" + mineToo + "/whose", Map.of("driver", "Ines", "vehicle", ""));
+    assertThat(scripts.get(session + "/review").body().path("proposals"))
+        .as("others' laps change no page of this driver's")
+        .isEmpty();
+    scripts.put("/api/laps/" + mineToo + "/whose", Map.of("driver", "", "vehicle", ""));
     scripts.put("/api/laps/" + file + "/whose", Map.of("driver", "", "vehicle", ""));
     assertThat(scripts.get(session + "/debrief").body().path("laps")).hasSize(11);
   }

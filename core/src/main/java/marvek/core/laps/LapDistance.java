@@ -21,6 +21,10 @@ final class LapDistance {
     for (double metres : distance) {
       most = metres > most ? metres : most;
     }
+    if (most == Double.NEGATIVE_INFINITY) {
+      throw new InvalidValueException(
+          "distance_m", "is empty, and there is no position: one of them is needed");
+    }
     if (most < RUNS_ON_LAPS * road.lengthM() || !road.closed()) {
       return distance;
     }

@@ -55,6 +55,14 @@ class PedalEndsTest {
     assertThat(corrections.words()).hasSize((idle > 0 ? 1 : 0) + (top < 100 ? 1 : 0));
   }
 
+  /** A foot that trails the throttle into the corner is no idle: it stands still nowhere. */
+  @Test
+  void aTrailedThrottleIsNoIdle() {
+    Arrays.setAll(throttle, i -> throttle[i] > 0 ? 100 : 4 + 10 * (time[i] % 10 - 7));
+    assertThat(PedalEnds.calibrated(recording(), new Corrections()).channel(Channel.THROTTLE))
+        .containsExactly(throttle);
+  }
+
   /** The zero of the brake, also beyond 8 % where it stands still, also without a throttle. */
   @ParameterizedTest
   @ValueSource(doubles = {2, 8, 14, 25})

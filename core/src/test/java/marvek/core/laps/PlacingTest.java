@@ -138,6 +138,21 @@ class PlacingTest {
     assertThat(placed.lagS()).isZero();
   }
 
+  /** Somebody all over the road: a shift that takes next to nothing of that away is chance. */
+  @Test
+  void aShiftThatExplainsNothingIsNone() {
+    double[] x = EXACT.channel(Channel.X);
+    double[] y = EXACT.channel(Channel.Y);
+    RoadMatch match = RoadMatch.of(EXACT, ROAD);
+    for (int i = 0; i < x.length; i++) {
+      double off = 4.5 * Math.sin(2 * Math.PI * match.stationAt(i) / 90);
+      x[i] += 1.3 + off * ROAD.normalXAt(match.roadAt(i));
+      y[i] += off * ROAD.normalYAt(match.roadAt(i));
+    }
+    Placing.Placed placed = placed(EXACT.with(Channel.X, x).with(Channel.Y, y));
+    assertThat(Math.hypot(placed.shiftEastM(), placed.shiftNorthM())).isZero();
+  }
+
   @ParameterizedTest
   @ValueSource(doubles = {0.3, 1, 2.5, 5})
   void noiseIsMeasuredAndMovesNeitherSpeedNorLag(double noiseM) {

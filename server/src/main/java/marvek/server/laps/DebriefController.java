@@ -147,8 +147,9 @@ class DebriefController {
     List<SessionFinding> found = new ArrayList<>();
     for (Sessions.Kept session : sessions.of(books.get(id))) {
       if (laps.any(session.id())) {
-        debriefs.debrief(session.id()).findings().stream()
-            .filter(f -> f.dismissed() == null)
+        Debriefs.Debrief read = debriefs.debrief(session.id());
+        read.findings().stream()
+            .filter(f -> f.dismissed() == null && read.whose().equals(IncomingLaps.Whose.OWN))
             .forEach(f -> found.add(new SessionFinding(session.id(), LapViews.FindingView.of(f))));
       }
     }

@@ -88,7 +88,7 @@ class Debriefs {
         drivers.contains(wanted)
             ? wanted
             : drivers.isEmpty() ? IncomingLaps.Whose.OWN : drivers.get(0);
-    SessionLaps read = drivers.size() < 2 ? all : all.of(whose);
+    SessionLaps read = all.of(whose);
     List<SessionLaps.DrivenLap> counted = read.counted();
     List<LapNotes.Dismissed> dismissed = notes.dismissed(sessionId);
     List<Found> found =

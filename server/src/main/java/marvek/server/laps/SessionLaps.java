@@ -153,6 +153,9 @@ record SessionLaps(
 
   /** The same with the laps of one driver in one vehicle: those of two are never pooled. */
   SessionLaps of(IncomingLaps.Whose whose) {
+    if (files.stream().allMatch(file -> file.whose().equals(whose))) {
+      return this;
+    }
     return of(
         files.stream()
             .filter(file -> file.whose().equals(whose))
@@ -160,10 +163,9 @@ record SessionLaps(
             .collect(Collectors.toSet()));
   }
 
-  /** The laps of the book's own driver; where he has none, of whoever brought in the first ones. */
+  /** The laps of the book's own driver in the book's vehicle: the others' change no page of his. */
   SessionLaps own() {
-    List<IncomingLaps.Whose> drivers = drivers();
-    return drivers.size() < 2 ? this : of(drivers.get(0));
+    return of(IncomingLaps.Whose.OWN);
   }
 
   /** Grip of the laps that count against the page's; NaN without any. */
