@@ -21,6 +21,11 @@ export type Surface = Debrief['surface'];
 export type Dismissed = Schemas['LapNotesDismissed'];
 export type Rule = Dismissed['rule'];
 export type Finding = Schemas['LapViewsFindingView'];
+/** What cost laps their time: findings over all of them, and each lap's accounts. */
+export type Causes = Schemas['DebriefCausesView'];
+export type LapAccounts = Schemas['LapViewsLapAccountsView'];
+export type CornerAccount = Schemas['LapViewsAccountView'];
+export type Guess = Schemas['LapNotesGuess'];
 export type LapRemark = Schemas['LapNotesRemark'];
 export type Debrief = Schemas['DebriefDebriefView'];
 /** A lap at even stations of a stretch; null where a channel is missing. */

@@ -2160,6 +2160,28 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{id}/causes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * What cost the laps of a session their time, and where; asked for apart from what they did,
+         *      because it takes longer.
+         * @description What cost the laps of a session their time, and where; asked for apart from what they did,
+         *      because it takes longer.
+         */
+        get: operations["getCauses"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{id}/debrief": {
         parameters: {
             query?: never;
@@ -2214,6 +2236,26 @@ export interface paths {
          * @description Sets a finding aside.
          */
         post: operations["dismissFinding"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}/guesses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Says what one thinks cost time, before looking.
+         * @description Says what one thinks cost time, before looking.
+         */
+        post: operations["sayGuess"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3431,6 +3473,7 @@ export interface components {
             gripFactor?: number;
             name: string;
             notes?: string;
+            powerFactor?: number;
             pressureFront_kpa?: number;
             pressureRear_kpa?: number;
             rideHeightFront_mm?: number;
@@ -4465,6 +4508,15 @@ export interface components {
             throttle_pct: (number | null)[];
             time_s: (number | null)[];
         };
+        /** @description What cost the laps of a session their time. */
+        DebriefCausesView: {
+            /** @description over the laps that count, the dearest first */
+            findings: components["schemas"]["LapViewsFindingView"][];
+            /** @description what the driver said cost time before he saw it */
+            guesses: components["schemas"]["LapNotesGuess"][];
+            /** @description that count, with their accounts */
+            laps: components["schemas"]["LapViewsLapAccountsView"][];
+        };
         /** @description Laps of one driver in one vehicle against the revision of their session. */
         DebriefDebriefView: {
             /** @description whose laps they are; empty for the book's own */
@@ -4472,7 +4524,6 @@ export interface components {
             /** @description all whose laps the session has */
             drivers: components["schemas"]["DebriefDriverView"][];
             files: components["schemas"]["LapViewsFileView"][];
-            findings: components["schemas"]["LapViewsFindingView"][];
             /** Format: double */
             lap_s: number;
             laps: components["schemas"]["LapViewsLapView"][];
@@ -4499,12 +4550,19 @@ export interface components {
             laps?: string[] | null;
             reason?: string | null;
             /** @enum {string} */
-            rule: "braked-early" | "braked-late" | "over-slowed" | "turned-in-early" | "released-early" | "held-too-long" | "coasting" | "missed-apex" | "early-apex" | "late-throttle" | "early-throttle-lifted" | "throttle-twice" | "other-gear" | "short-shift" | "inconsistent";
+            rule: "braked-early" | "coasted" | "over-slowed" | "held-too-long" | "missed-apex" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "lifted" | "other-gear" | "short-shift" | "inconsistent";
         };
         /** @description Somebody whose laps a session has, and in what; both empty for the book's own. */
         DebriefDriverView: {
             driver: string;
             vehicle: string;
+        };
+        /** @description What somebody thinks cost time in a corner. */
+        DebriefGuessBody: {
+            /** Format: int32 */
+            corner: number;
+            /** @enum {string} */
+            rule: "braked-early" | "coasted" | "over-slowed" | "held-too-long" | "missed-apex" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "lifted" | "other-gear" | "short-shift" | "inconsistent";
         };
         /** @description A remark on a corner and a lap; both may be left out. */
         DebriefRemarkBody: {
@@ -4885,7 +4943,16 @@ export interface components {
             laps: string[];
             reason: string;
             /** @enum {string} */
-            rule: "braked-early" | "braked-late" | "over-slowed" | "turned-in-early" | "released-early" | "held-too-long" | "coasting" | "missed-apex" | "early-apex" | "late-throttle" | "early-throttle-lifted" | "throttle-twice" | "other-gear" | "short-shift" | "inconsistent";
+            rule: "braked-early" | "coasted" | "over-slowed" | "held-too-long" | "missed-apex" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "lifted" | "other-gear" | "short-shift" | "inconsistent";
+        };
+        /** @description What somebody thinks cost time, said before it is looked at. */
+        LapNotesGuess: {
+            /** Format: int32 */
+            corner: number;
+            /** Format: uuid */
+            id: string;
+            /** @enum {string} */
+            rule: "braked-early" | "coasted" | "over-slowed" | "held-too-long" | "missed-apex" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "lifted" | "other-gear" | "short-shift" | "inconsistent";
         };
         /** @description A remark. */
         LapNotesRemark: {
@@ -4958,6 +5025,22 @@ export interface components {
             /** @description whether they are named as those of an earlier file with the same header */
             remembered: boolean;
         };
+        /**
+         * @description What a lap lost in a corner, from its lift to the next one's, and what the speed that it took
+         *      away from there will still cost.
+         */
+        LapViewsAccountView: {
+            /** Format: int32 */
+            corner: number;
+            /** Format: double */
+            lost_s: number;
+            parts: components["schemas"]["LapViewsPartView"][];
+            /**
+             * Format: double
+             * @description what no cause takes
+             */
+            unexplained_s: number;
+        };
         /** @description A file and what became of it. */
         LapViewsFileView: {
             corrections: string[];
@@ -4977,43 +5060,83 @@ export interface components {
             /** @description that they were driven in; empty for the book's */
             vehicle: string;
         };
-        /** @description Something that several laps did otherwise than the page. */
+        /** @description Something that cost laps time in a corner. */
         LapViewsFindingView: {
             /**
              * Format: double
-             * @description metres, m/s, seconds, presses or gears by the rule
+             * @description metres, m/s, seconds, per cent or gears by the cause; null where no lap tells it
              */
-            amount: number;
+            amount?: number | null;
+            /**
+             * Format: double
+             * @description where it shows
+             */
+            at_m: number;
             /** Format: int32 */
             corner: number;
             /**
              * Format: double
-             * @description null where neither the model nor the laps tell
+             * @description against the page, in a lap that shows it; null where it has no size
              */
             cost_s?: number | null;
             dismissed?: components["schemas"]["LapNotesDismissed"] | null;
-            /**
-             * Format: double
-             * @description part of the corner's loss that is lost in the next one
-             */
-            inNext_s?: number | null;
             /** @description that show it */
             laps: string[];
             /**
+             * Format: double
+             * @description part that is paid for behind the next corner's lift
+             */
+            later_s?: number | null;
+            /**
              * Format: int32
-             * @description so many that could be read for it
+             * @description so many laps count
              */
             of: number;
             /**
-             * @description by its name in small letters
+             * @description once, sometimes or habit
              * @enum {string}
              */
-            rule: "braked-early" | "braked-late" | "over-slowed" | "turned-in-early" | "released-early" | "held-too-long" | "coasting" | "missed-apex" | "early-apex" | "late-throttle" | "early-throttle-lifted" | "throttle-twice" | "other-gear" | "short-shift" | "inconsistent";
+            often: "once" | "sometimes" | "habit";
             /**
-             * @description model or laps
+             * Format: double
+             * @description what the corner costs beyond one's own best through it
+             */
+            own_s?: number | null;
+            /**
+             * @description the cause, by its name in small letters
+             * @enum {string}
+             */
+            rule: "braked-early" | "coasted" | "over-slowed" | "held-too-long" | "missed-apex" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "lifted" | "other-gear" | "short-shift" | "inconsistent";
+            /**
+             * Format: double
+             * @description of all that the laps lost to the page
+             */
+            share?: number | null;
+            /**
+             * Format: double
+             * @description half of those laps lie within so much of it
+             */
+            spread_s?: number | null;
+            /**
+             * @description a second part of the same slip
              * @enum {string|null}
              */
-            sizedBy?: "model" | "laps" | null;
+            with?: "braked-early" | "coasted" | "over-slowed" | "held-too-long" | "missed-apex" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "lifted" | "other-gear" | "short-shift" | "inconsistent" | null;
+        };
+        /**
+         * @description Where a lap lost its time: what was brought over the line, the corners and, less what is paid
+         *      for in the next lap, add up to its loss.
+         */
+        LapViewsLapAccountsView: {
+            /** Format: double */
+            brought_s: number;
+            corners: components["schemas"]["LapViewsAccountView"][];
+            /** Format: double */
+            handedOn_s: number;
+            /** @description of the lap */
+            id: string;
+            /** Format: double */
+            lost_s: number;
         };
         /** @description A lap. */
         LapViewsLapView: {
@@ -5041,6 +5164,20 @@ export interface components {
             time_s?: number | null;
             whole: boolean;
         };
+        /** @description What a cause takes of a lap's loss in a corner. */
+        LapViewsPartView: {
+            /**
+             * Format: double
+             * @description in the cause's own unit
+             */
+            amount: number;
+            /** Format: double */
+            at_m: number;
+            /** Format: double */
+            cost_s: number;
+            /** @enum {string} */
+            rule: "braked-early" | "coasted" | "over-slowed" | "held-too-long" | "missed-apex" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "lifted" | "other-gear" | "short-shift" | "inconsistent";
+        };
         /** @description What a file's positions had of their own. */
         LapViewsPutRight: {
             /**
@@ -5067,16 +5204,6 @@ export interface components {
             brakeOn_m?: number | null;
             /** Format: double */
             brakePeak_pct?: number | null;
-            /**
-             * Format: double
-             * @description part of it that the corner before is to blame for
-             */
-            brought_s?: number | null;
-            /**
-             * Format: double
-             * @description what this corner is to blame for
-             */
-            charged_s?: number | null;
             /** Format: double */
             coasting_s?: number | null;
             /** Format: int32 */
@@ -5208,7 +5335,7 @@ export interface components {
             /** Format: int32 */
             of: number;
             /** @enum {string} */
-            rule: "braked-early" | "braked-late" | "over-slowed" | "turned-in-early" | "released-early" | "held-too-long" | "coasting" | "missed-apex" | "early-apex" | "late-throttle" | "early-throttle-lifted" | "throttle-twice" | "other-gear" | "short-shift" | "inconsistent";
+            rule: "braked-early" | "coasted" | "over-slowed" | "held-too-long" | "missed-apex" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "lifted" | "other-gear" | "short-shift" | "inconsistent";
         };
         /** @description A led day. */
         LeadLeadView: {
@@ -5760,6 +5887,13 @@ export interface components {
             cdABefore_m2: number;
             /** Format: double */
             cdA_m2?: number | null;
+            /**
+             * Format: double
+             * @description drag over the mass likewise
+             */
+            drag?: number | null;
+            /** Format: double */
+            dragError?: number | null;
             /** Format: double */
             gripFactor: number;
             /** Format: double */
@@ -5768,10 +5902,30 @@ export interface components {
             gripUsedBefore: number;
             /** Format: double */
             lap_s: number;
+            /**
+             * Format: double
+             * @description of the book's car with driver and fuel: both factors hold at this mass
+             */
+            mass_kg: number;
             /** Format: double */
             peakPage_g: number;
             /** Format: double */
             peak_g: number;
+            /**
+             * Format: double
+             * @description engine's pull over the mass as a factor on the book's car; null without a throttle
+             */
+            power?: number | null;
+            /**
+             * Format: double
+             * @description its standard error
+             */
+            powerError?: number | null;
+            /**
+             * Format: double
+             * @description of the engine that the next revision would have; null where it is the book's
+             */
+            powerFactor?: number | null;
             /** Format: double */
             topPage_mps: number;
             /** Format: double */
@@ -10475,6 +10629,41 @@ export interface operations {
             };
         };
     };
+    getCauses: {
+        parameters: {
+            query?: {
+                /** @description whose laps; empty for the book's own */
+                driver?: string;
+                vehicle?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DebriefCausesView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     getDebrief: {
         parameters: {
             query?: {
@@ -10569,6 +10758,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LapNotesDismissed"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sayGuess: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DebriefGuessBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LapNotesGuess"];
                 };
             };
             /** @description What is wrong, where, and what to do */

@@ -61,6 +61,15 @@ export const SHEET_FIELDS: SheetField[] = [
     max: 150,
     computed: true,
   },
+  {
+    key: 'powerFactor',
+    label: 'Engine power, of the car’s',
+    unit: '%',
+    factor: 100,
+    min: 50,
+    max: 150,
+    computed: true,
+  },
   { key: 'fuel_kg', label: 'Fuel', unit: 'kg', factor: 1, min: 0, max: 500, computed: true },
   {
     key: 'pressureFront_kpa',

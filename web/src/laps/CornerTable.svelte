@@ -75,6 +75,6 @@
 </table>
 <p class="text-neutral pt-1 leading-snug">
   The median of the laps that are counted, against the page driven by the model and read the same
-  way: minus is earlier or slower. Spread: half of the laps lie nearer to it. Costs here: of the
-  lost time, what this corner costs, in the next one too.
+  way: minus is earlier or slower. Spread: half of the laps lie nearer to it. Costs here: from its
+  lift to the next corner's, with the straight behind it and what its speed still costs later.
 </p>

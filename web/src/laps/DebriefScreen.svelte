@@ -117,12 +117,13 @@
               </p>
             {:else}
               <FindingsList
-                findings={debrief.findings}
+                causes={desk.causes}
                 pages={view.revision.pages}
                 laps={desk.laps}
                 onchoose={choose}
                 ondismiss={desk.dismiss}
                 onrestore={desk.takeBack}
+                onguess={desk.guess}
               />
             {/if}
             <CornerTable

@@ -1,123 +1,139 @@
 <script lang="ts">
-  import type { DrivenLap, Finding } from '../api/laps';
+  import type { Causes, DrivenLap, Finding, Rule } from '../api/laps';
   import type { CornerPage } from '../api/types';
   import { preferences } from '../units/preferences.svelte';
-  import { ACTIONS, findingWords } from './finding-words';
+  import { told, unexplained } from './causes';
+  import { wholeWords } from './finding-words';
+  import FindingRow from './FindingRow.svelte';
+  import GuessFirst from './GuessFirst.svelte';
+  import LapTold from './LapTold.svelte';
 
   interface Props {
-    findings: Finding[];
+    /** Undefined while they are looked for. */
+    causes: Causes | undefined;
     pages: CornerPage[];
     /** The laps that count. */
     laps: DrivenLap[];
     onchoose: (corner: number) => void;
     ondismiss: (finding: Finding, reason: string) => Promise<boolean>;
     onrestore: (note: string) => void;
+    onguess: (corner: number, rule: Rule) => Promise<boolean>;
   }
-  const { findings, pages, laps, onchoose, ondismiss, onrestore }: Props = $props();
+  const { causes, pages, laps, onchoose, ondismiss, onrestore, onguess }: Props = $props();
   const writer = {
     length: (m: number) => preferences.lengthText(m),
     speed: (v: number) => preferences.speedText(v),
   };
-  const key = (f: Finding) => `${f.corner} ${f.rule}`;
-  const name = (corner: number) => pages.find((p) => p.corner === corner)?.name ?? '';
-  const open = $derived(findings.filter((f) => !f.dismissed));
-  const gone = $derived(findings.filter((f) => f.dismissed));
-  const next = (corner: number) => {
-    const i = pages.findIndex((p) => p.corner === corner);
-    return pages[(i + 1) % pages.length].corner;
-  };
+  const shown = $derived(causes ? told(causes.findings, laps.length) : undefined);
+  const rest = $derived(causes ? unexplained(causes) : undefined);
+  const pageOf = (corner: number) => pages.find((p) => p.corner === corner);
   const numbers = (f: Finding) =>
     f.laps.map((id) => laps.find((l) => l.id === id)?.number ?? '?').join(', ');
-  /** The finding that is being dismissed. */
-  let asked = $state<string>();
-  let reason = $state('');
-
-  async function dismiss(event: SubmitEvent, finding: Finding) {
-    event.preventDefault();
-    if (await ondismiss(finding, reason)) {
-      asked = undefined;
-      reason = '';
-    }
-  }
+  const key = (f: Finding) => `${f.corner} ${f.rule}`;
+  /** Somebody wants to say it himself before he sees it. */
+  let guessing = $state(false);
 </script>
 
-<section class="pb-3" aria-label="Findings">
-  {#if laps.length < 3}
-    <p class="text-neutral">Three laps that count, and habits can be told from chance.</p>
-  {:else if open.length === 0}
-    <p class="font-semibold">Nothing stands out: the laps are driven as the pages are written.</p>
+{#snippet row(finding: Finding, rank: number)}
+  <FindingRow
+    {finding}
+    page={pageOf(finding.corner)}
+    numbers={numbers(finding)}
+    {rank}
+    {onchoose}
+    {ondismiss}
+  />
+{/snippet}
+
+<section class="pb-3" aria-label="What cost the time">
+  {#if !causes || !shown}
+    <p class="text-neutral py-2 text-lg" role="status">Finding what cost the time …</p>
   {:else}
-    <ol data-findings>
-      {#each open as finding (key(finding))}
-        <li class="border-base-300 border-b py-1.5" data-finding={key(finding)}>
-          <div class="flex items-start gap-3">
-            <div class="min-w-0 grow leading-snug">
-              <button
-                class="figures link min-h-11 min-w-11 text-left text-lg font-semibold"
-                onclick={() => onchoose(finding.corner)}
-                >{finding.corner} {name(finding.corner)}</button
-              >
-              <strong class="pl-1">{findingWords(finding, writer)}</strong>,
-              <span title="laps {numbers(finding)}"
-                >on {finding.laps.length} of {finding.of} laps</span
-              >.
-              {#if (finding.inNext_s ?? 0) >= 0.02}
-                {finding.inNext_s!.toFixed(2)} s of the corner's loss fall into corner {next(
-                  finding.corner,
-                )}.
-              {/if}
-              <span class="text-neutral block">{ACTIONS[finding.rule]}</span>
-            </div>
-            <p class="figures w-24 shrink-0 text-right text-lg leading-snug">
-              {#if finding.cost_s != null}<strong>{finding.cost_s.toFixed(2)} s</strong>
-                <span class="text-neutral block text-sm"
-                  >a lap, {finding.sizedBy === 'model' ? 'by the model' : 'by the laps'}</span
+    <div class="flex flex-wrap items-baseline gap-x-4">
+      <h2 class="text-xl font-bold">
+        {laps.length === 1 ? 'What cost this lap its time' : 'Three things to do next'}
+      </h2>
+      {#if causes.guesses.length === 0}
+        <button
+          class="btn btn-ghost px-2"
+          aria-expanded={guessing}
+          onclick={() => (guessing = !guessing)}
+          >{guessing ? 'Show what the laps say' : 'Say it yourself first'}</button
+        >
+      {/if}
+    </div>
+    {#if guessing || causes.guesses.length > 0}
+      <GuessFirst
+        {pages}
+        guesses={causes.guesses}
+        findings={causes.findings}
+        open={guessing}
+        {onguess}
+        onshow={() => (guessing = false)}
+        ontakeback={onrestore}
+      />
+    {/if}
+    {#if !guessing}
+      {#if shown.next.length === 0}
+        <p class="font-semibold">
+          Nothing stands out: the laps are driven as the pages are written.
+        </p>
+      {:else}
+        <ol class="flex flex-col gap-1" data-findings>
+          {#each shown.next as finding, i (key(finding))}{@render row(finding, i + 1)}{/each}
+        </ol>
+      {/if}
+      {#if laps.length < 3}
+        <p class="text-neutral py-1">Three laps that count, and habits can be told from chance.</p>
+      {/if}
+      {#if shown.more.length}
+        <details class="pt-1" data-more>
+          <summary class="min-h-11 cursor-pointer py-2"
+            >{shown.more.length} more that cost 0.03 s or more</summary
+          >
+          <ul>
+            {#each shown.more as finding (key(finding))}{@render row(finding, 0)}{/each}
+          </ul>
+        </details>
+      {/if}
+      {#if shown.small.length}
+        <details data-small>
+          <summary class="text-neutral min-h-11 cursor-pointer py-2"
+            >{shown.small.length} small or without a size</summary
+          >
+          <ul>
+            {#each shown.small as finding (key(finding))}{@render row(finding, 0)}{/each}
+          </ul>
+        </details>
+      {/if}
+      {#if rest !== undefined && Math.abs(rest) >= 0.02}
+        <p class="text-neutral py-1" data-unexplained>
+          Not explained: <strong class="figures">{rest.toFixed(2)} s</strong> a lap. It is given to no
+          cause.
+        </p>
+      {/if}
+      <LapTold {causes} {pages} {laps} {onchoose} />
+      {#if shown.dismissed.length}
+        <details class="pt-1" data-dismissed>
+          <summary class="text-neutral min-h-11 cursor-pointer py-2"
+            >{shown.dismissed.length} dismissed for these laps</summary
+          >
+          <ul>
+            {#each shown.dismissed as finding (key(finding))}
+              <li class="text-neutral flex items-center gap-2">
+                <span class="grow"
+                  >{finding.corner}
+                  {pageOf(finding.corner)?.name ?? ''}, {wholeWords(finding, writer)}: {finding
+                    .dismissed!.reason}</span
                 >
-              {:else}<span class="text-neutral text-sm">not sized</span>{/if}
-            </p>
-            <button
-              class="btn btn-ghost px-2"
-              aria-expanded={asked === key(finding)}
-              aria-label="Dismiss: {finding.corner} {findingWords(finding, writer)}"
-              onclick={() => (asked = asked === key(finding) ? undefined : key(finding))}
-              >Dismiss</button
-            >
-          </div>
-          {#if asked === key(finding)}
-            <form class="flex gap-2 pt-1" onsubmit={(e) => dismiss(e, finding)}>
-              <input
-                class="input h-11 grow px-2"
-                aria-label="Why it is dismissed"
-                placeholder="why: traffic, a test, meant that way …"
-                maxlength="500"
-                bind:value={reason}
-              />
-              <button class="btn" disabled={!reason.trim()}>Dismiss for these laps</button>
-            </form>
-          {/if}
-        </li>
-      {/each}
-    </ol>
-  {/if}
-  {#if gone.length}
-    <details class="pt-1" data-dismissed>
-      <summary class="text-neutral min-h-11 cursor-pointer py-2"
-        >{gone.length} dismissed for these laps</summary
-      >
-      <ul>
-        {#each gone as finding (key(finding))}
-          <li class="text-neutral flex items-center gap-2">
-            <span class="grow"
-              >{finding.corner}
-              {name(finding.corner)}, {findingWords(finding, writer)}: {finding.dismissed!
-                .reason}</span
-            >
-            <button class="btn btn-ghost" onclick={() => onrestore(finding.dismissed!.id)}
-              >Show again</button
-            >
-          </li>
-        {/each}
-      </ul>
-    </details>
+                <button class="btn btn-ghost" onclick={() => onrestore(finding.dismissed!.id)}
+                  >Show again</button
+                >
+              </li>
+            {/each}
+          </ul>
+        </details>
+      {/if}
+    {/if}
   {/if}
 </section>

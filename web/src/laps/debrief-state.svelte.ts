@@ -1,5 +1,6 @@
 import { api } from '../api/client';
 import type {
+  Causes,
   Columns,
   Debrief,
   DrivenLap,
@@ -7,6 +8,7 @@ import type {
   LapKind,
   LapPreview,
   LiveState,
+  Rule,
   Surface,
   Whose,
 } from '../api/laps';
@@ -42,6 +44,8 @@ export class DebriefDesk extends Working {
   readonly book: string;
   kept = $state.raw<KeptSession>();
   debrief = $state.raw<Debrief>();
+  /** What cost the laps their time; found after they are read. */
+  causes = $state.raw<Causes>();
   /** The revision that the laps are read against. */
   view = $state.raw<View>();
   taking = $state<Taking>();
@@ -56,7 +60,9 @@ export class DebriefDesk extends Working {
 
   readonly laps = $derived(this.debrief ? flying(this.debrief) : []);
   readonly corners = $derived(
-    this.debrief && this.view ? cornersOf(this.debrief, this.laps, this.view.trace) : [],
+    this.debrief && this.view
+      ? cornersOf(this.debrief, this.laps, this.view.trace, this.causes)
+      : [],
   );
   readonly best = $derived(
     this.laps.reduce<DrivenLap | undefined>(
@@ -67,6 +73,8 @@ export class DebriefDesk extends Working {
   readonly together = $derived(joined(this.corners));
   readonly corner = $derived(this.chosen || this.costliest());
   readonly page = $derived(this.view?.revision.pages.find((p) => p.corner === this.corner));
+
+  private finding?: AbortController;
 
   constructor(book: string, session: string) {
     super();
@@ -95,6 +103,23 @@ export class DebriefDesk extends Working {
     }
     this.debrief = answer;
     this.whose = { driver: answer.driver, vehicle: answer.vehicle };
+    void this.find();
+  }
+
+  /** Looks for what cost time; an answer that comes when others are looked at is not shown. */
+  private async find(): Promise<void> {
+    this.finding?.abort();
+    const abort = new AbortController();
+    this.finding = abort;
+    await this.run(async () => {
+      const whose = this.whose;
+      try {
+        const causes = await api.causes(this.session, whose, abort.signal);
+        if (this.finding === abort) this.causes = causes;
+      } catch (e) {
+        if (!abort.signal.aborted) throw e;
+      }
+    });
   }
 
   /** Loads what is there; a logger that is writing goes on being watched. */
@@ -178,6 +203,7 @@ export class DebriefDesk extends Working {
   look = (whose: Whose) =>
     this.run(async () => {
       this.whose = whose;
+      this.causes = undefined;
       this.chosen = 0;
       await this.read();
     });
@@ -201,6 +227,10 @@ export class DebriefDesk extends Working {
 
   dismiss = ({ corner, rule, laps }: Finding, reason: string) =>
     this.change(() => api.dismiss(this.session, { corner, rule, laps }, reason));
+
+  /** Says what cost time, before it is looked at. */
+  guess = (corner: number, rule: Rule) =>
+    this.change(() => api.guess(this.session, { corner, rule }));
 
   remark = (words: string, author: 'driver' | 'coach', corner?: number, lap?: string) =>
     this.change(() => api.remark(this.session, { words, author, corner, lap }));

@@ -23,7 +23,7 @@ const lap = (number: number, time_s: number, charged_s: number): DrivenLap => ({
   recognised: 'flying',
   whole: true,
   time_s,
-  corners: [{ corner: 1, time_s: 5, delta_s: charged_s, charged_s }],
+  corners: [{ corner: 1, time_s: 5, delta_s: charged_s }],
 });
 
 vi.mock('../api/client', async () => {
@@ -42,6 +42,7 @@ vi.mock('../api/client', async () => {
     api: {
       session: async () => ({ id: 's' }),
       debrief: async (_: string, whose: Whose) => ({ ...server.debrief, ...whose }),
+      causes: async () => ({ findings: [], laps: [], guesses: [] }),
       saySurface: async (_: string, surface: string) => void server.surfaces.push(surface),
       view: async (_: string, number: number): Promise<View> => {
         server.views++;
@@ -102,7 +103,6 @@ describe('the debrief of a session', () => {
       surface: 'wet',
       page: [{ corner: 1, time_s: 4.8 }],
       laps: [lap(1, 71, 0.4), lap(2, 69.5, 0.2), { ...lap(3, 60, 0), kind: 'off' }],
-      findings: [],
       remarks: [],
       files: [],
     };

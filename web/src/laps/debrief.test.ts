@@ -33,7 +33,6 @@ const debrief: Debrief = {
         lowestSpeed_mps: 24,
         time_s: 20.4,
         delta_s: 0.4,
-        charged_s: 0.45,
       },
       { corner: 2, lowestSpeed_mps: 40, time_s: 19.2 },
     ]),
@@ -44,16 +43,14 @@ const debrief: Debrief = {
         lowestSpeed_mps: 24.5,
         time_s: 20.2,
         delta_s: 0.2,
-        charged_s: 0.2,
       },
       { corner: 2, lowestSpeed_mps: 40, time_s: 19.3 },
     ]),
     driven(4, [
-      { corner: 1, brakeOn_m: 6, lowestSpeed_mps: 25, time_s: 20.3, delta_s: 0.3, charged_s: 0.35 },
+      { corner: 1, brakeOn_m: 6, lowestSpeed_mps: 25, time_s: 20.3, delta_s: 0.3 },
       { corner: 2, lowestSpeed_mps: 39, time_s: 19.1 },
     ]),
   ],
-  findings: [],
   remarks: [],
   files: [],
 };
@@ -68,7 +65,23 @@ describe('the middle of laps', () => {
 });
 
 describe('laps against the page', () => {
-  const corners = cornersOf(debrief, flying(debrief), lap);
+  const account = (id: string, lost_s: number) => ({
+    id,
+    lost_s,
+    brought_s: 0,
+    handedOn_s: 0,
+    corners: [{ corner: 1, lost_s, unexplained_s: 0, parts: [] }],
+  });
+  const causes = {
+    findings: [],
+    guesses: [],
+    laps: [account('a', 0.45), account('b', 0.2), account('c', 0.35)],
+  };
+  const corners = cornersOf(debrief, flying(debrief), lap, causes);
+
+  it('have no account while causes are still looked for', () => {
+    expect(cornersOf(debrief, flying(debrief), lap)[0].charged_s).toBeUndefined();
+  });
 
   it('are told over the line the short way, earlier as negative', () => {
     expect(corners[0].brake_m).toBe(-6);

@@ -1,4 +1,4 @@
-import type { Debrief, DrivenLap, Reading } from '../api/laps';
+import type { Causes, Debrief, DrivenLap, Reading } from '../api/laps';
 import type { Trace } from '../api/types';
 import { between, onLap } from '../strip/lap-axis';
 
@@ -15,7 +15,7 @@ export interface CornerDebrief {
   lowest_mps?: number;
   /** Slower than the page over the corner and the way to the next. */
   lost_s?: number;
-  /** What the corner is to blame for: its own part and what it costs in the next. */
+  /** What the corner is to blame for, the straight behind it and what its speed costs later too. */
   charged_s?: number;
   /** Half of the laps lie within so many metres of the middle. */
   brakeSpread_m?: number;
@@ -49,8 +49,13 @@ function known(readings: Reading[], field: keyof Reading): number[] {
   return readings.flatMap((r) => (r[field] == null ? [] : [Number(r[field])]));
 }
 
-/** The corners in the order of the pages. */
-export function cornersOf(debrief: Debrief, laps: DrivenLap[], lap: Lap): CornerDebrief[] {
+/** The corners in the order of the pages; what they are to blame for once it is known. */
+export function cornersOf(
+  debrief: Debrief,
+  laps: DrivenLap[],
+  lap: Lap,
+  causes?: Causes,
+): CornerDebrief[] {
   return debrief.page.map((page) => {
     const readings = of(laps, page.corner);
     const later = (field: 'brakeOn_m' | 'release_m' | 'firstThrottle_m') =>
@@ -69,12 +74,18 @@ export function cornersOf(debrief: Debrief, laps: DrivenLap[], lap: Lap): Corner
           ? undefined
           : median(lowest.map((v) => v - page.lowestSpeed_mps!)),
       lost_s: median(known(readings, 'delta_s')),
-      charged_s: median(known(readings, 'charged_s')),
+      charged_s: median(lostIn(page.corner, causes)),
       brakeSpread_m: spread(later('brakeOn_m')),
       best_s: times.length ? Math.min(...times) : undefined,
     };
   });
 }
+
+/** What each lap lost in a corner, by its account. */
+const lostIn = (corner: number, causes?: Causes) =>
+  (causes?.laps ?? []).flatMap((lap) =>
+    lap.corners.filter((account) => account.corner === corner).map((account) => account.lost_s),
+  );
 
 /** The best corners joined to a lap; undefined while a corner has no time. */
 export function joined(corners: CornerDebrief[]): number | undefined {

@@ -6,49 +6,85 @@ export interface FindingWriter {
   speed: (mps: number) => string;
 }
 
-const times = (n: number) => (n === 1 ? 'once' : n === 2 ? 'twice' : `${Math.round(n)} times`);
+/** What was done, with its size where a lap tells it. */
+const WORDS: Record<Rule, [plain: string, sized: (amount: number, w: FindingWriter) => string]> = {
+  'braked-early': ['braked early', (a, w) => `braked ${w.length(a)} early`],
+  coasted: [
+    'on neither pedal before the brake',
+    (a) => `on neither pedal before the brake, ${a.toFixed(1)} s too long`,
+  ],
+  'over-slowed': ['over-slowed', (a, w) => `over-slowed by ${w.speed(a)} where the brake is off`],
+  'held-too-long': ['on the brake too long', (a, w) => `on the brake ${w.length(a)} too long`],
+  'missed-apex': ['off the apex', (a) => `${a.toFixed(1)} m off the apex and its kerb`],
+  'early-apex': [
+    'early at the apex, and out of road behind it',
+    (a, w) => `at the apex ${w.length(a)} early, and out of road behind it`,
+  ],
+  'late-throttle': ['late on the throttle', (a, w) => `on the throttle ${w.length(a)} late`],
+  'slow-to-full': [
+    'slow from the first throttle to flat',
+    (a, w) => `slow from the first throttle to flat: ${w.length(a)} of it are missing`,
+  ],
+  'early-throttle-lifted': [
+    'on the throttle early, and lifted again',
+    (a) => `on the throttle early, and lifted again by ${Math.round(a)} %`,
+  ],
+  'throttle-twice': [
+    'off the throttle again',
+    (a) => `off the throttle again, by ${Math.round(a)} % beyond the page`,
+  ],
+  lifted: [
+    'lifted where the page stays on',
+    (a) => `lifted by ${Math.round(a)} % where the page stays on`,
+  ],
+  'other-gear': [
+    'in another gear',
+    (a) => (a === 1 ? 'a gear away from the page’s' : `${Math.round(a)} gears from the page’s`),
+  ],
+  'short-shift': [
+    'changed up for a short straight',
+    (a) => (a === 1 ? 'a change up for a short straight' : `${Math.round(a)} changes up`),
+  ],
+  inconsistent: ['brake points scatter', (a, w) => `brake points scatter by ${w.length(a)}`],
+};
+
+/** A cause without its size, as a driver would say it. */
+export const causeWords = (rule: Rule) => WORDS[rule][0];
 
 /** What was done, with its size. */
 export function findingWords(
-  { rule, amount }: Pick<Finding, 'rule' | 'amount'>,
+  { rule, amount }: { rule: Rule; amount?: number | null },
   w: FindingWriter,
 ): string {
-  const words: Record<Rule, () => string> = {
-    'braked-early': () => `braked ${w.length(amount)} early`,
-    'braked-late': () => `braked ${w.length(amount)} late`,
-    'over-slowed': () => `${w.speed(amount)} too slow at the lowest place`,
-    'turned-in-early': () => `turned in ${w.length(amount)} early`,
-    'released-early': () => `off the brake ${w.length(amount)} early`,
-    'held-too-long': () => `on the brake ${w.length(amount)} too long`,
-    coasting: () => `${amount.toFixed(1)} s on neither pedal`,
-    'missed-apex': () => `${amount.toFixed(1)} m off the apex and its kerb`,
-    'early-apex': () => `at the apex ${w.length(amount)} early, and out of road behind it`,
-    'late-throttle': () => `on the throttle ${w.length(amount)} late`,
-    'early-throttle-lifted': () => `on the throttle ${w.length(amount)} early, and lifted again`,
-    'throttle-twice': () => `off the throttle again ${times(amount)} before it was flat`,
-    'other-gear': () =>
-      amount === 1 ? 'another gear' : `${Math.round(amount)} gears from the page's`,
-    'short-shift': () =>
-      amount === 1 ? 'a change up for a short straight' : `${Math.round(amount)} changes up`,
-    inconsistent: () => `brake points scatter by ${w.length(amount)}`,
-  };
-  return words[rule]();
+  const [plain, sized] = WORDS[rule];
+  return amount == null ? plain : sized(amount, w);
+}
+
+/** The same with the second part of the slip. */
+export function wholeWords(finding: Pick<Finding, 'rule' | 'amount' | 'with'>, w: FindingWriter) {
+  const first = findingWords(finding, w);
+  return finding.with ? `${first}, and ${causeWords(finding.with)}` : first;
+}
+
+/** How often it was done. */
+export function oftenWords({ often, laps, of }: Pick<Finding, 'often' | 'laps' | 'of'>): string {
+  if (of === 1) return 'in the one lap that counts';
+  return often === 'once' ? `once, of ${of} laps` : `on ${laps.length} of ${of} laps`;
 }
 
 /** The one thing to do about it. */
 export const ACTIONS: Record<Rule, string> = {
   'braked-early': 'Look for the mark; move up to it by the step board.',
-  'braked-late': 'If the corner was made every time, move the page; if not, go back to the mark.',
+  coasted: 'Stay on the throttle to the brake: the foot changes over at once.',
   'over-slowed': 'Come off the brake sooner and let it roll to the apex.',
-  'turned-in-early': 'Wait for the turn-in mark; look at the apex only then.',
-  'released-early': 'Hold a trace of brake to the plate.',
   'held-too-long': 'Let the brake go at the plate: more of it keeps the car from turning.',
-  coasting: 'Let the brake go as the throttle comes: no wait between.',
   'missed-apex': 'Look at the inside earlier, and go as near as the page has it.',
   'early-apex': 'Turn in later, and be at the inside later: the road behind it opens.',
   'late-throttle': 'Pick the throttle up at the plate, little at first.',
+  'slow-to-full': 'Open it in one go from the first touch: the road behind is free.',
   'early-throttle-lifted': 'Wait for the throttle until it need not come off again.',
   'throttle-twice': 'One press that grows: less at first, and no lift.',
+  lifted: 'It is flat on the page: give it a little less of a lift each lap.',
   'other-gear': 'Try the page’s gear, or write yours down.',
   'short-shift': 'Hold the gear: the change costs more than the limiter.',
   inconsistent: 'One mark, the same every lap, before it is moved.',

@@ -384,6 +384,11 @@ final class Browser implements AutoCloseable {
     return see(css).getText();
   }
 
+  /** What a part is marked with. */
+  String attribute(String css, String name) {
+    return see(css).getDomAttribute(name);
+  }
+
   String value(String css) {
     return see(css).getDomProperty("value");
   }

@@ -95,21 +95,24 @@ class DebriefJourneyTest {
     browser.seeCount("[data-corners] tbody tr", 13);
     assertThat(browser.text("[data-findings]"))
         .contains("early")
-        .contains("too slow at the lowest place")
-        .contains("a lap, by the model");
+        .contains("over-slowed by")
+        .contains("to your own best there");
     assertThat(browser.count("[data-scatter] .tick")).isGreaterThanOrEqualTo(10);
 
     // The line of the best lap lies over the road; it is drawn and so has no text to wait for.
     browser.seePresent("[data-line^='lap ']");
     browser.click("[data-corner='9'] button");
     browser.seeText("h2", "9 Quarry");
-    // Of two laps nothing is said to be a habit.
+    // Two laps are told, and nothing of them is said to be a habit.
     for (int lap = 2; lap <= 4; lap++) {
       browser.click("[data-lap='" + lap + "']");
       browser.clickWords("[role=menuitemradio]", "Does not count: off");
       browser.seeText("[data-lap='" + lap + "']", "off or stopped");
     }
     browser.seeText("main", "Three laps that count");
+    browser.click("[data-lap-told] summary");
+    browser.seeText("[data-lap-told]", "to the page");
+    browser.seePresent("[data-told]");
     List<String> serious =
         new AxeBuilder()
             .analyze(browser.driver()).getViolations().stream()
@@ -151,8 +154,10 @@ class DebriefJourneyTest {
     String practice = scripts.get("/api/books/" + demo + "/sessions").body().at("/0/id").asString();
     browser.open("/books/" + demo + "/sessions/" + practice + "/debrief");
     browser.see("[data-findings]");
-    browser.seeCount("[data-finding]", 6);
-    for (String finding :
+    browser.seeCount("[data-findings] [data-finding]", 3);
+    browser.click("[data-more] summary");
+    // The dearest finding of each corner is the habit that was planted there.
+    for (String habit :
         List.of(
             "1 braked-early",
             "2 over-slowed",
@@ -160,14 +165,38 @@ class DebriefJourneyTest {
             "8 throttle-twice",
             "9 missed-apex",
             "13 other-gear")) {
-      browser.seePresent("[data-finding='" + finding + "']");
+      String corner = habit.substring(0, habit.indexOf(' ') + 1);
+      assertThat(browser.attribute("[data-finding^='" + corner + "']", "data-finding"))
+          .isEqualTo(habit);
+      assertThat(browser.text("[data-finding='" + habit + "']")).contains("on 12 of 12 laps");
     }
-    assertThat(browser.text("[data-finding='2 over-slowed']")).contains("fall into corner 3");
 
     // Two laps along the corner, the best one beside the page.
     browser.click("#debrief-along");
     browser.see("[data-along] svg");
     browser.seeText("[data-along]", "behind");
+  }
+
+  /** A driver says what he felt before he looks, and then sees it beside what the laps say. */
+  @Test
+  void aDriverSaysItHimselfFirst() throws IOException {
+    scripts.upload("/api/sessions/" + session + "/laps", "a.csv", Files.readAllBytes(simulated(5)));
+    browser.open(book + "/sessions/" + session + "/debrief");
+    browser.see("[data-findings]");
+    String dearest = browser.attribute("[data-finding]", "data-finding");
+    String corner = dearest.substring(0, dearest.indexOf(' '));
+    String cause = dearest.substring(dearest.indexOf(' ') + 1);
+    browser.press("Say it yourself first");
+    browser.seeNoMore("[data-findings]");
+    browser.choose("[data-guesses] [aria-label='Corner']", corner);
+    browser.choose("[data-guesses] [aria-label='What']", cause);
+    browser.press("Say it", "[data-guesses] form");
+    browser.see("[data-guess='" + dearest + "']");
+    browser.press("Show what the laps say", "[data-guesses]");
+    browser.seeText("[data-guess]", "the laps say so too");
+    browser.see("[data-findings]");
+    browser.press("Take back", "[data-guess]");
+    browser.seeNoMore("[data-guesses]");
   }
 
   @Test

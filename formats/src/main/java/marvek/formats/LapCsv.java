@@ -1,10 +1,7 @@
 package marvek.formats;
 
 import de.siegmar.fastcsv.reader.CsvParseException;
-import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.EnumMap;
@@ -99,22 +96,19 @@ public final class LapCsv {
       corrections.add(
           "The row of headers is line " + head.line() + ": what is above it is passed over.");
     }
-    try (CsvReader<CsvRecord> reader = text.reader()) {
-      for (CsvRecord record : reader) {
-        boolean below = rows > 0 || record.getStartingLineNumber() >= head.samplesFrom();
-        if (below && !head.isRepeatedBy(record)) {
-          row(record);
-        }
-      }
+    try {
+      RowsAhead.each(text, this::sample);
     } catch (CsvParseException e) {
       throw CsvBounds.notCsv(e);
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
     }
     return file();
   }
 
-  private void row(CsvRecord record) {
+  private void sample(CsvRecord record) {
+    boolean below = rows > 0 || record.getStartingLineNumber() >= head.samplesFrom();
+    if (!below || head.isRepeatedBy(record)) {
+      return;
+    }
     if (rows == MOST_ROWS) {
       throw BadFileException.atLine(
           record.getStartingLineNumber(),

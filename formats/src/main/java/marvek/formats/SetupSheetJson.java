@@ -37,6 +37,7 @@ public final class SetupSheetJson {
           p.optionalNumber("clA_m2"),
           p.optionalNumber("aeroFrontShare"),
           p.optionalNumber("gripFactor"),
+          p.optionalNumber("powerFactor"),
           p.optionalNumber("fuel_kg"),
           p.optionalNumber("pressureFront_kpa"),
           p.optionalNumber("pressureRear_kpa"),
@@ -68,6 +69,7 @@ public final class SetupSheetJson {
     number(node, "clA_m2", s.clAM2());
     number(node, "aeroFrontShare", s.aeroFrontShare());
     number(node, "gripFactor", s.gripFactor());
+    number(node, "powerFactor", s.powerFactor());
     number(node, "fuel_kg", s.fuelKg());
     number(node, "pressureFront_kpa", s.pressureFrontKpa());
     number(node, "pressureRear_kpa", s.pressureRearKpa());

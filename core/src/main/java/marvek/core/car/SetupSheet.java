@@ -16,6 +16,7 @@ import marvek.core.vehicle.Vehicle;
  * @param clAM2 downforce area with this wing
  * @param aeroFrontShare share of the downforce at the front
  * @param gripFactor grip of these tyres over that of the car's own, 0.5 to 1.5
+ * @param powerFactor power of this engine over that of the car's own, 0.5 to 1.5
  * @param fuelKg fuel at the session's begin
  * @param pressureFrontKpa cold, as the rear's
  * @param barFront setting of the front anti-roll bar, as it is counted on the car
@@ -31,6 +32,7 @@ public record SetupSheet(
     Double clAM2,
     Double aeroFrontShare,
     Double gripFactor,
+    Double powerFactor,
     Double fuelKg,
     Double pressureFrontKpa,
     Double pressureRearKpa,
@@ -54,6 +56,7 @@ public record SetupSheet(
     range("clA_m2", clAM2, 0, 20);
     range("aeroFrontShare", aeroFrontShare, 0, 1);
     range("gripFactor", gripFactor, 0.5, 1.5);
+    range("powerFactor", powerFactor, 0.5, 1.5);
     range("fuel_kg", fuelKg, 0, 500);
     range("pressureFront_kpa", pressureFrontKpa, 20, 500);
     range("pressureRear_kpa", pressureRearKpa, 20, 500);
@@ -92,6 +95,9 @@ public record SetupSheet(
     if (gripFactor != null) {
       set = set.withTyre(car.tyre().times(gripFactor));
     }
+    if (powerFactor != null) {
+      set = set.withEngine(set.engine().scaled(powerFactor));
+    }
     Aero air = car.aero();
     return set.withAero(
         new Aero(
@@ -115,6 +121,7 @@ public record SetupSheet(
         clAM2,
         aeroFrontShare,
         gripFactor,
+        powerFactor,
         kg,
         pressureFrontKpa,
         pressureRearKpa,
@@ -127,8 +134,8 @@ public record SetupSheet(
         notes);
   }
 
-  /** The same sheet with another grip and drag area; null leaves the car's own. */
-  public SetupSheet calibrated(Double grip, Double dragAreaM2) {
+  /** The same sheet with another grip, power and drag area; null leaves the car's own. */
+  public SetupSheet calibrated(Double grip, Double power, Double dragAreaM2) {
     return new SetupSheet(
         name,
         date,
@@ -138,6 +145,7 @@ public record SetupSheet(
         clAM2,
         aeroFrontShare,
         grip,
+        power,
         fuelKg,
         pressureFrontKpa,
         pressureRearKpa,
@@ -154,6 +162,6 @@ public record SetupSheet(
   public static SetupSheet named(String name) {
     return new SetupSheet(
         name, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-        null, "", "");
+        null, null, "", "");
   }
 }

@@ -51,6 +51,7 @@ public final class SheetComparison {
               SetupSheet::aeroFrontShare,
               "On traction and braking; how the car turns the model does not know."),
           new Field("gripFactor", SetupSheet::gripFactor, "All tyres alike, sideways and along."),
+          new Field("powerFactor", SetupSheet::powerFactor, "The torque curve at every speed."),
           new Field("fuel_kg", SetupSheet::fuelKg, "As mass; where the tank lies is left out."));
 
   private static final List<Field> KEPT =
@@ -125,6 +126,7 @@ public final class SheetComparison {
         field.equals("clA_m2") ? b.clAM2() : a.clAM2(),
         field.equals("aeroFrontShare") ? b.aeroFrontShare() : a.aeroFrontShare(),
         field.equals("gripFactor") ? b.gripFactor() : a.gripFactor(),
+        field.equals("powerFactor") ? b.powerFactor() : a.powerFactor(),
         field.equals("fuel_kg") ? b.fuelKg() : a.fuelKg(),
         a.pressureFrontKpa(),
         a.pressureRearKpa(),

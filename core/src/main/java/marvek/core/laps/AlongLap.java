@@ -1,5 +1,6 @@
 package marvek.core.laps;
 
+import java.util.Arrays;
 import java.util.function.IntToDoubleFunction;
 import marvek.core.circuit.Road;
 
@@ -34,6 +35,26 @@ public final class AlongLap {
       gear[k] = trace.nearestAtStation(Channel.GEAR, station);
       offsetM[k] = trace.offsetAtStation(station);
     }
+  }
+
+  private AlongLap(AlongLap from, double[] brakePct, double[] throttlePct) {
+    this.stepM = from.stepM;
+    this.timeS = from.timeS;
+    this.speedMps = from.speedMps;
+    this.gear = from.gear;
+    this.offsetM = from.offsetM;
+    this.brakePct = brakePct.clone();
+    this.throttlePct = throttlePct.clone();
+  }
+
+  /** The same lap with other pedals, one value a station [%]. */
+  public AlongLap withPedals(double[] brake, double[] throttle) {
+    return new AlongLap(this, brake, throttle);
+  }
+
+  /** Whether the right foot is known anywhere. */
+  public boolean hasThrottle() {
+    return Arrays.stream(throttlePct).anyMatch(value -> !Double.isNaN(value));
   }
 
   /**

@@ -190,7 +190,7 @@ public final class Lap {
    * In the lap's gear, or the next that is not beyond its limiter; where the lap itself is at the
    * limiter, no more than holds the speed there.
    */
-  double engineN(int i, double speedMps, double throttle) {
+  public double engineN(int i, double speedMps, double throttle) {
     int own = gear[i];
     double limiter = driveline.limiterSpeedMps(own);
     boolean held = onLimiterAt(i) && Math.abs(speedMps - limiter) < HELD_BY_LIMITER * limiter;
@@ -257,7 +257,7 @@ public final class Lap {
    * Force of the tyres over the element after a sample [N], braking negative: what leads from its
    * speed at one end to that at the other.
    */
-  double elementForceAt(int i) {
+  public double elementForceAt(int i) {
     int to = path.road().wrap(i + 1);
     double gained = (v[to] * v[to] - v[i] * v[i]) / (2 * path.elementAt(i));
     double resistance = forces.resistanceN(i, v[i] * v[i]) + forces.resistanceN(to, v[to] * v[to]);

@@ -10,13 +10,12 @@ import marvek.core.circuit.Path;
 import marvek.core.conditions.Conditions;
 import marvek.core.laps.AlongLap;
 import marvek.core.numeric.Median;
-import marvek.core.profile.SpeedProfile;
-import marvek.core.vehicle.Aero;
-import marvek.core.vehicle.Vehicle;
+import marvek.core.profile.Lap;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The model held against laps: how much grip was used, by a high percentile of the combined
- * acceleration, and how much drag there is, by the top speed.
+ * acceleration, and how much power and drag there is, by what the car gains with the throttle open.
  *
  * @param gripUsed share of the limit that the driver used
  * @param gripFactor grip of the tyres over that of the car as it was computed with; 1 unless the
@@ -25,7 +24,9 @@ import marvek.core.vehicle.Vehicle;
  * @param peakPageG the same on the page's lap
  * @param topMps highest speed, in the middle of the laps
  * @param topPageMps the same on the page's lap
- * @param cdAM2 drag area that gives the laps' top speed; null where it says nothing new
+ * @param car power and drag over the mass with their errors; null where no throttle tells them
+ * @param powerFactor of the engine at the book's mass; null where it says nothing new
+ * @param cdAM2 drag area at the book's mass; null where it says nothing new
  */
 public record Calibration(
     double gripUsed,
@@ -34,7 +35,9 @@ public record Calibration(
     double peakPageG,
     double topMps,
     double topPageMps,
-    Double cdAM2) {
+    @Nullable MeasuredCar car,
+    @Nullable Double powerFactor,
+    @Nullable Double cdAM2) {
   /** A knock of a sensor is not a tyre's peak; the percentile is an own assumption. */
   private static final double PERCENTILE = 0.95;
 
@@ -53,36 +56,40 @@ public record Calibration(
   /** A median of fewer is chance. */
   private static final int LEAST_LAPS = 3;
 
-  /** Halvings: a drag area to a millionth. */
-  private static final int ROUNDS = 24;
+  /** Power and drag that differ by less are not worth another car. */
+  private static final double LEAST_POWER = 0.015;
+
+  private static final double LEAST_DRAG = 0.025;
 
   /**
    * What laps say of the model.
    *
-   * @param path that the page's lap is on
-   * @param page the page's lap
+   * @param lap the page's, as it was solved
+   * @param page the same, read as the laps are
    * @param laps that count
    * @return empty where the model is as good as the laps, or too few laps speak
    */
-  public static Optional<Calibration> of(
-      Path path, Vehicle car, Conditions conditions, AlongLap page, List<AlongLap> laps) {
+  public static Optional<Calibration> of(Lap lap, AlongLap page, List<AlongLap> laps) {
     if (laps.size() < LEAST_LAPS) {
       return Optional.empty();
     }
-    double peakPage = peakG(path, page);
-    double peak = Median.of(laps.stream().mapToDouble(lap -> peakG(path, lap)).toArray());
+    Conditions conditions = lap.conditions();
+    double peakPage = peakG(lap.path(), page);
+    double peak = Median.of(laps.stream().mapToDouble(l -> peakG(lap.path(), l)).toArray());
     double ratio = peak / peakPage;
     double shared = conditions.gripUsed() * ratio;
     double used =
         Math.max(
             LEAST_GRIP_USED, Math.min(Math.max(MOST_GRIP_USED, conditions.gripUsed()), shared));
     double factor = Math.max(1, shared / used);
-    double topPage = top(page);
-    double top = Median.of(laps.stream().mapToDouble(Calibration::top).toArray());
+    MeasuredCar car = MeasuredCar.of(lap, laps).orElse(null);
+    Double power = car != null && car.power().differs(LEAST_POWER) ? car.power().value() : null;
     Double drag =
-        Math.abs(top / topPage - 1) < LEAST_CHANGE ? null : dragFor(path, car, conditions, top);
+        car != null && car.drag().differs(LEAST_DRAG)
+            ? car.drag().value() * lap.vehicle().aero().cdAM2()
+            : null;
     boolean sameGrip = Math.abs(ratio - 1) < LEAST_CHANGE;
-    if (sameGrip && drag == null) {
+    if (sameGrip && drag == null && power == null) {
       return Optional.empty();
     }
     return Optional.of(
@@ -91,8 +98,10 @@ public record Calibration(
             sameGrip ? 1 : factor,
             peak,
             peakPage,
-            top,
-            topPage,
+            Median.of(laps.stream().mapToDouble(Calibration::top).toArray()),
+            top(page),
+            car,
+            power,
             drag));
   }
 
@@ -120,28 +129,5 @@ public record Calibration(
     double[] sorted = Arrays.copyOf(combined, known);
     Arrays.sort(sorted);
     return sorted[(int) (PERCENTILE * (known - 1))];
-  }
-
-  /** Drag area at which the model is as fast as the laps, between half and twice the car's. */
-  private static Double dragFor(Path path, Vehicle car, Conditions conditions, double topMps) {
-    double low = car.aero().cdAM2() / 2;
-    double high = car.aero().cdAM2() * 2;
-    for (int round = 0; round < ROUNDS; round++) {
-      double middle = (low + high) / 2;
-      if (topWith(path, car, conditions, middle) > topMps) {
-        low = middle;
-      } else {
-        high = middle;
-      }
-    }
-    double found = (low + high) / 2;
-    boolean reached = Math.abs(topWith(path, car, conditions, found) / topMps - 1) < 0.005;
-    return reached ? found : null;
-  }
-
-  private static double topWith(Path path, Vehicle car, Conditions conditions, double cdAM2) {
-    Aero air = car.aero();
-    Vehicle with = car.withAero(new Aero(cdAM2, air.clAM2(), air.frontShare()));
-    return SpeedProfile.solve(path, with, conditions).topSpeedMps();
   }
 }

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import marvek.core.laps.Charges;
+import marvek.core.cause.CornerAccount;
 import marvek.core.laps.CornerReading;
 
 /**
@@ -13,10 +13,10 @@ import marvek.core.laps.CornerReading;
  * @param session by whose name it is told
  * @param number counted from 1 in its recording
  * @param corners in the order of the pages
- * @param losses in the same order
+ * @param accounts what it lost there, in the same order
  */
 public record LapOfSession(
-    String session, int number, List<CornerReading> corners, List<Charges.Loss> losses) {
+    String session, int number, List<CornerReading> corners, List<CornerAccount> accounts) {
   /** Farther from the inside edge than the page by so much the apex was not made [m]. */
   private static final double MISSED_M = 1.0;
 
@@ -48,7 +48,7 @@ public record LapOfSession(
 
   public LapOfSession {
     corners = List.copyOf(corners);
-    losses = List.copyOf(losses);
+    accounts = List.copyOf(accounts);
   }
 
   /**

@@ -7,10 +7,11 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Function;
+import marvek.core.cause.Cause;
+import marvek.core.cause.Finding;
 import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
 import marvek.core.laps.CornerReading;
-import marvek.core.laps.Finding;
 import marvek.core.numeric.Median;
 import marvek.core.page.CornerPage;
 import marvek.core.page.OwnValues;
@@ -235,7 +236,7 @@ public final class Proposals {
   }
 
   private double charged(int p, List<Integer> row) {
-    double[] seconds = of.laps().stream().mapToDouble(l -> l.losses().get(p).chargedS()).toArray();
+    double[] seconds = of.laps().stream().mapToDouble(l -> l.accounts().get(p).lostS()).toArray();
     return middle(seconds, row);
   }
 
@@ -261,10 +262,11 @@ public final class Proposals {
     for (int k = 0; k < of.laps().size(); k++) {
       (of.laps().get(k).made(p, written(p)) ? all : missed).add(k);
     }
-    boolean clean = of.findings().stream().noneMatch(f -> f.corner() == page(p).corner());
+    boolean clean =
+        of.findings().stream().noneMatch(f -> f.corner() == page(p).corner() && isHabit(f));
     boolean unsteady =
         of.findings().stream()
-            .anyMatch(f -> f.corner() == page(p).corner() && f.rule() == Finding.Rule.INCONSISTENT);
+            .anyMatch(f -> f.corner() == page(p).corner() && f.cause() == Cause.INCONSISTENT);
     if (unsteady || 3 * missed.size() > of.laps().size()) {
       int after = Math.max(0, (before == null ? UNDECIDED : before) - 1);
       return sure(p, Kind.CONFIDENCE_DOWN, before, after, unsteady ? all : missed);
@@ -275,6 +277,14 @@ public final class Proposals {
     boolean proven = Math.abs(charged(p, all)) <= PROVEN_S && missed.isEmpty();
     int after = proven ? SURE : Math.min(SURE, (before == null ? UNDECIDED : before) + 1);
     return sure(p, proven ? Kind.PROVEN : Kind.CONFIDENCE_UP, before, after, all);
+  }
+
+  /**
+   * What is done lap after lap, and costs more than a corner that is driven as well as its page.
+   */
+  private static boolean isHabit(Finding finding) {
+    boolean dear = finding.costS() == null || finding.costS() > AS_GOOD_S;
+    return finding.often() == Finding.Often.HABIT && dear;
   }
 
   private Optional<Proposal> sure(int p, Kind kind, Integer before, int after, List<Integer> row) {

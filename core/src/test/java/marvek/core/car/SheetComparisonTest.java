@@ -25,8 +25,8 @@ class SheetComparisonTest {
 
   private static SetupSheet sheet(Double brakes, Double downforce, Double fuel, Double bar) {
     return new SetupSheet(
-        "Sheet", null, brakes, null, null, downforce, null, null, fuel, null, null, bar, null, null,
-        null, null, null, null);
+        "Sheet", null, brakes, null, null, downforce, null, null, null, fuel, null, null, bar, null,
+        null, null, null, null, null);
   }
 
   @Test

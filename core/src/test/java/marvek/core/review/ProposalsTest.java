@@ -11,16 +11,16 @@ import java.util.TreeMap;
 import java.util.function.UnaryOperator;
 import marvek.core.TestRoads;
 import marvek.core.TestVehicles;
+import marvek.core.cause.CornerAccount;
+import marvek.core.cause.Finding;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
-import marvek.core.laps.Charges;
 import marvek.core.laps.CornerReading;
 import marvek.core.laps.CornerReading.Braking;
 import marvek.core.laps.CornerReading.Slowest;
 import marvek.core.laps.CornerReading.Throttle;
 import marvek.core.laps.CornerReading.Way;
-import marvek.core.laps.Finding;
 import marvek.core.line.ChosenLine;
 import marvek.core.page.CornerPage;
 import marvek.core.page.OwnValues;
@@ -88,12 +88,12 @@ class ProposalsTest {
   private static LapOfSession lap(int number, double lostS, UnaryOperator<CornerReading> change) {
     List<CornerReading> corners = new ArrayList<>(WRITTEN);
     corners.set(P, change.apply(WRITTEN.get(P)));
-    List<Charges.Loss> losses = new ArrayList<>();
+    List<CornerAccount> accounts = new ArrayList<>();
     for (int p = 0; p < WRITTEN.size(); p++) {
       double lost = p == P ? lostS : 0;
-      losses.add(new Charges.Loss(lost, 0, lost));
+      accounts.add(new CornerAccount(WRITTEN.get(p).corner(), 0, 0, 0, 0, 0, lost, 0, List.of()));
     }
-    return new LapOfSession("Practice", number, corners, losses);
+    return new LapOfSession("Practice", number, corners, accounts);
   }
 
   private static List<LapOfSession> braking(double... laterM) {

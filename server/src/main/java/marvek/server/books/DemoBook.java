@@ -180,6 +180,7 @@ class DemoBook implements ApplicationRunner {
         downforce,
         null,
         null,
+        null,
         fuel,
         185.0,
         178.0,

@@ -5,9 +5,9 @@ import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.IntToDoubleFunction;
+import marvek.core.cause.Cause;
 import marvek.core.conditions.Conditions;
 import marvek.core.laps.AlongLap;
-import marvek.core.laps.Finding;
 import marvek.formats.Spelled;
 import marvek.server.books.Books;
 import marvek.server.contract.OneOf;
@@ -68,7 +68,6 @@ class DebriefController {
       @OneOf(Conditions.Surface.class) @Nullable String seems,
       List<LapViews.ReadingView> page,
       List<LapViews.LapView> laps,
-      List<LapViews.FindingView> findings,
       List<LapNotes.Remark> remarks,
       List<LapViews.FileView> files) {
     static DebriefView of(Debriefs.Debrief d) {
@@ -82,8 +81,7 @@ class DebriefController {
           Spelled.of(read.computed().conditions().surface()),
           Spelled.of(SurfaceDriven.of(read).orElse(null)),
           read.page().corners().stream().map(r -> LapViews.ReadingView.of(r, null)).toList(),
-          read.laps().stream().map(LapViews.LapView::of).toList(),
-          d.findings().stream().map(LapViews.FindingView::of).toList(),
+          read.laps().stream().map(lap -> LapViews.LapView.of(read, lap)).toList(),
           d.remarks(),
           read.files().stream().map(LapViews.FileView::of).toList());
     }
@@ -105,6 +103,48 @@ class DebriefController {
     return DebriefView.of(debriefs.debrief(id, new IncomingLaps.Whose(driver, vehicle)));
   }
 
+  /**
+   * What cost the laps of a session their time.
+   *
+   * @param findings over the laps that count, the dearest first
+   * @param laps that count, with their accounts
+   * @param guesses what the driver said cost time before he saw it
+   */
+  record CausesView(
+      List<LapViews.FindingView> findings,
+      List<LapViews.LapAccountsView> laps,
+      List<LapNotes.Guess> guesses) {}
+
+  /**
+   * What cost the laps of a session their time, and where; asked for apart from what they did,
+   * because it takes longer.
+   *
+   * @param driver whose laps; empty for the book's own
+   */
+  @GetMapping("/api/sessions/{id}/causes")
+  CausesView getCauses(
+      @PathVariable UUID id,
+      @RequestParam(defaultValue = "") String driver,
+      @RequestParam(defaultValue = "") String vehicle) {
+    Debriefs.Debrief debrief = debriefs.debrief(id, new IncomingLaps.Whose(driver, vehicle));
+    return new CausesView(
+        debriefs.found(debrief).stream().map(LapViews.FindingView::of).toList(),
+        debrief.laps().counted().stream()
+            .map(lap -> LapViews.LapAccountsView.of(lap.id(), debrief.laps().accounts(lap)))
+            .toList(),
+        notes.guesses(id));
+  }
+
+  /** What somebody thinks cost time in a corner. */
+  record GuessBody(int corner, @OneOf(Cause.class) String rule) {}
+
+  /** Says what one thinks cost time, before looking. */
+  @PostMapping("/api/sessions/{id}/guesses")
+  @ResponseStatus(HttpStatus.CREATED)
+  LapNotes.Guess sayGuess(@PathVariable UUID id, @RequestBody GuessBody body) {
+    return notes.guess(id, body.corner(), body.rule());
+  }
+
   /** What a session was driven on after all. */
   record SurfaceBody(@OneOf(Conditions.Surface.class) String surface) {}
 
@@ -122,10 +162,11 @@ class DebriefController {
     if (!session.bookId().equals(id)) {
       throw new NotFoundException("The book has no lap " + lapId + ".");
     }
-    return debriefs.read(session).laps().stream()
+    SessionLaps read = debriefs.read(session);
+    return read.laps().stream()
         .filter(lap -> lap.id().equals(lapId))
         .findFirst()
-        .map(LapViews::readings)
+        .map(lap -> LapViews.readings(read, lap))
         .orElseThrow(() -> new NotFoundException("The book has no lap " + lapId + "."));
   }
 
@@ -148,7 +189,7 @@ class DebriefController {
     for (Sessions.Kept session : sessions.of(books.get(id))) {
       if (laps.any(session.id())) {
         Debriefs.Debrief read = debriefs.debrief(session.id());
-        read.findings().stream()
+        debriefs.found(read).stream()
             .filter(f -> f.dismissed() == null && read.whose().equals(IncomingLaps.Whose.OWN))
             .forEach(f -> found.add(new SessionFinding(session.id(), LapViews.FindingView.of(f))));
       }
@@ -160,7 +201,7 @@ class DebriefController {
   /** A finding that is not to be shown again, and why. */
   record DismissBody(
       int corner,
-      @OneOf(Finding.Rule.class) String rule,
+      @OneOf(Cause.class) String rule,
       @Nullable String reason,
       @Nullable List<String> laps) {}
 

@@ -7,9 +7,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import marvek.core.InvalidValueException;
+import marvek.core.cause.Finding;
 import marvek.core.laps.AlongLap;
 import marvek.core.laps.DrivenLine;
-import marvek.core.laps.Finding;
 import marvek.core.laps.RecordedLap;
 import marvek.server.books.Books;
 import marvek.server.books.OwnLines;
@@ -67,7 +67,6 @@ class Debriefs {
       SessionLaps laps,
       List<IncomingLaps.Whose> drivers,
       IncomingLaps.Whose whose,
-      List<Found> findings,
       List<LapNotes.Remark> remarks) {}
 
   /** Reads the files of the book's own driver; see {@link #debrief(UUID, IncomingLaps.Whose)}. */
@@ -88,19 +87,20 @@ class Debriefs {
         drivers.contains(wanted)
             ? wanted
             : drivers.isEmpty() ? IncomingLaps.Whose.OWN : drivers.get(0);
-    SessionLaps read = all.of(whose);
-    List<SessionLaps.DrivenLap> counted = read.counted();
-    List<LapNotes.Dismissed> dismissed = notes.dismissed(sessionId);
-    List<Found> found =
-        read.findings().stream()
-            .map(
-                finding -> {
-                  List<String> shown =
-                      finding.laps().stream().map(k -> counted.get(k).id()).toList();
-                  return new Found(finding, shown, LapNotes.covering(dismissed, finding, shown));
-                })
-            .toList();
-    return new Debrief(session, read, drivers, whose, found, notes.remarks(sessionId));
+    return new Debrief(session, all.of(whose), drivers, whose, notes.remarks(sessionId));
+  }
+
+  /** What cost the laps of a debrief their time, with what somebody dismissed of it. */
+  List<Found> found(Debrief debrief) {
+    List<SessionLaps.DrivenLap> counted = debrief.laps().counted();
+    List<LapNotes.Dismissed> dismissed = notes.dismissed(debrief.session().id());
+    return debrief.laps().findings().stream()
+        .map(
+            finding -> {
+              List<String> shown = finding.laps().stream().map(k -> counted.get(k).id()).toList();
+              return new Found(finding, shown, LapNotes.covering(dismissed, finding, shown));
+            })
+        .toList();
   }
 
   /** The session that laps without one are of. */
@@ -134,7 +134,7 @@ class Debriefs {
         SessionLaps.of(
             revision,
             computed,
-            books.stakes(computed.basis(), computed.conditions()),
+            () -> books.stakes(computed.basis(), computed.conditions()),
             laps.of(session.id(), computed));
     synchronized (known) {
       known.put(session.id(), new SoftReference<>(new Known(state, read)));

@@ -7,12 +7,14 @@ import java.util.Locale;
 import java.util.Set;
 import java.util.UUID;
 import marvek.core.Require;
-import marvek.core.laps.Finding;
+import marvek.core.cause.Cause;
+import marvek.core.cause.Finding;
 import marvek.formats.JsonFiles;
 import marvek.formats.Spelled;
 import marvek.server.books.BookAttachment;
 import marvek.server.books.Books;
 import marvek.server.contract.OneOf;
+import marvek.server.problems.ConflictException;
 import marvek.server.problems.NotFoundException;
 import marvek.server.sessions.Sessions;
 import org.jspecify.annotations.Nullable;
@@ -22,9 +24,9 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * What somebody says of laps: remarks of the driver and the coach by corner and lap, and findings
- * that are dismissed with a reason. They go along in the book's file, with the number of their
- * session there.
+ * What somebody says of laps: remarks of the driver and the coach by corner and lap, guesses, and
+ * findings that are dismissed with a reason. They go along in the book's file, with the number of
+ * their session there.
  */
 @Service
 class LapNotes implements BookAttachment {
@@ -32,6 +34,7 @@ class LapNotes implements BookAttachment {
   private static final String KIND = "kind";
   private static final String REMARK = "remark";
   private static final String DISMISSED = "dismissed";
+  private static final String GUESS = "guess";
 
   private final NoteRepository repository;
   private final Sessions sessions;
@@ -63,11 +66,33 @@ class LapNotes implements BookAttachment {
    * @param laps that showed it then; with another one among them it comes back
    */
   record Dismissed(
-      UUID id,
-      int corner,
-      @OneOf(Finding.Rule.class) String rule,
-      String reason,
-      List<String> laps) {}
+      UUID id, int corner, @OneOf(Cause.class) String rule, String reason, List<String> laps) {}
+
+  /** What somebody thinks cost time, said before it is looked at. */
+  record Guess(UUID id, int corner, @OneOf(Cause.class) String rule) {}
+
+  List<Guess> guesses(UUID sessionId) {
+    return of(sessionId, GUESS).map(LapNotes::guess).toList();
+  }
+
+  private static Guess guess(StoredNote note) {
+    JsonNode d = note.document();
+    return new Guess(note.id(), d.path("corner").asInt(0), d.path("rule").asString());
+  }
+
+  Guess guess(UUID sessionId, int corner, String rule) {
+    sessions.get(sessionId);
+    Require.within("corner", corner, 1, 1000);
+    Spelled.read(Cause.class, "rule", rule);
+    boolean said =
+        guesses(sessionId).stream().anyMatch(g -> g.corner() == corner && g.rule().equals(rule));
+    if (said) {
+      throw new ConflictException("That is said already of corner " + corner + ".");
+    }
+    ObjectNode d = JsonFiles.MAPPER.createObjectNode().put(KIND, GUESS);
+    d.put("corner", corner).put("rule", rule);
+    return guess(repository.save(new StoredNote(sessionId, d)));
+  }
 
   List<Remark> remarks(UUID sessionId) {
     return of(sessionId, REMARK).map(LapNotes::remark).toList();
@@ -106,7 +131,7 @@ class LapNotes implements BookAttachment {
 
   /** What dismisses a finding: the same rule there, for all of its laps; null without. */
   static Dismissed covering(List<Dismissed> all, Finding finding, List<String> laps) {
-    String rule = Spelled.of(finding.rule());
+    String rule = Spelled.of(finding.cause());
     return all.stream()
         .filter(d -> d.corner() == finding.corner() && d.rule().equals(rule))
         .filter(d -> new HashSet<>(d.laps()).containsAll(laps))
@@ -131,7 +156,7 @@ class LapNotes implements BookAttachment {
   Dismissed dismiss(UUID sessionId, int corner, String rule, String reason, Set<String> laps) {
     sessions.get(sessionId);
     Require.text("reason", reason, LONGEST);
-    Spelled.read(Finding.Rule.class, "rule", rule);
+    Spelled.read(Cause.class, "rule", rule);
     ObjectNode d = JsonFiles.MAPPER.createObjectNode().put(KIND, DISMISSED);
     d.put("corner", corner).put("rule", rule).put("reason", reason.strip());
     ArrayNode list = d.putArray("laps");

@@ -2,9 +2,11 @@ package marvek.server.laps;
 
 import java.util.List;
 import java.util.UUID;
-import marvek.core.laps.Charges;
+import marvek.core.cause.Cause;
+import marvek.core.cause.CornerAccount;
+import marvek.core.cause.Finding;
+import marvek.core.cause.LapAccounts;
 import marvek.core.laps.CornerReading;
-import marvek.core.laps.Finding;
 import marvek.core.laps.RecordedLap;
 import marvek.formats.LapsOnRoad;
 import marvek.formats.Spelled;
@@ -19,8 +21,6 @@ final class LapViews {
    * What a lap did in a corner; see the record of the same figures in the core.
    *
    * @param delta_s slower than the page
-   * @param brought_s part of it that the corner before is to blame for
-   * @param charged_s what this corner is to blame for
    */
   record ReadingView(
       int corner,
@@ -46,10 +46,8 @@ final class LapViews {
       Double entrySpeed_mps,
       Double exitSpeed_mps,
       Double time_s,
-      Double delta_s,
-      Double brought_s,
-      Double charged_s) {
-    static ReadingView of(CornerReading r, Charges.Loss loss) {
+      Double delta_s) {
+    static ReadingView of(CornerReading r, @Nullable CornerReading page) {
       return new ReadingView(
           r.corner(),
           rounded(r.braking().onM(), 1),
@@ -74,9 +72,7 @@ final class LapViews {
           rounded(r.entryMps(), 2),
           rounded(r.exitMps(), 2),
           rounded(r.timeS(), 3),
-          loss == null ? null : rounded(loss.lostS(), 3),
-          loss == null ? null : rounded(loss.broughtS(), 3),
-          loss == null ? null : rounded(loss.chargedS(), 3));
+          page == null ? null : slower(r, page));
     }
   }
 
@@ -97,7 +93,7 @@ final class LapViews {
       boolean whole,
       Double time_s,
       List<ReadingView> corners) {
-    static LapView of(SessionLaps.DrivenLap lap) {
+    static LapView of(SessionLaps read, SessionLaps.DrivenLap lap) {
       return new LapView(
           lap.id(),
           lap.file(),
@@ -106,14 +102,21 @@ final class LapViews {
           Spelled.of(lap.lap().kind()),
           lap.lap().isWhole(),
           lap.lap().isWhole() ? rounded(lap.lap().timeS(), 3) : null,
-          readings(lap));
+          readings(read, lap));
     }
   }
 
-  static List<ReadingView> readings(SessionLaps.DrivenLap lap) {
+  private static Double slower(CornerReading lap, CornerReading page) {
+    return lap.timeS() == null || page.timeS() == null
+        ? null
+        : rounded(lap.timeS() - page.timeS(), 3);
+  }
+
+  static List<ReadingView> readings(SessionLaps read, SessionLaps.DrivenLap lap) {
     List<CornerReading> corners = lap.corners();
+    List<CornerReading> pages = read.page().corners();
     return java.util.stream.IntStream.range(0, corners.size())
-        .mapToObj(p -> ReadingView.of(corners.get(p), lap.losses().get(p)))
+        .mapToObj(p -> ReadingView.of(corners.get(p), pages.get(p)))
         .toList();
   }
 
@@ -169,38 +172,102 @@ final class LapViews {
   }
 
   /**
-   * Something that several laps did otherwise than the page.
+   * Something that cost laps time in a corner.
    *
-   * @param rule by its name in small letters
-   * @param amount metres, m/s, seconds, presses or gears by the rule
+   * @param rule the cause, by its name in small letters
+   * @param with a second part of the same slip
+   * @param at_m where it shows
+   * @param amount metres, m/s, seconds, per cent or gears by the cause; null where no lap tells it
    * @param laps that show it
-   * @param of so many that could be read for it
-   * @param cost_s null where neither the model nor the laps tell
-   * @param sizedBy model or laps
-   * @param inNext_s part of the corner's loss that is lost in the next one
+   * @param of so many laps count
+   * @param often once, sometimes or habit
+   * @param cost_s against the page, in a lap that shows it; null where it has no size
+   * @param spread_s half of those laps lie within so much of it
+   * @param own_s what the corner costs beyond one's own best through it
+   * @param share of all that the laps lost to the page
+   * @param later_s part that is paid for behind the next corner's lift
    */
   record FindingView(
       int corner,
-      @OneOf(Finding.Rule.class) String rule,
-      double amount,
+      @OneOf(Cause.class) String rule,
+      @OneOf(Cause.class) @Nullable String with,
+      double at_m,
+      @Nullable Double amount,
       List<String> laps,
       int of,
-      Double cost_s,
-      @OneOf(Finding.SizedBy.class) @Nullable String sizedBy,
-      Double inNext_s,
+      @OneOf(Finding.Often.class) String often,
+      @Nullable Double cost_s,
+      @Nullable Double spread_s,
+      @Nullable Double own_s,
+      @Nullable Double share,
+      @Nullable Double later_s,
       LapNotes.@Nullable Dismissed dismissed) {
     static FindingView of(Debriefs.Found found) {
       Finding f = found.finding();
       return new FindingView(
           f.corner(),
-          Spelled.of(f.rule()),
+          Spelled.of(f.cause()),
+          Spelled.of(f.with()),
+          rounded(f.atM(), 1),
           rounded(f.amount(), 2),
           found.laps(),
           f.of(),
+          Spelled.of(f.often()),
           rounded(f.costS(), 3),
-          Spelled.of(f.sizedBy()),
-          rounded(f.inNextS(), 3),
+          rounded(f.spreadS(), 3),
+          rounded(f.ownS(), 3),
+          rounded(f.shareOfLoss(), 3),
+          rounded(f.laterS(), 3),
           found.dismissed());
+    }
+  }
+
+  /**
+   * What a cause takes of a lap's loss in a corner.
+   *
+   * @param amount in the cause's own unit
+   */
+  record PartView(@OneOf(Cause.class) String rule, double cost_s, double amount, double at_m) {
+    static PartView of(CornerAccount.Part part) {
+      return new PartView(
+          Spelled.of(part.cause()),
+          rounded(part.seconds(), 3),
+          rounded(part.amount(), 2),
+          rounded(part.atM(), 1));
+    }
+  }
+
+  /**
+   * What a lap lost in a corner, from its lift to the next one's, and what the speed that it took
+   * away from there will still cost.
+   *
+   * @param unexplained_s what no cause takes
+   */
+  record AccountView(int corner, double lost_s, double unexplained_s, List<PartView> parts) {
+    static AccountView of(CornerAccount account) {
+      return new AccountView(
+          account.corner(),
+          rounded(account.lostS(), 3),
+          rounded(account.unexplainedS(), 3),
+          account.parts().stream().map(PartView::of).toList());
+    }
+  }
+
+  /**
+   * Where a lap lost its time: what was brought over the line, the corners and, less what is paid
+   * for in the next lap, add up to its loss.
+   *
+   * @param id of the lap
+   */
+  record LapAccountsView(
+      String id, double lost_s, double brought_s, double handedOn_s, List<AccountView> corners) {
+    static LapAccountsView of(String id, LapAccounts accounts) {
+      return new LapAccountsView(
+          id,
+          rounded(accounts.lostS(), 3),
+          rounded(accounts.broughtS(), 3),
+          rounded(accounts.handedOnS(), 3),
+          accounts.corners().stream().map(AccountView::of).toList());
     }
   }
 

@@ -6,7 +6,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
-import marvek.core.laps.Finding;
+import marvek.core.cause.Finding;
+import marvek.core.laps.CornerReading;
 import marvek.core.page.CornerPage;
 import marvek.formats.Spelled;
 import marvek.server.sessions.Sessions;
@@ -62,11 +63,12 @@ public class LapsOfDriver {
     SessionLaps read = debriefs.read(sessions.get(sessionId)).of(files);
     List<Found> found =
         read.findings().stream()
+            .filter(f -> f.often() == Finding.Often.HABIT)
             .map(
                 (Finding f) ->
                     new Found(
                         f.corner(),
-                        Spelled.of(f.rule()),
+                        Spelled.of(f.cause()),
                         f.amount(),
                         f.laps().size(),
                         f.of(),
@@ -81,9 +83,13 @@ public class LapsOfDriver {
     for (SessionLaps.DrivenLap lap : read.counted()) {
       for (int p = 0; p < pages.size(); p++) {
         lost.computeIfAbsent(pages.get(p).corner(), c -> new ArrayList<>())
-            .add(lap.losses().get(p).lostS());
+            .add(slower(read.page().corners().get(p), lap.corners().get(p)));
       }
     }
     return lost;
+  }
+
+  private static double slower(CornerReading page, CornerReading lap) {
+    return page.timeS() == null || lap.timeS() == null ? Double.NaN : lap.timeS() - page.timeS();
   }
 }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.UUID;
 import marvek.core.conditions.Conditions;
 import marvek.core.review.Calibration;
+import marvek.core.review.MeasuredCar;
 import marvek.core.review.Proposal;
 import marvek.formats.Spelled;
 import marvek.server.books.Books;
@@ -60,7 +61,15 @@ class ReviewController {
     }
   }
 
-  /** The model held against the laps, with what it would do to the book. */
+  /**
+   * The model held against the laps, with what it would do to the book.
+   *
+   * @param power engine's pull over the mass as a factor on the book's car; null without a throttle
+   * @param powerError its standard error
+   * @param drag drag over the mass likewise
+   * @param powerFactor of the engine that the next revision would have; null where it is the book's
+   * @param mass_kg of the book's car with driver and fuel: both factors hold at this mass
+   */
   record CalibrationView(
       double gripUsedBefore,
       double gripUsed,
@@ -71,10 +80,17 @@ class ReviewController {
       double topPage_mps,
       double cdABefore_m2,
       Double cdA_m2,
+      @Nullable Double power,
+      @Nullable Double powerError,
+      @Nullable Double drag,
+      @Nullable Double dragError,
+      @Nullable Double powerFactor,
+      double mass_kg,
       double lap_s,
       double calibratedLap_s) {
     static CalibrationView of(Reviews.Calibrated c) {
       Calibration of = c.calibration();
+      MeasuredCar car = of.car();
       return new CalibrationView(
           c.gripUsedBefore(),
           LapViews.rounded(of.gripUsed(), 3),
@@ -85,6 +101,12 @@ class ReviewController {
           LapViews.rounded(of.topPageMps(), 2),
           c.cdABefore(),
           LapViews.rounded(of.cdAM2(), 3),
+          car == null ? null : LapViews.rounded(car.power().value(), 3),
+          car == null ? null : LapViews.rounded(car.power().error(), 4),
+          car == null ? null : LapViews.rounded(car.drag().value(), 3),
+          car == null ? null : LapViews.rounded(car.drag().error(), 4),
+          LapViews.rounded(of.powerFactor(), 3),
+          LapViews.rounded(c.massKg(), 0),
           LapViews.rounded(c.lapS(), 3),
           LapViews.rounded(c.calibratedS(), 3));
     }

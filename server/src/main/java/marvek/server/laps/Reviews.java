@@ -67,6 +67,7 @@ class Reviews {
       Calibration calibration,
       double gripUsedBefore,
       double cdABefore,
+      double massKg,
       double lapS,
       double calibratedS) {}
 
@@ -142,7 +143,7 @@ class Reviews {
             computed.reference(),
             work.own(),
             work.read().page().corners(),
-            work.read().stakes(),
+            work.read().ledger().stakes(),
             work.laps(),
             work.read().findings(),
             work.plans()));
@@ -151,9 +152,7 @@ class Reviews {
   private Calibrated calibrated(Work work) {
     Books.Computed computed = work.read().computed();
     return Calibration.of(
-            computed.reference().path(),
-            computed.basis().vehicle(),
-            computed.conditions(),
+            computed.reference().lap(),
             work.read().page().along(),
             work.read().counted().stream().map(lap -> lap.read().along()).toList())
         .map(
@@ -166,6 +165,7 @@ class Reviews {
                   calibration,
                   computed.conditions().gripUsed(),
                   computed.basis().vehicle().aero().cdAM2(),
+                  computed.reference().lap().forces().massKg(),
                   computed.reference().lap().timeS(),
                   then.lap().timeS());
             })
@@ -174,16 +174,22 @@ class Reviews {
 
   private static Draft calibrated(Draft draft, Calibration calibration) {
     Conditions conditions = draft.conditions().withGripUsed(calibration.gripUsed());
-    boolean car = calibration.gripFactor() != 1 || calibration.cdAM2() != null;
+    boolean car =
+        calibration.gripFactor() != 1
+            || calibration.cdAM2() != null
+            || calibration.powerFactor() != null;
     if (!car) {
       return new Draft(conditions, draft.line(), draft.own(), draft.setup());
     }
     SetupSheet sheet = draft.setup() == null ? SetupSheet.named("Measured") : draft.setup();
     double before = sheet.gripFactor() == null ? 1 : sheet.gripFactor();
     double grip = before * calibration.gripFactor();
+    double engine = sheet.powerFactor() == null ? 1 : sheet.powerFactor();
+    Double power = calibration.powerFactor();
     SetupSheet measured =
         sheet.calibrated(
             grip == 1 ? null : grip,
+            power == null ? sheet.powerFactor() : Double.valueOf(engine * power),
             calibration.cdAM2() == null ? sheet.cdAM2() : calibration.cdAM2());
     return new Draft(conditions, draft.line(), draft.own(), measured);
   }

@@ -5,18 +5,20 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
+import marvek.core.cause.Finding;
+import marvek.core.cause.LapAccounts;
+import marvek.core.cause.SessionCauses;
 import marvek.core.circuit.Road;
 import marvek.core.laps.AlongLap;
 import marvek.core.laps.Channel;
-import marvek.core.laps.Charges;
 import marvek.core.laps.CornerReading;
-import marvek.core.laps.Finding;
-import marvek.core.laps.Findings;
 import marvek.core.laps.LapCutter;
 import marvek.core.laps.LapKinds;
 import marvek.core.laps.LapReader;
 import marvek.core.laps.ModelRecording;
+import marvek.core.laps.ReadLap;
 import marvek.core.laps.RecordedLap;
 import marvek.core.laps.Recording;
 import marvek.core.laps.Stations;
@@ -32,14 +34,13 @@ import marvek.server.books.Books;
  * The laps of a session laid against the revision that they were driven by.
  *
  * @param revision its number
- * @param page the page's own lap, read the way the driven ones are
+ * @param ledger what the laps lost, worked out when somebody asks
  * @param laps of all files, in the order they were driven
  */
 record SessionLaps(
     int revision,
     Books.Computed computed,
-    List<Stakes> stakes,
-    Charges.ReadLap page,
+    LapLedger ledger,
     List<Laps.KeptFile> files,
     List<DrivenLap> laps) {
   private static final double G0 = 9.80665;
@@ -47,6 +48,12 @@ record SessionLaps(
 
   /** Of a receiver that writes positions and speeds alone. */
   private static final double RECEIVER_HZ = 10;
+
+  /** Offsets that scatter more tell no apex, and marks of such a file are not moved. */
+  private static final double MOST_OFFSET_ERROR_M = 0.5;
+
+  /** Of fewer samples a second, as a telephone has, brake points are sure to 8 m only. */
+  private static final double LEAST_HZ = 4;
 
   /** Laps are laid beside each other at stations so far apart. */
   static final double STEP_M = 2;
@@ -56,14 +63,10 @@ record SessionLaps(
    *
    * @param kind as somebody says it is, or else as it was recognised
    * @param read null where it was not recorded from line to line
-   * @param losses empty in such a lap
+   * @param pedals whether its file has them
    */
   record DrivenLap(
-      UUID file,
-      RecordedLap lap,
-      RecordedLap.Kind kind,
-      Charges.ReadLap read,
-      List<Charges.Loss> losses) {
+      UUID file, RecordedLap lap, RecordedLap.Kind kind, ReadLap read, boolean pedals) {
     /** By which scripts and the interface call it. */
     String id() {
       return file + "." + lap.number();
@@ -80,43 +83,45 @@ record SessionLaps(
 
   /** Reads all files of a session against its revision. */
   static SessionLaps of(
-      int revision, Books.Computed computed, List<Stakes> stakes, List<Laps.KeptFile> files) {
+      int revision,
+      Books.Computed computed,
+      Supplier<List<Stakes>> stakes,
+      List<Laps.KeptFile> files) {
     LapReader reader = reader(computed);
-    boolean pedals =
-        files.isEmpty()
-            || files.stream().anyMatch(file -> file.laps().recording().has(Channel.BRAKE));
-    Charges.ReadLap page = pageItself(computed, reader, pedals);
-    Charges charges =
-        new Charges(
-            road(computed),
-            computed.reference().pages(),
-            computed.reference().corners(),
-            stakes,
-            page);
+    boolean pedals = files.isEmpty() || files.stream().anyMatch(SessionLaps::hasPedals);
+    LapLedger ledger =
+        new LapLedger(computed, stakes, pedals, with -> pageItself(computed, reader, with));
     List<DrivenLap> laps = new ArrayList<>();
     for (Laps.KeptFile file : files) {
-      laps.addAll(lapsOf(file, reader, charges, road(computed)));
+      laps.addAll(lapsOf(file, reader, road(computed)));
     }
-    return new SessionLaps(revision, computed, stakes, page, files, laps);
+    return new SessionLaps(revision, computed, ledger, files, laps);
   }
 
-  private static List<DrivenLap> lapsOf(
-      Laps.KeptFile file, LapReader reader, Charges charges, Road road) {
+  private static boolean hasPedals(Laps.KeptFile file) {
+    return file.laps().recording().has(Channel.BRAKE);
+  }
+
+  /** The page's own lap, read the way the driven ones are. */
+  ReadLap page() {
+    return ledger.page();
+  }
+
+  private static List<DrivenLap> lapsOf(Laps.KeptFile file, LapReader reader, Road road) {
     LapsOnRoad of = file.laps();
     List<LapKinds.Read> read = read(of, reader);
     List<RecordedLap> kinds = LapKinds.of(read);
     List<DrivenLap> laps = new ArrayList<>();
     for (int k = 0; k < kinds.size(); k++) {
       RecordedLap lap = kinds.get(k);
-      Charges.ReadLap whole =
-          lap.isWhole() ? new Charges.ReadLap(along(of, lap, road), read.get(k).corners()) : null;
-      laps.add(
-          new DrivenLap(
-              file.stored().id(),
-              lap,
-              file.kindOf(lap),
-              whole,
-              whole == null ? List.of() : charges.of(whole)));
+      ReadLap whole =
+          lap.isWhole()
+              ? new ReadLap(
+                  along(of, lap, road),
+                  read.get(k).corners(),
+                  of.placed().stations().offsetErrorM())
+              : null;
+      laps.add(new DrivenLap(file.stored().id(), lap, file.kindOf(lap), whole, hasPedals(file)));
     }
     return laps;
   }
@@ -179,8 +184,7 @@ record SessionLaps(
     return new SessionLaps(
         revision,
         computed,
-        stakes,
-        page,
+        ledger,
         files.stream().filter(file -> some.contains(file.stored().id())).toList(),
         laps.stream().filter(lap -> some.contains(lap.file())).toList());
   }
@@ -190,29 +194,44 @@ record SessionLaps(
     return laps.stream().filter(DrivenLap::counts).toList();
   }
 
-  /** What they did otherwise than the page. */
+  /** What cost them their time, the dearest first. */
   List<Finding> findings() {
     List<DrivenLap> counted = counted();
-    return Findings.of(
+    return SessionCauses.of(
         road(computed),
-        page.corners(),
-        stakes,
+        page().corners(),
         counted.stream().map(DrivenLap::corners).toList(),
-        counted.stream().map(DrivenLap::losses).toList());
+        counted.stream().map(ledger::of).toList());
   }
 
-  /** The laps that count as reviews have them, told by the session's name. */
+  /** Where a lap lost its time; null for one that was not recorded from line to line. */
+  LapAccounts accounts(DrivenLap lap) {
+    return lap.read() == null ? null : ledger.of(lap);
+  }
+
+  /**
+   * The laps that count as reviews have them, told by the session's name. Of a file whose places
+   * are not sure nothing is proposed: every one of its points may lie a few metres off.
+   */
   List<LapOfSession> named(String session) {
     boolean several = files.size() > 1;
     return counted().stream()
+        .filter(lap -> isPlacedSurely(files.get(fileIndex(lap)).laps()))
         .map(
             lap ->
                 new LapOfSession(
                     session + (several ? ", file " + (fileIndex(lap) + 1) : ""),
                     lap.lap().number(),
                     lap.corners(),
-                    lap.losses()))
+                    ledger.of(lap).corners()))
         .toList();
+  }
+
+  private static boolean isPlacedSurely(LapsOnRoad laps) {
+    Recording recording = laps.recording();
+    double seconds = recording.timeAt(recording.size() - 1) - recording.timeAt(0);
+    return laps.placed().stations().offsetErrorM() <= MOST_OFFSET_ERROR_M
+        && recording.size() >= LEAST_HZ * seconds;
   }
 
   private int fileIndex(DrivenLap lap) {
@@ -228,8 +247,7 @@ record SessionLaps(
     return computed.basis().path().road();
   }
 
-  private static Charges.ReadLap pageItself(
-      Books.Computed computed, LapReader reader, boolean pedals) {
+  private static ReadLap pageItself(Books.Computed computed, LapReader reader, boolean pedals) {
     Lap lap = computed.reference().lap();
     ModelRecording logger = new ModelRecording(pedals ? LOGGER_HZ : RECEIVER_HZ, 0, pedals, 1);
     Recording recording = logger.of(List.of(lap, lap));
@@ -241,7 +259,7 @@ record SessionLaps(
             .orElseThrow();
     AlongLap along =
         AlongLap.of(recording, stations, whole, road(computed), Thresholds.DEFAULT, STEP_M);
-    return new Charges.ReadLap(along, reader.read(recording, stations, whole));
+    return new ReadLap(along, reader.read(recording, stations, whole), 0);
   }
 
   private static LapReader reader(Books.Computed computed) {

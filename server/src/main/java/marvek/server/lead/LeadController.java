@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import marvek.core.InvalidValueException;
-import marvek.core.laps.Finding;
+import marvek.core.cause.Cause;
 import marvek.core.lead.GroupRemark;
 import marvek.core.lead.LeadDay;
 import marvek.core.lead.Member;
@@ -90,7 +90,7 @@ class LeadController {
   record FoundView(
       String driver,
       int corner,
-      @OneOf(Finding.Rule.class) String rule,
+      @OneOf(Cause.class) String rule,
       double amount,
       int laps,
       int of,

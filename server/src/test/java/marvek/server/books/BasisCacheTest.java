@@ -109,6 +109,7 @@ class BasisCacheTest {
         null,
         null,
         null,
+        null,
         "",
         "");
   }

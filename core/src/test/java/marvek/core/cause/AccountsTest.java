@@ -1,0 +1,109 @@
+package marvek.core.cause;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Set;
+import marvek.core.TestRoads;
+import marvek.core.TestVehicles;
+import marvek.core.cause.CornerAccount.Part;
+import marvek.core.cause.SlipDriver.Kind;
+import marvek.core.cause.SlipDriver.Slip;
+import marvek.core.circuit.Circuit;
+import marvek.core.laps.ReadLap;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** What accounts have to add up to, whatever was driven. */
+class AccountsTest {
+  private static final DrivenBook BOOK =
+      DrivenBook.smooth(Circuit.bare("varied", TestRoads.varied(5)), TestVehicles.clubCar());
+
+  private static List<ReadLap> driven(Slip... slips) {
+    return BOOK.read(BOOK.driver().drive(List.of(List.of(slips), List.of(slips)), 11), 100, 0.5);
+  }
+
+  @Test
+  void thePageItselfLosesNothing() {
+    LapAccounts page = BOOK.accounts(true).of(BOOK.page(true));
+    assertThat(page.lostS()).isCloseTo(0, within(1e-9));
+    assertThat(page.corners())
+        .allSatisfy(
+            corner -> {
+              assertThat(corner.lostS()).isCloseTo(0, within(1e-9));
+              assertThat(corner.parts()).isEmpty();
+            });
+  }
+
+  /** Corners, what was brought over the line and what is handed on over it are the lap's loss. */
+  @ParameterizedTest
+  @CsvSource({
+    "2, OVER_SLOWS, 2",
+    "0, BRAKES_EARLY, 15",
+    "9, THROTTLE_LATE, 20",
+    "4, LIFTS, 50",
+    "7, COASTS, 1"
+  })
+  void accountsAddUpToTheLap(int corner, Kind kind, double amount) {
+    for (ReadLap lap : driven(new Slip(corner, kind, amount))) {
+      LapAccounts accounts = BOOK.accounts(true).of(lap);
+      double corners = accounts.corners().stream().mapToDouble(CornerAccount::lostS).sum();
+      assertThat(corners + accounts.broughtS() - accounts.handedOnS())
+          .isCloseTo(accounts.lostS(), within(0.001));
+      assertThat(accounts.lostS())
+          .as("the reader's own lap times")
+          .isCloseTo(lapS(lap) - lapS(BOOK.page(true)), within(0.001));
+    }
+  }
+
+  private static double lapS(ReadLap lap) {
+    int k = lap.along().size() - 1;
+    double rest = BOOK.road().lengthM() - lap.along().stationAt(k);
+    return lap.along().timeAt(k) - lap.along().timeAt(0) + rest / lap.along().speedAt(k);
+  }
+
+  /** Causes take no more than there is of what they take it from. */
+  @Test
+  void causesNeverTakeMoreThanWasLost() {
+    for (ReadLap lap : driven(new Slip(0, Kind.BRAKES_EARLY, 15), new Slip(2, Kind.LIFTS, 60))) {
+      for (CornerAccount corner : BOOK.accounts(true).of(lap).corners()) {
+        double lost =
+            Math.max(0, corner.approachS())
+                + Math.max(0, corner.speedS() + corner.exitS())
+                + Math.max(0, Math.max(corner.speedS(), corner.exitS()));
+        double taken = corner.parts().stream().mapToDouble(Part::seconds).sum();
+        assertThat(taken).isLessThanOrEqualTo(lost + 1e-9);
+        assertThat(corner.parts()).allMatch(part -> part.seconds() > 0);
+      }
+    }
+  }
+
+  /** A late throttle is paid for on the straight behind the corner, and charged to the corner. */
+  @Test
+  void theStraightBehindACornerIsItsOwn() {
+    ReadLap late = driven(new Slip(2, Kind.THROTTLE_LATE, 20)).get(0);
+    ReadLap clean = driven().get(0);
+    LapAccounts with = BOOK.accounts(true).of(late);
+    LapAccounts without = BOOK.accounts(true).of(clean);
+    double whole = with.lostS() - without.lostS();
+    double there = with.corners().get(2).lostS() - without.corners().get(2).lostS();
+    assertThat(whole).isGreaterThan(0.3);
+    assertThat(there).isCloseTo(whole, within(0.02));
+    assertThat(with.corners().get(2).part(Cause.LATE_THROTTLE)).isPresent();
+  }
+
+  /** A lap without pedals names no gear, one without a good position no line. */
+  @Test
+  void whatIsNotRecordedIsNotNamed() {
+    Slip[] slips = {new Slip(2, Kind.GEAR_HIGHER, 1), new Slip(5, Kind.WIDE_AT_APEX, 1.4)};
+    SlipDriver.Drive drive = BOOK.driver().drive(List.of(List.of(slips)), 11);
+    LapAccounts blind = BOOK.accounts(false).of(BOOK.read(drive.recorded(10, 1, false, 3)).get(0));
+    Set<Cause> gears = Set.of(Cause.OTHER_GEAR, Cause.SHORT_SHIFT);
+    assertThat(blind.corners())
+        .flatExtracting(CornerAccount::parts)
+        .extracting(Part::cause)
+        .doesNotContainAnyElementsOf(gears);
+  }
+}
