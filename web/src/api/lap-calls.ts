@@ -17,17 +17,6 @@ export const lapCalls = {
         params: { path: { id: session }, query: whose },
       }),
     ),
-  /** What cost the laps their time; it takes longer than what they did. */
-  causes: (session: string, whose: Whose, signal?: AbortSignal) =>
-    answer(
-      http.GET('/api/sessions/{id}/causes', {
-        params: { path: { id: session }, query: whose },
-        signal,
-      }),
-    ),
-  /** What somebody thinks cost time, before he looks. */
-  guess: (session: string, guess: { corner: number; rule: Rule }) =>
-    answer(http.POST('/api/sessions/{id}/guesses', { params: of(session), body: guess })),
   /** A file as it would be read; nothing of it is kept. */
   previewLaps: (session: string, file: File, columns: Columns) =>
     answer(

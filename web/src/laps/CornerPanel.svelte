@@ -63,7 +63,7 @@
   });
 </script>
 
-<h2 class="text-2xl font-bold">{cornerName(page)}</h2>
+<h2 class="text-2xl font-bold" data-corner-title>{cornerName(page)}</h2>
 <Tabs label="Corner {page.corner}" id="debrief" {tabs} bind:open>
   {#if open === 'strip'}
     <Strip {page} trace={view.trace} height={560} {scatters} lines={line ? [line] : []} />

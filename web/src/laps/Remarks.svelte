@@ -32,6 +32,7 @@
     <p class="text-neutral py-1">Nothing is said of this corner yet.</p>
   {/if}
   <form
+    data-say-remark
     class="flex flex-wrap items-center gap-2 pt-2"
     onsubmit={async (e) => {
       e.preventDefault();

@@ -1,3 +1,4 @@
+import { causeCalls } from '../api/cause-calls';
 import { api } from '../api/client';
 import type {
   Causes,
@@ -15,7 +16,7 @@ import type {
 import type { KeptSession } from '../api/sessions';
 import type { View } from '../api/types';
 import { Working } from '../api/working.svelte';
-import { cornersOf, flying, joined } from './debrief';
+import { cornersOf, flying, joined, type CornerDebrief } from './debrief';
 
 const LIVE_MS = 1000;
 
@@ -34,6 +35,9 @@ export interface Asking {
   preview: LapPreview;
   whose: Whose;
 }
+
+/** What a corner is to blame for; until that is found, what it lost. */
+const costs = (c: CornerDebrief | undefined) => c?.charged_s ?? c?.lost_s ?? 0;
 
 const FOUND: Columns = { mapping: {}, headerLine: 0 };
 const OWN: Whose = { driver: '', vehicle: '' };
@@ -83,10 +87,8 @@ export class DebriefDesk extends Working {
   }
 
   private costliest(): number | undefined {
-    return this.corners.reduce(
-      (most, c) => ((c.charged_s ?? 0) > (most?.charged_s ?? 0) ? c : most),
-      this.corners[0],
-    )?.corner;
+    return this.corners.reduce((most, c) => (costs(c) > costs(most) ? c : most), this.corners[0])
+      ?.corner;
   }
 
   load = () =>
@@ -114,7 +116,7 @@ export class DebriefDesk extends Working {
     await this.run(async () => {
       const whose = this.whose;
       try {
-        const causes = await api.causes(this.session, whose, abort.signal);
+        const causes = await causeCalls.causes(this.session, whose, abort.signal);
         if (this.finding === abort) this.causes = causes;
       } catch (e) {
         if (!abort.signal.aborted) throw e;
@@ -230,7 +232,7 @@ export class DebriefDesk extends Working {
 
   /** Says what cost time, before it is looked at. */
   guess = (corner: number, rule: Rule) =>
-    this.change(() => api.guess(this.session, { corner, rule }));
+    this.change(() => causeCalls.guess(this.session, { corner, rule }));
 
   remark = (words: string, author: 'driver' | 'coach', corner?: number, lap?: string) =>
     this.change(() => api.remark(this.session, { words, author, corner, lap }));

@@ -42,7 +42,6 @@ vi.mock('../api/client', async () => {
     api: {
       session: async () => ({ id: 's' }),
       debrief: async (_: string, whose: Whose) => ({ ...server.debrief, ...whose }),
-      causes: async () => ({ findings: [], laps: [], guesses: [] }),
       saySurface: async (_: string, surface: string) => void server.surfaces.push(surface),
       view: async (_: string, number: number): Promise<View> => {
         server.views++;
@@ -73,6 +72,10 @@ vi.mock('../api/client', async () => {
     },
   };
 });
+
+vi.mock('../api/cause-calls', () => ({
+  causeCalls: { causes: async () => ({ findings: [], laps: [], guesses: [] }) },
+}));
 
 const { DebriefDesk } = await import('./debrief-state.svelte');
 

@@ -102,7 +102,7 @@ class DebriefJourneyTest {
     // The line of the best lap lies over the road; it is drawn and so has no text to wait for.
     browser.seePresent("[data-line^='lap ']");
     browser.click("[data-corner='9'] button");
-    browser.seeText("h2", "9 Quarry");
+    browser.seeText("[data-corner-title]", "9 Quarry");
     // Two laps are told, and nothing of them is said to be a habit.
     for (int lap = 2; lap <= 4; lap++) {
       browser.click("[data-lap='" + lap + "']");
@@ -220,7 +220,7 @@ class DebriefJourneyTest {
     browser.click("#debrief-remarks");
     browser.choose("[aria-label='Who says it']", "coach");
     browser.set("[aria-label^='Remark on corner']", "Look at the inside sooner");
-    browser.press("Say it");
+    browser.press("Say it", "[data-say-remark]");
     browser.seeText("[data-remarks]", "Coach: Look at the inside sooner");
     browser.click("#debrief-history");
     browser.seeText("[data-history]", "Practice of");
