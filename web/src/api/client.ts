@@ -1,5 +1,4 @@
 import { answer, Failed, form, http, madeFrom } from './http';
-import { lapCalls } from './lap-calls';
 import { leadCalls } from './lead-calls';
 import { peopleCalls } from './people-calls';
 import { putAwayCalls } from './put-away-calls';
@@ -136,7 +135,11 @@ export const api = {
     ),
   brief: (id: string, length: string) =>
     answer(http.GET('/api/sessions/{id}/brief', { params: { path: { id }, query: { length } } })),
-  ...lapCalls,
+  /** The path of a lap as a line for a draft. */
+  traceLap: (file: string, lap: number) =>
+    answer(
+      http.GET('/api/laps/{id}/traced-line', { params: { path: { id: file }, query: { lap } } }),
+    ),
   ...leadCalls,
   ...peopleCalls,
   ...putAwayCalls,

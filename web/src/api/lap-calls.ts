@@ -9,7 +9,10 @@ const said = ({ mapping, headerLine }: Columns) => ({
 
 const of = (id: string) => ({ path: { id } });
 
-/** Calls about laps, what they did, and what comes of it. */
+/**
+ * Calls about laps, what they did, what it cost, and what comes of it: of their screens alone, so that no
+ * other one loads them.
+ */
 export const lapCalls = {
   debrief: (session: string, whose: Whose) =>
     answer(
@@ -17,6 +20,17 @@ export const lapCalls = {
         params: { path: { id: session }, query: whose },
       }),
     ),
+  /** What cost the laps their time; it takes longer than what they did. */
+  causes: (session: string, whose: Whose, signal?: AbortSignal) =>
+    answer(
+      http.GET('/api/sessions/{id}/causes', {
+        params: { path: { id: session }, query: whose },
+        signal,
+      }),
+    ),
+  /** What somebody thinks cost time, before he looks. */
+  guess: (session: string, guess: { corner: number; rule: Rule }) =>
+    answer(http.POST('/api/sessions/{id}/guesses', { params: of(session), body: guess })),
   /** A file as it would be read; nothing of it is kept. */
   previewLaps: (session: string, file: File, columns: Columns) =>
     answer(
@@ -48,11 +62,6 @@ export const lapCalls = {
     answer(http.PUT('/api/sessions/{id}/surface', { params: of(session), body: { surface } })),
   lapLine: (file: string, lap: number) =>
     answer(http.GET('/api/laps/{id}/line', { params: { path: { id: file }, query: { lap } } })),
-  /** The path of a lap as a line for a draft. */
-  traceLap: (file: string, lap: number) =>
-    answer(
-      http.GET('/api/laps/{id}/traced-line', { params: { path: { id: file }, query: { lap } } }),
-    ),
   renameLaps: (file: string, name: string) =>
     answer(http.PUT('/api/laps/{id}/name', { params: { path: { id: file } }, body: { name } })),
   sayKind: (file: string, number: number, kind: LapKind | null) =>

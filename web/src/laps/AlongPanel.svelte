@@ -1,6 +1,6 @@
 <script lang="ts">
   import { untrack } from 'svelte';
-  import { api } from '../api/client';
+  import { lapCalls } from '../api/lap-calls';
   import { Working } from '../api/working.svelte';
   import type { Along, DrivenLap } from '../api/laps';
   import type { CornerPage, Trace } from '../api/types';
@@ -41,8 +41,8 @@
     void untrack(() =>
       working.run(async () => {
         const answer = await Promise.all([
-          api.along(session, a, from, to),
-          api.along(session, b, from, to),
+          lapCalls.along(session, a, from, to),
+          lapCalls.along(session, b, from, to),
         ]);
         if (a === chosen && b === other) pair = answer;
       }),

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { cornerName } from '../ui/corner-name';
-  import { api } from '../api/client';
+  import { lapCalls } from '../api/lap-calls';
   import type { CornerPage, View } from '../api/types';
   import type { OtherLine } from '../strip/other-lines';
   import Strip from '../strip/Strip.svelte';
@@ -49,7 +49,7 @@
     const lap = desk.best;
     line = undefined;
     if (!lap) return;
-    api.lapLine(lap.file, lap.number).then((answer) => {
+    lapCalls.lapLine(lap.file, lap.number).then((answer) => {
       if (lap !== desk.best || answer.offset_m.length === 0) return;
       line = {
         letters: `L${lap.number}`,

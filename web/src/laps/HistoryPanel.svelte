@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { api } from '../api/client';
+  import { lapCalls } from '../api/lap-calls';
   import { Working } from '../api/working.svelte';
   import { untrack } from 'svelte';
   import type { HistoryEntry } from '../api/laps';
@@ -23,7 +23,7 @@
     const corner = page.corner;
     void untrack(() =>
       working.run(async () => {
-        const answer = await api.history(book, corner);
+        const answer = await lapCalls.history(book, corner);
         if (corner === page.corner) entries = answer;
       }),
     );

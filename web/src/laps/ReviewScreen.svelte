@@ -1,6 +1,7 @@
 <script lang="ts">
   import { cornerName } from '../ui/corner-name';
   import { api } from '../api/client';
+  import { lapCalls } from '../api/lap-calls';
   import { Working } from '../api/working.svelte';
   import type { MovedStep, Proposal, Review } from '../api/laps';
   import type { KeptSession } from '../api/sessions';
@@ -37,7 +38,7 @@
   const load = () =>
     working.run(async () => {
       kept = await api.session(id);
-      const answer = await api.review(id);
+      const answer = await lapCalls.review(id);
       view = await api.view(book.id, answer.revision);
       review = answer;
     });
@@ -49,7 +50,7 @@
   const keep = (event: SubmitEvent) => {
     event.preventDefault();
     return working.run(async () => {
-      const line = await api.keepReview(id, {
+      const line = await lapCalls.keepReview(id, {
         parent: review!.newest,
         accepted,
         calibrate,
@@ -62,7 +63,7 @@
 
   const noteSteps = () =>
     working.run(async () => {
-      moved = await api.noteSteps(id);
+      moved = await lapCalls.noteSteps(id);
       review = { ...review!, stepsNoted: true };
     });
   const pagesChanged = $derived(new Set(accepted.map((a) => a.corner)).size);

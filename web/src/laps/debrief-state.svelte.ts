@@ -1,5 +1,5 @@
-import { causeCalls } from '../api/cause-calls';
 import { api } from '../api/client';
+import { lapCalls } from '../api/lap-calls';
 import type {
   Causes,
   Columns,
@@ -99,7 +99,7 @@ export class DebriefDesk extends Working {
 
   /** The laps of whoever is looked at; of somebody who has none, those of the book's own driver. */
   private async read(): Promise<void> {
-    const answer = await api.debrief(this.session, this.whose);
+    const answer = await lapCalls.debrief(this.session, this.whose);
     if (this.view?.revision.number !== answer.revision) {
       this.view = await api.view(this.book, answer.revision);
     }
@@ -116,7 +116,7 @@ export class DebriefDesk extends Working {
     await this.run(async () => {
       const whose = this.whose;
       try {
-        const causes = await causeCalls.causes(this.session, whose, abort.signal);
+        const causes = await lapCalls.causes(this.session, whose, abort.signal);
         if (this.finding === abort) this.causes = causes;
       } catch (e) {
         if (!abort.signal.aborted) throw e;
@@ -127,7 +127,7 @@ export class DebriefDesk extends Working {
   /** Loads what is there; a logger that is writing goes on being watched. */
   begin = async () => {
     await this.load();
-    const there = await this.run(async () => (this.live = await api.live(this.session)));
+    const there = await this.run(async () => (this.live = await lapCalls.live(this.session)));
     if (there && this.live?.running) void this.watch();
   };
 
@@ -143,7 +143,7 @@ export class DebriefDesk extends Working {
       if (!file) return;
       this.looking = file.name;
       try {
-        const preview = await api.previewLaps(this.session, file, FOUND);
+        const preview = await lapCalls.previewLaps(this.session, file, FOUND);
         this.asking = { file, preview, columns: FOUND, whose: this.whose };
       } finally {
         this.looking = '';
@@ -165,7 +165,7 @@ export class DebriefDesk extends Working {
       const columns = change(this.asking.columns);
       const asked = { ...this.asking, columns };
       this.asking = asked;
-      const preview = await api.previewLaps(this.session, asked.file, columns);
+      const preview = await lapCalls.previewLaps(this.session, asked.file, columns);
       // Somebody may have named the next column meanwhile.
       if (this.asking?.columns === columns) this.asking = { ...this.asking, preview };
     });
@@ -186,7 +186,7 @@ export class DebriefDesk extends Working {
     const abort = new AbortController();
     this.taking = { name: file.name, share: 0, abort };
     try {
-      await api.addLaps(
+      await lapCalls.addLaps(
         this.session,
         file,
         columns,
@@ -210,44 +210,51 @@ export class DebriefDesk extends Working {
       await this.read();
     });
 
-  sayWhose = (file: string, whose: Whose) => this.change(() => api.sayWhose(file, whose));
+  sayWhose = (file: string, whose: Whose) => this.change(() => lapCalls.sayWhose(file, whose));
 
   /** The session was driven on another surface: its laps are read against that one's pages. */
   saySurface = (surface: Surface) =>
     this.run(async () => {
-      await api.saySurface(this.session, surface);
+      await lapCalls.saySurface(this.session, surface);
       this.kept = await api.session(this.session);
       await this.read();
     });
 
   remove = (file: string) => this.change(() => api.putAway('file', file));
 
-  rename = (file: string, name: string) => this.change(() => api.renameLaps(file, name));
+  rename = (file: string, name: string) => this.change(() => lapCalls.renameLaps(file, name));
 
   sayKind = (lap: DrivenLap, kind: LapKind) =>
-    this.change(() => api.sayKind(lap.file, lap.number, kind === lap.recognised ? null : kind));
+    this.change(() =>
+      lapCalls.sayKind(lap.file, lap.number, kind === lap.recognised ? null : kind),
+    );
 
   dismiss = ({ corner, rule, laps }: Finding, reason: string) =>
-    this.change(() => api.dismiss(this.session, { corner, rule, laps }, reason));
+    this.change(() => lapCalls.dismiss(this.session, { corner, rule, laps }, reason));
 
   /** Says what cost time, before it is looked at. */
   guess = (corner: number, rule: Rule) =>
-    this.change(() => causeCalls.guess(this.session, { corner, rule }));
+    this.change(() => lapCalls.guess(this.session, { corner, rule }));
 
   remark = (words: string, author: 'driver' | 'coach', corner?: number, lap?: string) =>
-    this.change(() => api.remark(this.session, { words, author, corner, lap }));
+    this.change(() => lapCalls.remark(this.session, { words, author, corner, lap }));
 
-  takeBack = (note: string) => this.change(() => api.removeDebriefNote(note));
+  takeBack = (note: string) => this.change(() => lapCalls.removeDebriefNote(note));
 
   /** The simulated logger drives, and laps come in as they are driven. */
   startLive = async () => {
     const begun = await this.run(async () => {
-      this.live = await api.startLive(this.session, 6, (this.debrief?.files.length ?? 0) + 1, 20);
+      this.live = await lapCalls.startLive(
+        this.session,
+        6,
+        (this.debrief?.files.length ?? 0) + 1,
+        20,
+      );
     });
     if (begun) void this.watch();
   };
 
-  stopLive = () => this.run(async () => (this.live = await api.stopLive(this.session)));
+  stopLive = () => this.run(async () => (this.live = await lapCalls.stopLive(this.session)));
 
   private async watch(): Promise<void> {
     let laps = 0;
@@ -255,7 +262,7 @@ export class DebriefDesk extends Working {
     while (running) {
       await new Promise((done) => setTimeout(done, LIVE_MS));
       const good = await this.run(async () => {
-        this.live = await api.live(this.session);
+        this.live = await lapCalls.live(this.session);
         if (this.live.laps !== laps || !this.live.running) {
           laps = this.live.laps;
           await this.load();

@@ -28,6 +28,19 @@ const lap = (number: number, time_s: number, charged_s: number): DrivenLap => ({
 
 vi.mock('../api/client', async () => {
   const { Refused } = await import('../test-server');
+  return {
+    Failed: Refused,
+    api: {
+      session: async () => ({ id: 's' }),
+      view: async (_: string, number: number): Promise<View> => {
+        server.views++;
+        return { revision: { number, pages: [testPage()] }, trace: testTrace() } as View;
+      },
+    },
+  };
+});
+
+vi.mock('../api/lap-calls', () => {
   const preview = (headerLine: number): LapPreview => ({
     kind: 'csv',
     headerLine: headerLine || 1,
@@ -38,15 +51,10 @@ vi.mock('../api/client', async () => {
     choices: [],
   });
   return {
-    Failed: Refused,
-    api: {
-      session: async () => ({ id: 's' }),
+    lapCalls: {
+      causes: async () => ({ findings: [], laps: [], guesses: [] }),
       debrief: async (_: string, whose: Whose) => ({ ...server.debrief, ...whose }),
       saySurface: async (_: string, surface: string) => void server.surfaces.push(surface),
-      view: async (_: string, number: number): Promise<View> => {
-        server.views++;
-        return { revision: { number, pages: [testPage()] }, trace: testTrace() } as View;
-      },
       previewLaps: async (_: string, __: File, columns: Columns) => {
         if (server.refuse) throw server.refuse;
         if (Object.keys(columns.mapping).length) server.missing = [];
@@ -72,10 +80,6 @@ vi.mock('../api/client', async () => {
     },
   };
 });
-
-vi.mock('../api/cause-calls', () => ({
-  causeCalls: { causes: async () => ({ findings: [], laps: [], guesses: [] }) },
-}));
 
 const { DebriefDesk } = await import('./debrief-state.svelte');
 

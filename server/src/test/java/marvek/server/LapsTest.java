@@ -304,6 +304,16 @@ class LapsTest {
     assertThat(none.path("detail").asString()).contains("Line 4: no row of headers can stand here");
   }
 
+  /** A telephone's places are sure to some metres: they tell what cost time, and move no mark. */
+  @Test
+  void nothingIsProposedFromPlacesThatAreNotSure() {
+    byte[] file = scripts.download(session + "/simulated.laps.csv?kind=telephone&laps=6&seed=2");
+    Scripts.Answer taken = scripts.upload(session + "/laps", "walk.nmea", file);
+    assertThat(taken.status().value()).as("%s", taken.body()).isEqualTo(201);
+    assertThat(scripts.get(session + "/review").body().path("proposals")).isEmpty();
+    assertThat(scripts.get(session + "/causes").body().path("laps")).hasSize(6);
+  }
+
   /** What a driver says before he looks is kept with the session, once each. */
   @Test
   void whatADriverThinksCostTimeIsKept() {
