@@ -30,7 +30,7 @@ export default defineConfig({
           groups: [
             {
               name: 'common',
-              test: /\/src\/(ui\/(?!Dialog|Keys|Menu|Popover|Stale|Tabs)|units|api|say\/say)/,
+              test: /\/src\/(ui\/(?!Dialog|Keys|Menu|Popover|Stale|Tabs)|units|api\/(?!lap-calls)|say\/say)/,
             },
             {
               name: 'parts',

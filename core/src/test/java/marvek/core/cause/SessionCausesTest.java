@@ -124,6 +124,22 @@ class SessionCausesTest {
     assertThat(found).extracting(Finding::cause).containsExactly(Cause.OVER_SLOWED);
   }
 
+  /** Missed by 0.65 m in the middle, by laps that lie metres apart: that is not sure. */
+  @Test
+  void anApexThatIsMissedUnsurelyIsNone() {
+    Part slow = part(Cause.OVER_SLOWED, 0.1, 1);
+    Part missed = part(Cause.MISSED_APEX, 0.1, 1);
+    List<Finding> found =
+        found(
+            OneLap.of(100, 0.2, 0.1, slow),
+            OneLap.of(100, 0.7, 0.1, slow),
+            OneLap.of(100, 1.85, 0.2, missed, slow),
+            OneLap.of(100, 3.1, 0.2, missed, slow),
+            OneLap.of(100, 3.6, 0.2, missed, slow));
+    assertThat(found).extracting(Finding::cause).containsExactly(Cause.OVER_SLOWED);
+    assertThat(found.get(0).costS()).as("all of it is slowness").isCloseTo(0.2, within(1e-9));
+  }
+
   /** Coasting and an early brake are one slip, named after the dearer part. */
   @Test
   void coastingAndAnEarlyBrakeAreOne() {
