@@ -4550,7 +4550,7 @@ export interface components {
             laps?: string[] | null;
             reason?: string | null;
             /** @enum {string} */
-            rule: "braked-early" | "coasted" | "over-slowed" | "held-too-long" | "missed-apex" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "lifted" | "other-gear" | "short-shift" | "inconsistent";
+            rule: "braked-early" | "coasted" | "over-slowed" | "missed-apex" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "other-gear" | "short-shift" | "inconsistent";
         };
         /** @description Somebody whose laps a session has, and in what; both empty for the book's own. */
         DebriefDriverView: {
@@ -4562,7 +4562,7 @@ export interface components {
             /** Format: int32 */
             corner: number;
             /** @enum {string} */
-            rule: "braked-early" | "coasted" | "over-slowed" | "held-too-long" | "missed-apex" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "lifted" | "other-gear" | "short-shift" | "inconsistent";
+            rule: "braked-early" | "coasted" | "over-slowed" | "missed-apex" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "other-gear" | "short-shift" | "inconsistent";
         };
         /** @description A remark on a corner and a lap; both may be left out. */
         DebriefRemarkBody: {
@@ -4943,7 +4943,7 @@ export interface components {
             laps: string[];
             reason: string;
             /** @enum {string} */
-            rule: "braked-early" | "coasted" | "over-slowed" | "held-too-long" | "missed-apex" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "lifted" | "other-gear" | "short-shift" | "inconsistent";
+            rule: "braked-early" | "coasted" | "over-slowed" | "missed-apex" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "other-gear" | "short-shift" | "inconsistent";
         };
         /** @description What somebody thinks cost time, said before it is looked at. */
         LapNotesGuess: {
@@ -4952,7 +4952,7 @@ export interface components {
             /** Format: uuid */
             id: string;
             /** @enum {string} */
-            rule: "braked-early" | "coasted" | "over-slowed" | "held-too-long" | "missed-apex" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "lifted" | "other-gear" | "short-shift" | "inconsistent";
+            rule: "braked-early" | "coasted" | "over-slowed" | "missed-apex" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "other-gear" | "short-shift" | "inconsistent";
         };
         /** @description A remark. */
         LapNotesRemark: {
@@ -5106,7 +5106,7 @@ export interface components {
              * @description the cause, by its name in small letters
              * @enum {string}
              */
-            rule: "braked-early" | "coasted" | "over-slowed" | "held-too-long" | "missed-apex" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "lifted" | "other-gear" | "short-shift" | "inconsistent";
+            rule: "braked-early" | "coasted" | "over-slowed" | "missed-apex" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "other-gear" | "short-shift" | "inconsistent";
             /**
              * Format: double
              * @description of all that the laps lost to the page
@@ -5121,7 +5121,7 @@ export interface components {
              * @description a second part of the same slip
              * @enum {string|null}
              */
-            with?: "braked-early" | "coasted" | "over-slowed" | "held-too-long" | "missed-apex" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "lifted" | "other-gear" | "short-shift" | "inconsistent" | null;
+            with?: "braked-early" | "coasted" | "over-slowed" | "missed-apex" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "other-gear" | "short-shift" | "inconsistent" | null;
         };
         /**
          * @description Where a lap lost its time: what was brought over the line, the corners and, less what is paid
@@ -5176,7 +5176,7 @@ export interface components {
             /** Format: double */
             cost_s: number;
             /** @enum {string} */
-            rule: "braked-early" | "coasted" | "over-slowed" | "held-too-long" | "missed-apex" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "lifted" | "other-gear" | "short-shift" | "inconsistent";
+            rule: "braked-early" | "coasted" | "over-slowed" | "missed-apex" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "other-gear" | "short-shift" | "inconsistent";
         };
         /** @description What a file's positions had of their own. */
         LapViewsPutRight: {
@@ -5335,7 +5335,7 @@ export interface components {
             /** Format: int32 */
             of: number;
             /** @enum {string} */
-            rule: "braked-early" | "coasted" | "over-slowed" | "held-too-long" | "missed-apex" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "lifted" | "other-gear" | "short-shift" | "inconsistent";
+            rule: "braked-early" | "coasted" | "over-slowed" | "missed-apex" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "other-gear" | "short-shift" | "inconsistent";
         };
         /** @description A led day. */
         LeadLeadView: {

@@ -14,7 +14,6 @@ const WORDS: Record<Rule, [plain: string, sized: (amount: number, w: FindingWrit
     (a) => `on neither pedal before the brake, ${a.toFixed(1)} s too long`,
   ],
   'over-slowed': ['over-slowed', (a, w) => `over-slowed by ${w.speed(a)} where the brake is off`],
-  'held-too-long': ['on the brake too long', (a, w) => `on the brake ${w.length(a)} too long`],
   'missed-apex': ['off the apex', (a) => `${a.toFixed(1)} m off the apex and its kerb`],
   'early-apex': [
     'early at the apex, and out of road behind it',
@@ -32,10 +31,6 @@ const WORDS: Record<Rule, [plain: string, sized: (amount: number, w: FindingWrit
   'throttle-twice': [
     'off the throttle again',
     (a) => `off the throttle again, by ${Math.round(a)} % beyond the page`,
-  ],
-  lifted: [
-    'lifted where the page stays on',
-    (a) => `lifted by ${Math.round(a)} % where the page stays on`,
   ],
   'other-gear': [
     'in another gear',
@@ -77,14 +72,12 @@ export const ACTIONS: Record<Rule, string> = {
   'braked-early': 'Look for the mark; move up to it by the step board.',
   coasted: 'Stay on the throttle to the brake: the foot changes over at once.',
   'over-slowed': 'Come off the brake sooner and let it roll to the apex.',
-  'held-too-long': 'Let the brake go at the plate: more of it keeps the car from turning.',
   'missed-apex': 'Look at the inside earlier, and go as near as the page has it.',
   'early-apex': 'Turn in later, and be at the inside later: the road behind it opens.',
   'late-throttle': 'Pick the throttle up at the plate, little at first.',
   'slow-to-full': 'Open it in one go from the first touch: the road behind is free.',
   'early-throttle-lifted': 'Wait for the throttle until it need not come off again.',
   'throttle-twice': 'One press that grows: less at first, and no lift.',
-  lifted: 'It is flat on the page: give it a little less of a lift each lap.',
   'other-gear': 'Try the page’s gear, or write yours down.',
   'short-shift': 'Hold the gear: the change costs more than the limiter.',
   inconsistent: 'One mark, the same every lap, before it is moved.',

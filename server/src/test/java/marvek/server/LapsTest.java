@@ -314,6 +314,35 @@ class LapsTest {
     assertThat(scripts.get(session + "/causes").body().path("laps")).hasSize(6);
   }
 
+  /** The page of an open road is driven once, from its begin to its end, and read like that. */
+  @Test
+  void lapsOfAnOpenRoadAreReadToo() {
+    JsonNode own = scripts.get(book()).body();
+    String circuit = "/api/circuits/" + own.path("circuitId").asString();
+    String closed =
+        new String(scripts.download(circuit + "/centreline.csv"), StandardCharsets.UTF_8);
+    String open = "# closed: false\n" + closed.replace("# closed: true\n", "");
+    String hill =
+        scripts
+            .upload("/api/circuits/import", "hill.csv", open.getBytes(StandardCharsets.UTF_8))
+            .body()
+            .path("id")
+            .asString();
+    String book = "/api/books/" + scripts.newBook(hill, own.path("carId").asString(), "Hill");
+    Scripts.Answer planned =
+        scripts.post(book + "/sessions", SessionTest.session("2026-12-05T09:00", "dry"));
+    assertThat(planned.status().value()).as("%s", planned.body()).isEqualTo(201);
+    String id = planned.body().path("id").asString();
+    String run = "/api/sessions/" + id + "/simulated.laps.csv?laps=1&seed=2";
+    Scripts.Answer taken =
+        scripts.upload("/api/sessions/" + id + "/laps", "x.csv", scripts.download(run));
+    assertThat(taken.status().value()).as("%s", taken.body()).isEqualTo(201);
+    JsonNode debrief = scripts.get("/api/sessions/" + id + "/debrief").body();
+    assertThat(debrief.at("/page/3/time_s").isNumber()).as("%s", debrief).isTrue();
+    JsonNode causes = scripts.get("/api/sessions/" + id + "/causes").body();
+    assertThat(causes.path("laps").size()).as("%s", causes).isPositive();
+  }
+
   /** What a driver says before he looks is kept with the session, once each. */
   @Test
   void whatADriverThinksCostTimeIsKept() {

@@ -34,7 +34,7 @@ class SessionTest {
     book = scripts.upload("/api/books/import", "b.book.json", bare).body().path("id").asString();
   }
 
-  private static Map<String, Object> session(String startsAt, String surface) {
+  static Map<String, Object> session(String startsAt, String surface) {
     Map<String, Object> session = new HashMap<>();
     session.put("event", "June meeting");
     session.put("kind", "practice");

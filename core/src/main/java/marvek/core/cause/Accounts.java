@@ -53,7 +53,6 @@ public final class Accounts {
       CornerCase corner =
           new CornerCase(
               road,
-              pages.get(p),
               stakes.get(p),
               page.corners().get(p),
               lap.corners().get(p),
@@ -64,15 +63,19 @@ public final class Accounts {
               to,
               Math.max(page.lineErrorM(), lap.lineErrorM()),
               exit);
-      boolean last = p + 1 == pages.size();
-      double overTheLine = last ? loss.at(parted.get(0).fromM()) - loss.broughtS() : 0;
-      corners.add(account(corner, loss, last ? overTheLine : 0));
+      double begun = p == beginsWith() ? loss.at(parted.get(0).fromM()) - loss.broughtS() : 0;
+      corners.add(account(corner, loss, begun));
     }
-    return new LapAccounts(loss.lapS(), loss.broughtS(), loss.handedOnS(), corners, loss.all());
+    return new LapAccounts(loss.lapS(), loss.broughtS(), loss.handedOnS(), corners);
+  }
+
+  /** Whose straight the start line lies on: the last corner's, but on an open road nobody's. */
+  private int beginsWith() {
+    return road.closed() ? pages.size() - 1 : 0;
   }
 
   /**
-   * @param overTheLineS lost from the start line to the first lift: on the last corner's straight
+   * @param overTheLineS lost from the start line to the first lift
    */
   private CornerAccount account(CornerCase corner, RunningLoss loss, double overTheLineS) {
     double before = loss.at(corner.offM()) - loss.at(corner.fromM());

@@ -12,8 +12,6 @@ public enum Cause {
   COASTED(0.05),
   /** Slower than the page where the brake is off [m/s]. */
   OVER_SLOWED(0.3),
-  /** Metres behind the page's release. */
-  HELD_TOO_LONG(8),
   /** Farther from the inside edge than the page [m]. */
   MISSED_APEX(0.6),
   /**
@@ -28,8 +26,6 @@ public enum Cause {
   EARLY_THROTTLE_LIFTED(20),
   /** Per cent of the throttle that were taken back after it was opened. */
   THROTTLE_TWICE(20),
-  /** Per cent of the throttle that were taken back where the page stays on it. */
-  LIFTED(20),
   /** Gears away from the page's on the way out. */
   OTHER_GEAR(1),
   /** Changes up more than the page makes before the next corner. */

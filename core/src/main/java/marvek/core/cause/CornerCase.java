@@ -1,9 +1,9 @@
 package marvek.core.cause;
 
+import marvek.core.InvalidValueException;
 import marvek.core.circuit.Road;
 import marvek.core.laps.AlongLap;
 import marvek.core.laps.CornerReading;
-import marvek.core.page.CornerPage;
 import marvek.core.page.Stakes;
 
 /**
@@ -17,7 +17,6 @@ import marvek.core.page.Stakes;
  */
 record CornerCase(
     Road road,
-    CornerPage written,
     Stakes stakes,
     CornerReading page,
     CornerReading lap,
@@ -45,7 +44,19 @@ record CornerCase(
     double share = Math.min(1, (stationM - along.stationAt(k)) / along.stepM());
     double a = along.speedAt(k);
     double b = along.speedAt(k + 1);
-    return Double.isNaN(b) ? a : Double.isNaN(a) ? b : a + share * (b - a);
+    return Double.isNaN(a + b) ? nearestSpeed(along, k) : a + share * (b - a);
+  }
+
+  /** Where a recording has a hole, the speed of the nearest place that has one. */
+  private static double nearestSpeed(AlongLap along, int k) {
+    for (int reach = 0; reach < along.size(); reach++) {
+      for (int at : new int[] {k - reach, k + 1 + reach}) {
+        if (at >= 0 && at < along.size() && !Double.isNaN(along.speedAt(at))) {
+          return along.speedAt(at);
+        }
+      }
+    }
+    throw new InvalidValueException("speed_mps", "is missing all over the lap");
   }
 
   /** How much of the page's speed is missing where the account is parted [m/s]. */

@@ -1,6 +1,5 @@
 package marvek.core.cause;
 
-import java.util.Arrays;
 import marvek.core.Require;
 import marvek.core.circuit.Road;
 import marvek.core.profile.ForceModel;
@@ -244,10 +243,5 @@ public final class CostToGo {
     int j = Math.min(stations - 1, (int) at);
     double share = at - j;
     return (1 - share) * toGo[j] + share * toGo[j + 1] + behindS(stationM, speedMps);
-  }
-
-  /** Whether anything of it is not a number: then a lap's own speeds were none. */
-  boolean isSound() {
-    return Arrays.stream(behind).flatMapToDouble(Arrays::stream).allMatch(Double::isFinite);
   }
 }

@@ -9,21 +9,10 @@ import java.util.List;
  * @param lostS slower than the page's lap, line to line
  * @param broughtS lost because the lap began slower than the page's
  * @param handedOnS charged to the last corner, and paid for on the straight of the next lap
- * @param runningS what has been lost up to each station of the lap, the cost to go included
  */
 public record LapAccounts(
-    double lostS,
-    double broughtS,
-    double handedOnS,
-    List<CornerAccount> corners,
-    double[] runningS) {
+    double lostS, double broughtS, double handedOnS, List<CornerAccount> corners) {
   public LapAccounts {
     corners = List.copyOf(corners);
-    runningS = runningS.clone();
-  }
-
-  @Override
-  public double[] runningS() {
-    return runningS.clone();
   }
 }

@@ -49,15 +49,15 @@ final class RunningLoss {
     }
   }
 
+  /** At the finish line it is the lap's loss, and what is handed on over it. */
   double at(double stationM) {
+    if (stationM >= road.lengthM()) {
+      return lapS() + handedOnS();
+    }
     double position = Math.max(0, Math.min(running.length - 1, stationM / lap.stepM()));
     int k = Math.min(running.length - 2, (int) position);
     double share = position - k;
     return (1 - share) * running[k] + share * running[k + 1];
-  }
-
-  double[] all() {
-    return running.clone();
   }
 
   /** Slower than the page from line to line [s]. */

@@ -41,17 +41,21 @@ public final class ModelRecording {
     this.random = new Random(seed);
   }
 
-  /** Records laps that follow each other, with a run-in before and a run-out after them. */
+  /**
+   * Records laps that follow each other, with a run-in before and a run-out after them; on an open
+   * road, which has no way before its begin, from there to its end.
+   */
   public Recording of(List<Lap> laps) {
     double lapS = laps.get(0).timeS();
-    double next = -RUN_IN * lapS;
+    double runIn = laps.get(0).path().road().closed() ? RUN_IN : 0;
+    double next = -runIn * lapS;
     double begun = 0;
     for (int k = 0; k < laps.size(); k++) {
       Lap lap = laps.get(k);
       boolean[] lifted = lifted(lap);
-      double until = k + 1 < laps.size() ? lap.timeS() : lap.timeS() * (1 + RUN_IN);
+      double until = k + 1 < laps.size() ? lap.timeS() : lap.timeS() * (1 + runIn);
       for (; next < begun + until; next += 1 / hz) {
-        sample(lap, lifted, next - begun, next + RUN_IN * lapS);
+        sample(lap, lifted, next - begun, next + runIn * lapS);
       }
       begun += lap.timeS();
     }

@@ -206,18 +206,4 @@ public record MeasuredCar(Factor power, Factor drag, int stretches) {
     }
     return near;
   }
-
-  /**
-   * Power and drag area of the car itself, where one knows what it weighs.
-   *
-   * @param massKg with driver and fuel, as weighed
-   * @param bookKg the same of the book's car
-   */
-  public MeasuredCar weighed(double massKg, double bookKg) {
-    double heavier = massKg / bookKg;
-    return new MeasuredCar(
-        new Factor(power.value() * heavier, power.error() * heavier),
-        new Factor(drag.value() * heavier, drag.error() * heavier),
-        stretches);
-  }
 }

@@ -5,13 +5,20 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Set;
+import marvek.core.MadeRoads;
 import marvek.core.TestRoads;
 import marvek.core.TestVehicles;
 import marvek.core.cause.CornerAccount.Part;
 import marvek.core.cause.SlipDriver.Kind;
 import marvek.core.cause.SlipDriver.Slip;
 import marvek.core.circuit.Circuit;
+import marvek.core.laps.Channel;
+import marvek.core.laps.ModelRecording;
 import marvek.core.laps.ReadLap;
+import marvek.core.laps.Recording;
+import marvek.core.profile.Lap;
+import marvek.core.profile.SpeedProfile;
+import marvek.core.vehicle.Vehicle;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -70,9 +77,7 @@ class AccountsTest {
     for (ReadLap lap : driven(new Slip(0, Kind.BRAKES_EARLY, 15), new Slip(2, Kind.LIFTS, 60))) {
       for (CornerAccount corner : BOOK.accounts(true).of(lap).corners()) {
         double lost =
-            Math.max(0, corner.approachS())
-                + Math.max(0, corner.speedS() + corner.exitS())
-                + Math.max(0, Math.max(corner.speedS(), corner.exitS()));
+            Math.max(0, corner.approachS()) + Math.max(0, corner.speedS() + corner.exitS());
         double taken = corner.parts().stream().mapToDouble(Part::seconds).sum();
         assertThat(taken).isLessThanOrEqualTo(lost + 1e-9);
         assertThat(corner.parts()).allMatch(part -> part.seconds() > 0);
@@ -92,6 +97,48 @@ class AccountsTest {
     assertThat(whole).isGreaterThan(0.3);
     assertThat(there).isCloseTo(whole, within(0.02));
     assertThat(with.corners().get(2).part(Cause.LATE_THROTTLE)).isPresent();
+  }
+
+  /** On an open road nothing lies before the start: what is lost there is not the last corner's. */
+  @Test
+  void theStartOfAnOpenRoadIsNotItsEndsFault() {
+    DrivenBook hill = DrivenBook.smooth(MadeRoads.open(), TestVehicles.clubCar());
+    Lap own = hill.book().lap();
+    Vehicle weak = own.vehicle().withEngine(own.vehicle().engine().scaled(0.8));
+    Lap slow = SpeedProfile.solve(own.path(), weak, own.conditions());
+    ReadLap lap = hill.read(new ModelRecording(100, 0, true, 1).of(List.of(slow))).get(0);
+    LapAccounts accounts = hill.accounts(true).of(lap);
+    List<CornerAccount> corners = accounts.corners();
+    double onTheStraight = behindAt(lap, hill, 400) - behindAt(lap, hill, 50);
+    assertThat(onTheStraight).isGreaterThan(0.05);
+    assertThat(corners.get(0).lostS()).isGreaterThan(onTheStraight);
+    double sum = corners.stream().mapToDouble(CornerAccount::lostS).sum();
+    assertThat(sum + accounts.broughtS() - accounts.handedOnS())
+        .isCloseTo(accounts.lostS(), within(0.001));
+  }
+
+  private static double behindAt(ReadLap lap, DrivenBook book, double stationM) {
+    int k = lap.along().indexOf(stationM);
+    return lap.along().timeAt(k) - book.page(true).along().timeAt(k);
+  }
+
+  /** A receiver that loses the speed for some metres, just where the brake comes off. */
+  @Test
+  void aHoleInTheSpeedStopsNoAccount() {
+    Recording whole = BOOK.driver().drive(List.of(List.of()), 11).recorded(50, 0.5, true, 3);
+    int at = BOOK.road().indexOf(BOOK.page(true).corners().get(2).braking().releaseM());
+    double[] speed = whole.channel(Channel.SPEED).clone();
+    for (int i = 0; i < speed.length; i++) {
+      double east = whole.at(Channel.X, i) - BOOK.road().xAt(at);
+      double north = whole.at(Channel.Y, i) - BOOK.road().yAt(at);
+      speed[i] = Math.hypot(east, north) < 12 ? Double.NaN : speed[i];
+    }
+    assertThat(speed).contains(Double.NaN);
+    LapAccounts known = BOOK.accounts(true).of(BOOK.read(whole).get(0));
+    LapAccounts holed = BOOK.accounts(true).of(BOOK.read(whole.with(Channel.SPEED, speed)).get(0));
+    assertThat(holed.lostS()).isCloseTo(known.lostS(), within(0.03));
+    assertThat(holed.corners().get(2).lostS())
+        .isCloseTo(known.corners().get(2).lostS(), within(0.1));
   }
 
   /** A lap without pedals names no gear, one without a good position no line. */

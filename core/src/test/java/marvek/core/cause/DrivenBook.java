@@ -16,6 +16,7 @@ import marvek.core.laps.Stations;
 import marvek.core.laps.Thresholds;
 import marvek.core.line.ChosenLine;
 import marvek.core.page.Stakes;
+import marvek.core.profile.Lap;
 import marvek.core.reference.ModelReference;
 import marvek.core.reference.Reference;
 import marvek.core.vehicle.Vehicle;
@@ -63,7 +64,8 @@ final class DrivenBook {
 
   private ReadLap pageItself(boolean pedals) {
     ModelRecording logger = new ModelRecording(pedals ? 100 : 10, 0, pedals, 1);
-    return read(logger.of(List.of(book.lap(), book.lap()))).get(0);
+    Lap lap = book.lap();
+    return read(logger.of(road().closed() ? List.of(lap, lap) : List.of(lap))).get(0);
   }
 
   Reference book() {

@@ -54,7 +54,7 @@ class SessionCausesTest {
     for (OneLap lap : laps) {
       readings.add(List.of(lap.reading));
       double lost = lap.account.lostS();
-      accounts.add(new LapAccounts(lost, 0, 0, List.of(lap.account), new double[] {0, lost}));
+      accounts.add(new LapAccounts(lost, 0, 0, List.of(lap.account)));
     }
     return SessionCauses.of(ROAD, List.of(PAGE), readings, accounts);
   }

@@ -53,7 +53,7 @@ final class LapLedger {
 
   /** Of a lap that was recorded from line to line. */
   LapAccounts of(SessionLaps.DrivenLap lap) {
-    return known.computeIfAbsent(lap.id(), id -> against(lap.pedals()).of(lap.read()));
+    return known.computeIfAbsent(lap.id(), id -> against(lap.throttle()).of(lap.read()));
   }
 
   private Accounts against(boolean withPedals) {

@@ -63,10 +63,10 @@ record SessionLaps(
    *
    * @param kind as somebody says it is, or else as it was recognised
    * @param read null where it was not recorded from line to line
-   * @param pedals whether its file has them
+   * @param throttle whether its file tells the right foot
    */
   record DrivenLap(
-      UUID file, RecordedLap lap, RecordedLap.Kind kind, ReadLap read, boolean pedals) {
+      UUID file, RecordedLap lap, RecordedLap.Kind kind, ReadLap read, boolean throttle) {
     /** By which scripts and the interface call it. */
     String id() {
       return file + "." + lap.number();
@@ -102,6 +102,11 @@ record SessionLaps(
     return file.laps().recording().has(Channel.BRAKE);
   }
 
+  /** Without a throttle the feet of page and lap are told by their speeds alike. */
+  private static boolean hasThrottle(Laps.KeptFile file) {
+    return file.laps().recording().has(Channel.THROTTLE);
+  }
+
   /** The page's own lap, read the way the driven ones are. */
   ReadLap page() {
     return ledger.page();
@@ -121,7 +126,7 @@ record SessionLaps(
                   read.get(k).corners(),
                   of.placed().stations().offsetErrorM())
               : null;
-      laps.add(new DrivenLap(file.stored().id(), lap, file.kindOf(lap), whole, hasPedals(file)));
+      laps.add(new DrivenLap(file.stored().id(), lap, file.kindOf(lap), whole, hasThrottle(file)));
     }
     return laps;
   }
@@ -250,7 +255,8 @@ record SessionLaps(
   private static ReadLap pageItself(Books.Computed computed, LapReader reader, boolean pedals) {
     Lap lap = computed.reference().lap();
     ModelRecording logger = new ModelRecording(pedals ? LOGGER_HZ : RECEIVER_HZ, 0, pedals, 1);
-    Recording recording = logger.of(List.of(lap, lap));
+    // A run along an open road is driven once; on a closed one the next lap comes behind.
+    Recording recording = logger.of(lap.path().road().closed() ? List.of(lap, lap) : List.of(lap));
     Stations stations = Stations.of(recording, road(computed));
     RecordedLap whole =
         LapCutter.cut(recording, stations, road(computed)).stream()
