@@ -95,6 +95,12 @@ export const lapCalls = {
         params: { path: { id: session }, query: { lap, from_m, to_m } },
       }),
     ),
+  carOfLaps: (session: string, mass_kg: number | undefined, gripUsed: number | undefined) =>
+    answer(
+      http.GET('/api/sessions/{id}/car', {
+        params: { ...of(session), query: { mass_kg, gripUsed } },
+      }),
+    ),
   review: (session: string) =>
     answer(http.GET('/api/sessions/{id}/review', { params: of(session) })),
   keepReview: (

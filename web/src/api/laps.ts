@@ -33,6 +33,9 @@ export type Along = Schemas['DebriefAlongView'];
 export type Proposal = Schemas['ReviewProposalView'];
 export type ProposalKind = Proposal['kind'];
 export type Calibration = Schemas['ReviewCalibrationView'];
+/** The car as the laps of a session have it, value by value. */
+export type CarOfLaps = Schemas['ReviewCarOfLapsView'];
+export type CarValue = CarOfLaps['values'][number];
 export type MovedStep = Schemas['ReviewMovedView'];
 export type Review = Schemas['ReviewReviewView'];
 export type HistoryEntry = Schemas['HistoryEntry'];

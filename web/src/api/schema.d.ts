@@ -2160,6 +2160,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{id}/car": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * The car as the laps of a session have it, value by value.
+         * @description The car as the laps of a session have it, value by value.
+         */
+        get: operations["getCarOfLaps"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{id}/causes": {
         parameters: {
             query?: never;
@@ -4503,6 +4523,7 @@ export interface components {
             gear: (number | null)[];
             offset_m: (number | null)[];
             speed_mps: (number | null)[];
+            steer_deg: (number | null)[];
             /** Format: double */
             step_m: number;
             throttle_pct: (number | null)[];
@@ -4550,7 +4571,7 @@ export interface components {
             laps?: string[] | null;
             reason?: string | null;
             /** @enum {string} */
-            rule: "braked-early" | "coasted" | "over-slowed" | "missed-apex" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "other-gear" | "short-shift" | "inconsistent";
+            rule: "braked-early" | "coasted" | "pressed-little" | "released-soon" | "held-too-long" | "over-slowed" | "missed-apex" | "missed-kerb" | "turned-in-early" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "lifted" | "more-steering" | "slid-in" | "slid-out" | "slid-on-kerb" | "other-gear" | "short-shift" | "inconsistent";
         };
         /** @description Somebody whose laps a session has, and in what; both empty for the book's own. */
         DebriefDriverView: {
@@ -4562,7 +4583,7 @@ export interface components {
             /** Format: int32 */
             corner: number;
             /** @enum {string} */
-            rule: "braked-early" | "coasted" | "over-slowed" | "missed-apex" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "other-gear" | "short-shift" | "inconsistent";
+            rule: "braked-early" | "coasted" | "pressed-little" | "released-soon" | "held-too-long" | "over-slowed" | "missed-apex" | "missed-kerb" | "turned-in-early" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "lifted" | "more-steering" | "slid-in" | "slid-out" | "slid-on-kerb" | "other-gear" | "short-shift" | "inconsistent";
         };
         /** @description A remark on a corner and a lap; both may be left out. */
         DebriefRemarkBody: {
@@ -4778,6 +4799,11 @@ export interface components {
             brake_m?: number | null;
             /**
              * Format: double
+             * @description what the corner is to blame for, by its account
+             */
+            charged_s?: number | null;
+            /**
+             * Format: double
              * @description best lap that counts; null in a session that is still to be driven
              */
             lap_s?: number | null;
@@ -4803,6 +4829,16 @@ export interface components {
             page_s?: number | null;
             /** Format: int32 */
             revision: number;
+            /**
+             * @description the dearest cause of it; null without one
+             * @enum {string|null}
+             */
+            rule?: "braked-early" | "coasted" | "pressed-little" | "released-soon" | "held-too-long" | "over-slowed" | "missed-apex" | "missed-kerb" | "turned-in-early" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "lifted" | "more-steering" | "slid-in" | "slid-out" | "slid-on-kerb" | "other-gear" | "short-shift" | "inconsistent" | null;
+            /**
+             * Format: double
+             * @description what that costs in a lap that shows it
+             */
+            rule_s?: number | null;
             /** Format: uuid */
             session: string;
             /**
@@ -4943,7 +4979,7 @@ export interface components {
             laps: string[];
             reason: string;
             /** @enum {string} */
-            rule: "braked-early" | "coasted" | "over-slowed" | "missed-apex" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "other-gear" | "short-shift" | "inconsistent";
+            rule: "braked-early" | "coasted" | "pressed-little" | "released-soon" | "held-too-long" | "over-slowed" | "missed-apex" | "missed-kerb" | "turned-in-early" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "lifted" | "more-steering" | "slid-in" | "slid-out" | "slid-on-kerb" | "other-gear" | "short-shift" | "inconsistent";
         };
         /** @description What somebody thinks cost time, said before it is looked at. */
         LapNotesGuess: {
@@ -4952,7 +4988,7 @@ export interface components {
             /** Format: uuid */
             id: string;
             /** @enum {string} */
-            rule: "braked-early" | "coasted" | "over-slowed" | "missed-apex" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "other-gear" | "short-shift" | "inconsistent";
+            rule: "braked-early" | "coasted" | "pressed-little" | "released-soon" | "held-too-long" | "over-slowed" | "missed-apex" | "missed-kerb" | "turned-in-early" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "lifted" | "more-steering" | "slid-in" | "slid-out" | "slid-on-kerb" | "other-gear" | "short-shift" | "inconsistent";
         };
         /** @description A remark. */
         LapNotesRemark: {
@@ -5106,7 +5142,7 @@ export interface components {
              * @description the cause, by its name in small letters
              * @enum {string}
              */
-            rule: "braked-early" | "coasted" | "over-slowed" | "missed-apex" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "other-gear" | "short-shift" | "inconsistent";
+            rule: "braked-early" | "coasted" | "pressed-little" | "released-soon" | "held-too-long" | "over-slowed" | "missed-apex" | "missed-kerb" | "turned-in-early" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "lifted" | "more-steering" | "slid-in" | "slid-out" | "slid-on-kerb" | "other-gear" | "short-shift" | "inconsistent";
             /**
              * Format: double
              * @description of all that the laps lost to the page
@@ -5121,7 +5157,41 @@ export interface components {
              * @description a second part of the same slip
              * @enum {string|null}
              */
-            with?: "braked-early" | "coasted" | "over-slowed" | "missed-apex" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "other-gear" | "short-shift" | "inconsistent" | null;
+            with?: "braked-early" | "coasted" | "pressed-little" | "released-soon" | "held-too-long" | "over-slowed" | "missed-apex" | "missed-kerb" | "turned-in-early" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "lifted" | "more-steering" | "slid-in" | "slid-out" | "slid-on-kerb" | "other-gear" | "short-shift" | "inconsistent" | null;
+        };
+        /** @description What hands and feet did; null where no channel tells it. */
+        LapViewsHandsAndFeetView: {
+            /**
+             * Format: int32
+             * @description with the clutch
+             */
+            downshifts?: number | null;
+            /**
+             * Format: double
+             * @description the slowest engine of them was so much too slow
+             */
+            engineShort_pct?: number | null;
+            /**
+             * Format: int32
+             * @description of them, with the engine as fast as the lower gear asks for
+             */
+            matched?: number | null;
+            /**
+             * Format: double
+             * @description on both pedals for longer than a blip
+             */
+            overlap_s?: number | null;
+            /** @description that were caught, in driving order */
+            slides?: components["schemas"]["LapViewsSlideView"][] | null;
+            /** Format: double */
+            wheelBeyondFrom_m?: number | null;
+            /** Format: double */
+            wheelBeyondOver_m?: number | null;
+            /**
+             * Format: double
+             * @description wheel beyond what the turn needs; 0 where there was no more
+             */
+            wheelBeyond_deg?: number | null;
         };
         /**
          * @description Where a lap lost its time: what was brought over the line, the corners and, less what is paid
@@ -5164,6 +5234,31 @@ export interface components {
             time_s?: number | null;
             whole: boolean;
         };
+        /** @description How far the car's body stayed from the track limit. */
+        LapViewsMarginView: {
+            /**
+             * Format: double
+             * @description standard error of that
+             */
+            error_cm: number;
+            /**
+             * Format: double
+             * @description negative beyond it
+             */
+            left_cm: number;
+            /**
+             * @description clear, too-close-to-tell or beyond, by the positions alone
+             * @enum {string}
+             */
+            standing: "clear" | "too-close-to-tell" | "beyond";
+        };
+        /** @description How near a lap came to the limits of a corner; null where its positions do not tell. */
+        LapViewsMarginsView: {
+            /** @description about the apex */
+            inside?: components["schemas"]["LapViewsMarginView"] | null;
+            /** @description behind it */
+            outside?: components["schemas"]["LapViewsMarginView"] | null;
+        };
         /** @description What a cause takes of a lap's loss in a corner. */
         LapViewsPartView: {
             /**
@@ -5176,7 +5271,7 @@ export interface components {
             /** Format: double */
             cost_s: number;
             /** @enum {string} */
-            rule: "braked-early" | "coasted" | "over-slowed" | "missed-apex" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "other-gear" | "short-shift" | "inconsistent";
+            rule: "braked-early" | "coasted" | "pressed-little" | "released-soon" | "held-too-long" | "over-slowed" | "missed-apex" | "missed-kerb" | "turned-in-early" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "lifted" | "more-steering" | "slid-in" | "slid-out" | "slid-on-kerb" | "other-gear" | "short-shift" | "inconsistent";
         };
         /** @description What a file's positions had of their own. */
         LapViewsPutRight: {
@@ -5208,7 +5303,10 @@ export interface components {
             coasting_s?: number | null;
             /** Format: int32 */
             corner: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description how often the wheel was taken back and turned in again
+             */
             corrections?: number | null;
             /**
              * Format: double
@@ -5236,6 +5334,7 @@ export interface components {
             lowestSpeed_m?: number | null;
             /** Format: double */
             lowestSpeed_mps?: number | null;
+            margins?: components["schemas"]["LapViewsMarginsView"] | null;
             /** Format: double */
             outside_m?: number | null;
             /** Format: double */
@@ -5248,6 +5347,21 @@ export interface components {
             turnIn_m?: number | null;
             /** Format: int32 */
             upshifts?: number | null;
+            work?: components["schemas"]["LapViewsHandsAndFeetView"] | null;
+        };
+        /** @description A slide that was caught: the wheel was taken back and turned in again. */
+        LapViewsSlideView: {
+            /** Format: double */
+            at_m: number;
+            /** Format: double */
+            by_deg: number;
+            /** Format: double */
+            over_m: number;
+            /**
+             * @description entry, power or kerb
+             * @enum {string}
+             */
+            when: "entry" | "power" | "kerb";
         };
         /** @description Whose laps a file has, and in what; empty for the book's own. */
         LapWhoseBody: {
@@ -5335,7 +5449,7 @@ export interface components {
             /** Format: int32 */
             of: number;
             /** @enum {string} */
-            rule: "braked-early" | "coasted" | "over-slowed" | "missed-apex" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "other-gear" | "short-shift" | "inconsistent";
+            rule: "braked-early" | "coasted" | "pressed-little" | "released-soon" | "held-too-long" | "over-slowed" | "missed-apex" | "missed-kerb" | "turned-in-early" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "lifted" | "more-steering" | "slid-in" | "slid-out" | "slid-on-kerb" | "other-gear" | "short-shift" | "inconsistent";
         };
         /** @description A led day. */
         LeadLeadView: {
@@ -5875,7 +5989,7 @@ export interface components {
             /** Format: int32 */
             corner: number;
             /** @enum {string} */
-            kind: "marker-earlier" | "marker-later" | "gear" | "release" | "apex-speed" | "throttle" | "proven" | "confidence-up" | "confidence-down";
+            kind: "marker-earlier" | "marker-later" | "gear" | "release" | "shape" | "apex-speed" | "throttle" | "proven" | "confidence-up" | "confidence-down";
             /** Format: double */
             value?: number | null;
         };
@@ -5931,6 +6045,98 @@ export interface components {
             /** Format: double */
             top_mps: number;
         };
+        /** @description The car as the laps of a session have it. */
+        ReviewCarOfLapsView: {
+            /** Format: double */
+            best_s?: number | null;
+            /**
+             * Format: double
+             * @description share of the grip that the driver uses, that friction is told at
+             */
+            gripUsed: number;
+            /**
+             * Format: int32
+             * @description that count; of fewer than three nothing is said
+             */
+            laps: number;
+            /**
+             * Format: double
+             * @description with driver and fuel, that forces are told at
+             */
+            mass_kg: number;
+            /** Format: double */
+            median_s?: number | null;
+            /** @description numbers that the book's setup sheet changes of its car */
+            of_sheet: {
+                [key: string]: number;
+            };
+            values: components["schemas"]["ReviewCarValueView"][];
+            /** @description number that a weighing changes */
+            weighed: {
+                [key: string]: number;
+            };
+        };
+        /** @description One value of the car as its laps have it. */
+        ReviewCarValueView: {
+            /**
+             * Format: double
+             * @description the laps'
+             */
+            after: number;
+            /**
+             * Format: double
+             * @description the book's
+             */
+            before: number;
+            /** @description the numbers of the car's file that it changes, by their pointers */
+            changes: {
+                [key: string]: number;
+            };
+            /** @description whether it is another one beyond doubt, and by enough to matter */
+            differs: boolean;
+            /**
+             * Format: double
+             * @description standard error of that
+             */
+            error: number;
+            /**
+             * Format: int32
+             * @description so many measurements
+             */
+            from: number;
+            /**
+             * Format: int32
+             * @description of a ratio; 0 for what has none
+             */
+            gear: number;
+            /** @enum {string} */
+            kind: "power" | "drag-area" | "engine-braking" | "gear-ratio" | "upshift" | "grip-across" | "grip-along" | "downforce-area";
+            /** @description whether laps tell it only over the mass */
+            over_mass: boolean;
+        };
+        /** @description Something that costs time on a page that is right and has to be driven. */
+        ReviewDriveView: {
+            /** Format: double */
+            amount?: number | null;
+            /** Format: int32 */
+            corner: number;
+            /**
+             * Format: double
+             * @description in a lap that shows it
+             */
+            cost_s: number;
+            /**
+             * Format: int32
+             * @description so many show it, of so many
+             */
+            laps: number;
+            /** Format: int32 */
+            of: number;
+            /** @enum {string} */
+            rule: "braked-early" | "coasted" | "pressed-little" | "released-soon" | "held-too-long" | "over-slowed" | "missed-apex" | "missed-kerb" | "turned-in-early" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "lifted" | "more-steering" | "slid-in" | "slid-out" | "slid-on-kerb" | "other-gear" | "short-shift" | "inconsistent";
+            /** @enum {string|null} */
+            with?: "braked-early" | "coasted" | "pressed-little" | "released-soon" | "held-too-long" | "over-slowed" | "missed-apex" | "missed-kerb" | "turned-in-early" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "lifted" | "more-steering" | "slid-in" | "slid-out" | "slid-on-kerb" | "other-gear" | "short-shift" | "inconsistent" | null;
+        };
         /** @description What the next revision is made of. */
         ReviewKeepBody: {
             accepted?: components["schemas"]["ReviewAcceptedBody"][] | null;
@@ -5976,7 +6182,7 @@ export interface components {
              * @description by its name in small letters
              * @enum {string}
              */
-            kind: "marker-earlier" | "marker-later" | "gear" | "release" | "apex-speed" | "throttle" | "proven" | "confidence-up" | "confidence-down";
+            kind: "marker-earlier" | "marker-later" | "gear" | "release" | "shape" | "apex-speed" | "throttle" | "proven" | "confidence-up" | "confidence-down";
             laps: string[];
             /**
              * Format: double
@@ -5993,6 +6199,7 @@ export interface components {
              */
             bookOnLayout?: number | null;
             calibration?: components["schemas"]["ReviewCalibrationView"] | null;
+            drive: components["schemas"]["ReviewDriveView"][];
             /** Format: int32 */
             newest: number;
             proposals: components["schemas"]["ReviewProposalView"][];
@@ -10616,6 +10823,42 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BriefView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getCarOfLaps: {
+        parameters: {
+            query?: {
+                /** @description weighed with driver and fuel */
+                mass_kg?: number;
+                /** @description share of the grip that the driver says he uses */
+                gripUsed?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReviewCarOfLapsView"];
                 };
             };
             /** @description What is wrong, where, and what to do */

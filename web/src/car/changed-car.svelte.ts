@@ -28,6 +28,12 @@ export class TriedCar extends Working {
     void this.ask();
   }
 
+  /** Changes these values and no others. */
+  set(changes: Record<string, number>) {
+    this.changes = changes;
+    void this.ask();
+  }
+
   putBack() {
     this.changes = {};
     void this.ask();

@@ -61,8 +61,12 @@
       brake: { top: 176, bottom: 226, low: 0, high: 100 },
       throttle: { top: 248, bottom: 298, low: 0, high: 100 },
       time: laneFor(322, 372, [lost], 0.1),
+      wheel: laneFor(396, 446, [pair[0].steer_deg, pair[1].steer_deg, [0]], 20),
     },
   );
+  /** A wheel that neither lap tells has no lane. */
+  const steered = $derived(!!pair?.some((lap) => lap.steer_deg.some((v) => v !== null)));
+  const bottom = $derived(steered ? 446 : 372);
   const places = $derived(
     pair
       ? [
@@ -96,6 +100,8 @@
 
   const speedText = (v: number | null) =>
     v === null ? '–' : String(Math.round(speedIn(v, preferences.speed)));
+  const degText = (v: number | null) =>
+    v === null ? '–' : `${Math.round(Math.abs(v))}° ${v >= 0 ? 'left' : 'right'}`;
   const pctText = (v: number | null) => (v === null ? '–' : `${Math.round(v)} %`);
   function signed(v: number | null): string {
     if (v === null) return '–';
@@ -147,7 +153,7 @@
   {#if pair && lanes}
     <!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
     <svg
-      viewBox="0 0 {WIDTH} 380"
+      viewBox="0 0 {WIDTH} {bottom + 8}"
       class="block w-full touch-none"
       role="img"
       tabindex="0"
@@ -157,13 +163,15 @@
         lengthIn(pair[0].from_m + shown * pair[0].step_m, preferences.length),
       )} {preferences.length}: {speedText(pair[0].speed_mps[shown])} against {speedText(
         pair[1].speed_mps[shown],
-      )} {preferences.speed}, {signed(lost[shown])}"
+      )} {preferences.speed}, {signed(lost[shown])}{steered
+        ? `, wheel ${degText(pair[0].steer_deg[shown])}`
+        : ''}"
       onpointermove={point}
       onpointerleave={() => (at = undefined)}
       onkeydown={step}
     >
       {#each points as p (p.letter)}
-        <line x1={p.x} x2={p.x} y1="14" y2="374" class="place" />
+        <line x1={p.x} x2={p.x} y1="14" y2={bottom + 2} class="place" />
         <text x={p.label} y="11" text-anchor="middle" font-size="13" font-weight="700"
           >{p.letter}</text
         >
@@ -209,6 +217,29 @@
           ? '–'
           : `${lost[shown]! >= 0 ? '+' : '−'}${Math.abs(lost[shown]!).toFixed(2)}`}</text
       >
+      {#if steered}
+        <line
+          x1="0"
+          x2={WIDTH - RIGHT}
+          y1={yIn(lanes.wheel, 0)}
+          y2={yIn(lanes.wheel, 0)}
+          class="base"
+        />
+        <text x="2" y={lanes.wheel.top - 5} font-size="13" class="what">wheel, up is left</text>
+        <path d={pathOf(pair[1].steer_deg, x, lanes.wheel)} class="other" />
+        <path d={pathOf(pair[0].steer_deg, x, lanes.wheel)} class="this" />
+        {#each [0, 1] as k (k)}
+          <text
+            x={WIDTH - RIGHT + 4}
+            y={(lanes.wheel.top + lanes.wheel.bottom) / 2 - 2 + 16 * k}
+            font-size={k ? 13 : 15}
+            class={k ? 'what' : ''}
+            >{pair[k].steer_deg[shown] == null
+              ? '–'
+              : `${Math.round(pair[k].steer_deg[shown]!)}°`}</text
+          >
+        {/each}
+      {/if}
       {#each written as knot (`${knot.list} ${knot.name} ${knot.station}`)}
         <circle
           cx={x(indexAt(pair[0], knot.station))}
@@ -217,7 +248,13 @@
           class="knot"
         />
       {/each}
-      {#if at !== undefined}<line x1={x(at)} x2={x(at)} y1="14" y2="374" class="cursor" />{/if}
+      {#if at !== undefined}<line
+          x1={x(at)}
+          x2={x(at)}
+          y1="14"
+          y2={bottom + 2}
+          class="cursor"
+        />{/if}
     </svg>
     <p class="text-neutral text-sm leading-snug">
       Drawn out: {name(chosen)}; dashed: {name(other)}. From the bottom of the strip to its top;

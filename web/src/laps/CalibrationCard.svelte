@@ -13,9 +13,6 @@
   /** More or less than the book's car, with its error. */
   const against = (factor: number, error: number) =>
     `${factor >= 1 ? '+' : '−'}${(100 * Math.abs(factor - 1)).toFixed(1)} ± ${(200 * error).toFixed(1)} %`;
-  /** What somebody weighed, with driver and fuel [kg]; the book's until then. */
-  let weighed = $state<number>();
-  const heavier = $derived((weighed ?? c.mass_kg) / c.mass_kg);
 </script>
 
 <section class="border-base-300 rounded border-2 p-3 leading-snug" data-calibration>
@@ -31,22 +28,10 @@
     </li>
     {#if c.power != null && c.drag != null}
       <li data-measured-car>
-        With the throttle open: power <strong
-          >{against(c.power * heavier, c.powerError! * heavier)}</strong
-        >, drag <strong>{against(c.drag * heavier, c.dragError! * heavier)}</strong>, against the
-        book’s car at {Math.round(heavier * c.mass_kg)} kg.
-        <label class="flex flex-wrap items-center gap-2"
-          >Laps tell both over the mass only. Weighed with driver and fuel:
-          <input
-            class="input h-11 w-24"
-            type="number"
-            min="100"
-            max="5000"
-            aria-label="Weighed, kg"
-            placeholder={String(Math.round(c.mass_kg))}
-            bind:value={weighed}
-          /> kg</label
-        >
+        With the throttle open: power <strong>{against(c.power, c.powerError!)}</strong>, drag
+        <strong>{against(c.drag, c.dragError!)}</strong>, against the book’s car at {Math.round(
+          c.mass_kg,
+        )} kg.
       </li>
     {:else}
       <li class="text-neutral">Power and drag are not told: these laps have no throttle.</li>

@@ -8,6 +8,7 @@
   import AlongPanel from './AlongPanel.svelte';
   import { PLACES, places } from './debrief';
   import type { DebriefDesk } from './debrief-state.svelte';
+  import HandsFeetEdges from './HandsFeetEdges.svelte';
   import HistoryPanel from './HistoryPanel.svelte';
   import Remarks from './Remarks.svelte';
 
@@ -20,6 +21,7 @@
   const TABS = [
     ['strip', 'On the road'],
     ['along', 'Two laps'],
+    ['work', 'Hands, feet, edges'],
     ['remarks', 'Remarks'],
     ['history', 'Sessions'],
   ] as const;
@@ -79,9 +81,12 @@
       laps={desk.laps}
       best={desk.best}
     />
+  {:else if open === 'work'}
+    <HandsFeetEdges corner={page.corner} laps={desk.laps} />
   {:else if open === 'remarks'}
     <Remarks
       corner={page.corner}
+      causes={desk.guessing ? undefined : desk.causes}
       remarks={desk.debrief!.remarks}
       laps={desk.laps}
       onsay={(words, author, lap) => desk.remark(words, author, page.corner, lap)}

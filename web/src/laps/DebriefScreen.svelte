@@ -124,6 +124,7 @@
                 ondismiss={desk.dismiss}
                 onrestore={desk.takeBack}
                 onguess={desk.guess}
+                bind:guessing={desk.guessing}
               />
             {/if}
             <CornerTable

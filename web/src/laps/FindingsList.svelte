@@ -18,8 +18,19 @@
     ondismiss: (finding: Finding, reason: string) => Promise<boolean>;
     onrestore: (note: string) => void;
     onguess: (corner: number, rule: Rule) => Promise<boolean>;
+    /** Somebody wants to say it himself before he sees it. */
+    guessing: boolean;
   }
-  const { causes, pages, laps, onchoose, ondismiss, onrestore, onguess }: Props = $props();
+  let {
+    causes,
+    pages,
+    laps,
+    onchoose,
+    ondismiss,
+    onrestore,
+    onguess,
+    guessing = $bindable(),
+  }: Props = $props();
   const writer = {
     length: (m: number) => preferences.lengthText(m),
     speed: (v: number) => preferences.speedText(v),
@@ -30,8 +41,6 @@
   const numbers = (f: Finding) =>
     f.laps.map((id) => laps.find((l) => l.id === id)?.number ?? '?').join(', ');
   const key = (f: Finding) => `${f.corner} ${f.rule}`;
-  /** Somebody wants to say it himself before he sees it. */
-  let guessing = $state(false);
 </script>
 
 {#snippet row(finding: Finding, rank: number)}

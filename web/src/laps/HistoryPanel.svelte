@@ -4,8 +4,9 @@
   import { untrack } from 'svelte';
   import type { HistoryEntry } from '../api/laps';
   import type { CornerPage, Trace } from '../api/types';
+  import { causeWords } from './finding-words';
   import { between } from '../strip/lap-axis';
-  import { gain, lapTime } from '../units/format';
+  import { lapTime } from '../units/format';
   import Problem from '../ui/Problem.svelte';
   import { preferences } from '../units/preferences.svelte';
 
@@ -81,8 +82,11 @@
             <td class="py-1 text-right"
               >{e.time_s == null ? '–' : `${e.time_s.toFixed(2)} s`}
               <span class="text-neutral block text-sm"
-                >{e.lost_s == null ? '' : gain(e.lost_s)}</span
+                >{e.charged_s == null ? '' : `costs ${e.charged_s.toFixed(2)} s`}</span
               >
+              {#if e.rule && e.rule_s != null}<span class="text-neutral block text-sm" data-dearest
+                  >{causeWords(e.rule)}, {e.rule_s.toFixed(2)} s</span
+                >{/if}
               <span class="block text-sm whitespace-nowrap" data-aim
                 >{e.targetCorner_s == null ? '' : `aim ${e.targetCorner_s.toFixed(2)} s`}</span
               >
@@ -98,7 +102,8 @@
       </tbody>
     </table>
     <p class="text-neutral pt-1 text-sm">
-      The median of the laps that count, against the page as it was for each session. The aim is the
+      The median of the laps that count, against the page as it was for each session; what the
+      corner costs has the straight behind it in it, and under it the dearest cause. The aim is the
       brief’s: from the best lap until then a third of the way to the book, the corner with its
       share.
     </p>

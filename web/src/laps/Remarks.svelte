@@ -1,16 +1,43 @@
 <script lang="ts">
   import type { DrivenLap, LapRemark } from '../api/laps';
 
+  import type { Causes, Finding } from '../api/laps';
+  import { preferences } from '../units/preferences.svelte';
+  import { perLap } from './causes';
+  import { findingWords, wholeWords } from './finding-words';
+
   interface Props {
+    /** What cost the laps their time, once it is known and may be seen. */
+    causes?: Causes;
     corner: number;
     remarks: LapRemark[];
     laps: DrivenLap[];
     onsay: (words: string, author: 'driver' | 'coach', lap?: string) => Promise<boolean>;
     onremove: (id: string) => void;
   }
-  const { corner, remarks, laps, onsay, onremove }: Props = $props();
+  const { causes, corner, remarks, laps, onsay, onremove }: Props = $props();
   const here = $derived(remarks.filter((r) => r.corner === corner || r.corner == null));
   const WHO = { DRIVER: 'Driver', COACH: 'Coach' };
+  const writer = {
+    length: (m: number) => preferences.lengthText(m),
+    speed: (v: number) => preferences.speedText(v),
+  };
+  /** What the accounts say to a remark: of its lap, or of what the laps have in common there. */
+  function lapsSay(remark: LapRemark): string {
+    const lap = laps.find((l) => `lap ${l.number}` === remark.lap);
+    const parts = causes?.laps
+      .find((l) => l.id === lap?.id)
+      ?.corners.find((c) => c.corner === corner)?.parts;
+    if (lap) {
+      return (parts ?? [])
+        .map((part) => `${findingWords(part, writer)} (${part.cost_s.toFixed(2)} s)`)
+        .join('; ');
+    }
+    const dearest = (causes?.findings ?? [])
+      .filter((f: Finding) => f.corner === corner && f.cost_s != null)
+      .sort((a, b) => perLap(b) - perLap(a))[0];
+    return dearest ? `${wholeWords(dearest, writer)} (${dearest.cost_s!.toFixed(2)} s)` : '';
+  }
   let words = $state('');
   let author = $state<'driver' | 'coach'>('driver');
   let lap = $state('');
@@ -23,6 +50,9 @@
         <li class="border-base-300 flex items-start gap-2 border-b py-1.5">
           <p class="grow leading-snug">
             <strong>{WHO[remark.author]}</strong>{remark.lap ? `, ${remark.lap}` : ''}: {remark.words}
+            {#if lapsSay(remark)}<span class="text-neutral block" data-laps-say
+                >The laps say: {lapsSay(remark)}</span
+              >{/if}
           </p>
           <button class="btn btn-ghost" onclick={() => onremove(remark.id)}>Take back</button>
         </li>

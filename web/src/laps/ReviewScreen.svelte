@@ -13,6 +13,8 @@
   import Problem from '../ui/Problem.svelte';
   import { preferences } from '../units/preferences.svelte';
   import CalibrationCard from './CalibrationCard.svelte';
+  import CarOfLapsCard from './CarOfLapsCard.svelte';
+  import { ACTIONS, wholeWords } from './finding-words';
   import ProposalRow from './ProposalRow.svelte';
   import { isJudgement, keyOf, taken, type Said } from './proposal-words';
 
@@ -29,6 +31,10 @@
   let done = $state<number>();
   let moved = $state.raw<MovedStep[]>();
 
+  const writer = {
+    length: (m: number) => preferences.lengthText(m),
+    speed: (v: number) => preferences.speedText(v),
+  };
   const values = $derived(review?.proposals.filter((p) => !isJudgement(p)) ?? []);
   const judgements = $derived(review?.proposals.filter(isJudgement) ?? []);
   const accepted = $derived(review ? taken(review.proposals, said) : []);
@@ -140,6 +146,23 @@
               {@render rows(values)}
             </ul>
           {/if}
+          {#if review.drive.length}
+            <h2 class="figures pt-4 text-2xl font-semibold">The page is right: drive it</h2>
+            <ul data-drive>
+              {#each review.drive as d (d.corner)}
+                <li
+                  class="border-base-300 border-b py-1.5 leading-snug"
+                  data-drive-corner={d.corner}
+                >
+                  <strong class="figures"
+                    >{cornerName({ corner: d.corner, name: pageOf(d.corner)?.name })}</strong
+                  >: {wholeWords(d, writer)},
+                  <strong class="figures">{d.cost_s.toFixed(2)} s</strong> on {d.laps} of {d.of} laps.
+                  <span class="text-neutral block">{ACTIONS[d.rule]}</span>
+                </li>
+              {/each}
+            </ul>
+          {/if}
           {#if judgements.length}
             <div class="flex items-baseline gap-3 pt-4">
               <h2 class="figures text-2xl font-semibold">How sure the pages are</h2>
@@ -172,6 +195,7 @@
               than three laps to say otherwise.
             </p>
           {/if}
+          <CarOfLapsCard session={id} />
           <section class="border-base-300 rounded border-2 p-3 leading-snug" data-steps>
             <h2 class="figures text-xl font-semibold">The step board</h2>
             {#if review.steps.length === 0}

@@ -11,6 +11,7 @@ const along = (time_s: (number | null)[]): Along => ({
   throttle_pct: [],
   gear: [],
   offset_m: [],
+  steer_deg: [],
 });
 
 describe('two laps beside each other', () => {

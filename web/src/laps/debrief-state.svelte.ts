@@ -59,6 +59,8 @@ export class DebriefDesk extends Working {
   whose = $state.raw<Whose>(OWN);
   /** A file is being looked at. */
   looking = $state('');
+  /** The driver says what cost time before he sees it. */
+  guessing = $state(false);
   /** Corner that was chosen; 0 for the costliest. */
   chosen = $state(0);
 

@@ -13,8 +13,16 @@ const WORDS: Record<Rule, [plain: string, sized: (amount: number, w: FindingWrit
     'on neither pedal before the brake',
     (a) => `on neither pedal before the brake, ${a.toFixed(1)} s too long`,
   ],
+  'pressed-little': ['pressed less', (a) => `pressed ${Math.round(a)} % less`],
+  'released-soon': ['off the brake as much sooner', () => 'off the brake as much sooner'],
+  'held-too-long': [
+    'on the brake for too long',
+    (a, w) => `on the brake for ${w.length(a)} too long`,
+  ],
   'over-slowed': ['over-slowed', (a, w) => `over-slowed by ${w.speed(a)} where the brake is off`],
   'missed-apex': ['off the apex', (a) => `${a.toFixed(1)} m off the apex and its kerb`],
+  'missed-kerb': ['off its kerb', (a) => `${a.toFixed(1)} m off, beside the kerb`],
+  'turned-in-early': ['turned in early', (a, w) => `turned in ${w.length(a)} early`],
   'early-apex': [
     'early at the apex, and out of road behind it',
     (a, w) => `at the apex ${w.length(a)} early, and out of road behind it`,
@@ -31,6 +39,26 @@ const WORDS: Record<Rule, [plain: string, sized: (amount: number, w: FindingWrit
   'throttle-twice': [
     'off the throttle again',
     (a) => `off the throttle again, by ${Math.round(a)} % beyond the page`,
+  ],
+  lifted: [
+    'off the throttle where the page stays flat',
+    (a, w) => `off the throttle where the page stays flat, ${w.length(a)} of it`,
+  ],
+  'more-steering': [
+    'more steering than the turn needs',
+    (a) => `${Math.round(a)}° more steering than the turn needs: the front slides`,
+  ],
+  'slid-in': [
+    'a slide caught on the way in',
+    (a) => `a slide caught on the way in, ${Math.round(a)}° of wheel`,
+  ],
+  'slid-out': [
+    'a slide caught under power',
+    (a) => `a slide caught under power, ${Math.round(a)}° of wheel`,
+  ],
+  'slid-on-kerb': [
+    'a slide caught on the kerb',
+    (a) => `a slide caught on the kerb, ${Math.round(a)}° of wheel`,
   ],
   'other-gear': [
     'in another gear',
@@ -71,13 +99,23 @@ export function oftenWords({ often, laps, of }: Pick<Finding, 'often' | 'laps' |
 export const ACTIONS: Record<Rule, string> = {
   'braked-early': 'Look for the mark; move up to it by the step board.',
   coasted: 'Stay on the throttle to the brake: the foot changes over at once.',
+  'pressed-little': 'Press as hard as the page at once, and later.',
+  'released-soon': 'Move the whole braking up to the mark.',
+  'held-too-long': 'Let the brake go at its plate, and the car turn.',
   'over-slowed': 'Come off the brake sooner and let it roll to the apex.',
   'missed-apex': 'Look at the inside earlier, and go as near as the page has it.',
+  'missed-kerb': 'Take the kerb as the page has it: it opens the bend.',
+  'turned-in-early': 'Wait for the turn-in mark.',
   'early-apex': 'Turn in later, and be at the inside later: the road behind it opens.',
   'late-throttle': 'Pick the throttle up at the plate, little at first.',
   'slow-to-full': 'Open it in one go from the first touch: the road behind is free.',
   'early-throttle-lifted': 'Wait for the throttle until it need not come off again.',
   'throttle-twice': 'One press that grows: less at first, and no lift.',
+  lifted: 'Leave the foot down, first where there is room to run off; in steps.',
+  'more-steering': 'Less wheel, and a little slower in: the front comes back.',
+  'slid-in': 'Come off the brake as you turn; less of it at the turn-in.',
+  'slid-out': 'Open the throttle as the wheel is opened, not before.',
+  'slid-on-kerb': 'Less of this kerb, or none with the throttle open.',
   'other-gear': 'Try the page’s gear, or write yours down.',
   'short-shift': 'Hold the gear: the change costs more than the limiter.',
   inconsistent: 'One mark, the same every lap, before it is moved.',

@@ -30,6 +30,11 @@ export const KINDS: Record<ProposalKind, { letter: string; title: string; why: s
     title: 'Off the brake',
     why: 'The laps were off the brake elsewhere, and lost nothing by it.',
   },
+  shape: {
+    letter: 'P',
+    title: 'Pressure at the turn-in',
+    why: 'The laps turned in with another pressure, and lost nothing by it.',
+  },
   'apex-speed': {
     letter: 'A',
     title: 'Lowest speed',

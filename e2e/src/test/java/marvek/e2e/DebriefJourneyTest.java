@@ -370,6 +370,35 @@ class DebriefJourneyTest {
     browser.seeText("[data-laps-behind]", "Measured: Practice of");
   }
 
+  /** The car by its laps: chosen values, what they do to the lap, and a car of their own. */
+  @Test
+  void aCarOfTheLapsIsKeptWithABook() throws IOException {
+    scripts.upload("/api/sessions/" + session + "/laps", "a.csv", Files.readAllBytes(simulated(4)));
+    browser.open(book + "/sessions/" + session + "/review");
+    browser.seeText("[data-car-value='power 0']", "Power");
+    browser.seeText("[data-predicted]", "Driven: best");
+    browser.click("[data-car-value='grip-across 0'] input");
+    browser.seeText("[data-predicted]", "slower");
+    browser.press("Keep as another car, with a book");
+    browser.type("[data-name]", "Measured coupé");
+    browser.press("Keep the name");
+    browser.seeText("h1", "Measured coupé");
+    assertThat(browser.path()).endsWith("/car");
+  }
+
+  /** Hands, feet and edges of a corner, lap by lap. */
+  @Test
+  void handsFeetAndEdgesAreToldLapByLap() throws IOException {
+    scripts.upload("/api/sessions/" + session + "/laps", "a.csv", Files.readAllBytes(simulated(2)));
+    browser.open(book + "/sessions/" + session + "/debrief");
+    browser.see("[data-findings]");
+    browser.press("Hands, feet, edges");
+    browser.seeText("[data-work-of='2']", "quiet");
+    browser.seeText("[data-work-of='2']", "cm");
+    browser.press("Two laps");
+    browser.seeText("[data-along]", "wheel, up is left");
+  }
+
   @Test
   void lapsAppearWhileTheyAreDriven() {
     browser.open(book + "/sessions/" + session + "/debrief");

@@ -74,6 +74,10 @@ class ReviewsTest {
         .isCloseTo(driven.path("page_s").asDouble(0), within(0.001));
     assertThat(driven.path("time_s").asDouble(0) - driven.path("page_s").asDouble(0))
         .isCloseTo(driven.path("lost_s").asDouble(0), within(0.002));
+    JsonNode causes = scripts.get(session(0) + "/causes").body();
+    assertThat(causes.path("findings").findValuesAsString("rule"))
+        .contains(driven.path("rule").asString());
+    assertThat(driven.path("charged_s").isNumber()).isTrue();
     double noted = sessions.get(0).at("/session/result/bestLap_s").asDouble(0);
     double best = Math.min(noted, bestOf(debrief));
     JsonNode then = scripts.get(session(1) + "/debrief").body();

@@ -53,6 +53,7 @@ public final class Accounts {
       CornerCase corner =
           new CornerCase(
               road,
+              pages.get(p),
               stakes.get(p),
               page.corners().get(p),
               lap.corners().get(p),
@@ -62,6 +63,7 @@ public final class Accounts {
               parted.get(p).offM(),
               to,
               Math.max(page.lineErrorM(), lap.lineErrorM()),
+              loss,
               exit);
       double begun = p == beginsWith() ? loss.at(parted.get(0).fromM()) - loss.broughtS() : 0;
       corners.add(account(corner, loss, begun));

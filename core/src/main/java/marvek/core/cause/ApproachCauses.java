@@ -4,12 +4,16 @@ import java.util.ArrayList;
 import java.util.List;
 import marvek.core.cause.CornerAccount.Part;
 import marvek.core.laps.AlongLap;
+import marvek.core.laps.CornerReading.Braking;
 import marvek.core.laps.Thresholds;
 
 /** What costs time before the brake is off: on neither pedal, and on the brake too early. */
 final class ApproachCauses {
   /** So long on neither pedal beyond the page is a foot's way, and no coasting. */
   private static final double FOOTS_WAY_S = 0.15;
+
+  /** A slope of the speed is taken over so far. */
+  private static final double SLOPE_M = 12;
 
   private final CornerCase corner;
 
@@ -100,6 +104,34 @@ final class ApproachCauses {
         -corner.later(corner.page().braking().releaseM(), corner.lap().braking().releaseM());
     double sooner = Math.max(0, Math.min(1, off / metres));
     double cost = drawnOut * (1 + sooner * fast / slow);
-    parts.add(new Part(Cause.BRAKED_EARLY, cost, metres, corner.page().braking().onM() - early));
+    double at = corner.page().braking().onM() - early;
+    parts.add(new Part(Cause.BRAKED_EARLY, beside(sooner), cost, metres, at));
+  }
+
+  /** How an early brake was used: over as much sooner, or pressed less; null for neither. */
+  private Cause beside(double sooner) {
+    if (100 * sooner >= Cause.RELEASED_SOON.least()) {
+      return Cause.RELEASED_SOON;
+    }
+    double page = hardest(corner.pageAlong(), corner.page().braking());
+    double lap = hardest(corner.lapAlong(), corner.lap().braking());
+    return 100 * (1 - lap / page) >= Cause.PRESSED_LITTLE.least() ? Cause.PRESSED_LITTLE : null;
+  }
+
+  /** The hardest slowing of a braking, over a few metres each [m/s²]; NaN without one. */
+  private double hardest(AlongLap along, Braking braking) {
+    if (braking.onM() == null || braking.releaseM() == null) {
+      return Double.NaN;
+    }
+    int reach = (int) Math.max(1, Math.round(SLOPE_M / along.stepM()));
+    double hardest = 0;
+    int until = Math.min(along.size() - 1 - reach, along.indexOf(braking.releaseM()));
+    for (int k = along.indexOf(braking.onM()); k < until; k++) {
+      double v0 = along.speedAt(k);
+      double v1 = along.speedAt(k + reach);
+      double slowing = (v0 * v0 - v1 * v1) / (2 * reach * along.stepM());
+      hardest = slowing > hardest ? slowing : hardest;
+    }
+    return hardest;
   }
 }

@@ -26,13 +26,31 @@ final class Claims {
 
   static List<Part> of(CornerCase corner, double approachS, double speedS, double exitS) {
     Claims claims = new Claims(corner);
-    claims.take(shared(ApproachCauses.of(corner), approachS), approachS);
-    double left = claims.line(speedS + exitS);
-    double speed = left <= 0 ? 0 : Math.min(Math.max(0, speedS), left);
-    claims.take(SpeedCauses.of(corner, speed), speed);
-    claims.take(ExitCauses.of(corner), left - speed);
+    List<Part> lifted = LiftCause.of(corner, approachS + speedS);
+    if (lifted.isEmpty()) {
+      claims.braked(approachS, speedS, exitS);
+    } else {
+      claims.take(lifted, approachS + speedS);
+      claims.take(ExitCauses.of(corner), exitS);
+    }
     claims.parts.sort(Comparator.comparingDouble((Part part) -> -part.seconds()));
     return claims.parts;
+  }
+
+  private void braked(double approachS, double speedS, double exitS) {
+    double before = wheel(WheelCauses.wayIn(corner), approachS);
+    take(shared(ApproachCauses.of(corner), approachS - before), approachS - before);
+    double behind = wheel(WheelCauses.wayOut(corner), speedS + exitS);
+    double left = line(speedS + exitS - behind);
+    double speed = left <= 0 ? 0 : Math.min(Math.max(0, speedS), left);
+    take(SpeedCauses.of(corner, speed), speed);
+    take(ExitCauses.of(corner), left - speed);
+  }
+
+  /** Takes what the wheel tells; how much that is. */
+  private double wheel(List<Part> claimed, double availableS) {
+    take(claimed, availableS);
+    return Math.max(0, Math.min(availableS, sum(claimed)));
   }
 
   /**
@@ -42,9 +60,7 @@ final class Claims {
   private static List<Part> shared(List<Part> claimed, double availableS) {
     double sum = sum(claimed);
     double factor = sum > 0 ? Math.max(1, Math.min(MOST_BEYOND_FORM, availableS / sum)) : 1;
-    return claimed.stream()
-        .map(p -> new Part(p.cause(), p.seconds() * factor, p.amount(), p.atM()))
-        .toList();
+    return claimed.stream().map(p -> p.worth(p.seconds() * factor)).toList();
   }
 
   /** What another line costs comes out of speed and way out; what is left of them is returned. */
@@ -61,7 +77,7 @@ final class Claims {
     for (Part part : claimed) {
       double seconds = part.seconds() * share;
       if (seconds >= LEAST_S) {
-        parts.add(new Part(part.cause(), seconds, part.amount(), part.atM()));
+        parts.add(part.worth(seconds));
       }
     }
   }

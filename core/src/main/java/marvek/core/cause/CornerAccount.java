@@ -2,6 +2,7 @@ package marvek.core.cause;
 
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a lap lost in one corner against the page, from its lift to the next corner's, the speed
@@ -33,10 +34,20 @@ public record CornerAccount(
   /**
    * What one cause claims.
    *
+   * @param with a second part of the same slip, which has no size of its own; null without
    * @param amount in the cause's own unit
    * @param atM where it shows
    */
-  public record Part(Cause cause, double seconds, double amount, double atM) {}
+  public record Part(Cause cause, @Nullable Cause with, double seconds, double amount, double atM) {
+    public Part(Cause cause, double seconds, double amount, double atM) {
+      this(cause, null, seconds, amount, atM);
+    }
+
+    /** The same, worth something else. */
+    Part worth(double other) {
+      return new Part(cause, with, other, amount, atM);
+    }
+  }
 
   /** All of it. */
   public double lostS() {

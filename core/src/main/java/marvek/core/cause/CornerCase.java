@@ -4,12 +4,14 @@ import marvek.core.InvalidValueException;
 import marvek.core.circuit.Road;
 import marvek.core.laps.AlongLap;
 import marvek.core.laps.CornerReading;
+import marvek.core.page.CornerPage;
 import marvek.core.page.Stakes;
 
 /**
  * One corner of a lap beside the page's, as the causes look at it. Stations of the lap, 0 to the
  * road's length.
  *
+ * @param written its page
  * @param fromM where the account begins
  * @param offM where it is parted
  * @param toM where it ends
@@ -17,6 +19,7 @@ import marvek.core.page.Stakes;
  */
 record CornerCase(
     Road road,
+    CornerPage written,
     Stakes stakes,
     CornerReading page,
     CornerReading lap,
@@ -26,6 +29,7 @@ record CornerCase(
     double offM,
     double toM,
     double lineErrorM,
+    RunningLoss loss,
     ExitDrive exit) {
 
   /** A speed tells a throttle by its pull, not from its first touch on. */
@@ -57,6 +61,35 @@ record CornerCase(
       }
     }
     throw new InvalidValueException("speed_mps", "is missing all over the lap");
+  }
+
+  /**
+   * What a stretch behind the release cost: as it was driven and then with the page's throttle to
+   * the corner's end, against with the page's throttle from its begin on [s].
+   */
+  double stretchS(double beginM, double endM) {
+    double begin = Math.max(offM, Math.min(toM, beginM));
+    double end = Math.max(begin, Math.min(toM, endM));
+    return lapTimeAt(end)
+        - lapTimeAt(begin)
+        + exit.seconds(end, toM, lapSpeedAt(end), ExitDrive.AS_THE_PAGE)
+        - exit.seconds(begin, toM, lapSpeedAt(begin), ExitDrive.AS_THE_PAGE);
+  }
+
+  private double lapTimeAt(double stationM) {
+    int k = Math.min(lapAlong.size() - 2, lapAlong.indexOf(stationM));
+    double share = Math.min(1, (stationM - lapAlong.stationAt(k)) / lapAlong.stepM());
+    return lapAlong.timeAt(k) + share * (lapAlong.timeAt(k + 1) - lapAlong.timeAt(k));
+  }
+
+  /** What was lost over a stretch, with what the speed that is missing behind it costs [s]. */
+  double lostS(double beginM, double endM) {
+    return loss.at(Math.min(toM, endM)) - loss.at(Math.max(fromM, beginM));
+  }
+
+  /** Whether the page neither brakes nor closes the throttle here. */
+  boolean isFlat() {
+    return page.braking().onM() == null && written.throttle().firstM() == null;
   }
 
   /** How much of the page's speed is missing where the account is parted [m/s]. */

@@ -30,6 +30,7 @@ final class ExitCauses {
   static List<Part> of(CornerCase corner) {
     List<Part> parts = new ArrayList<>();
     ExitCauses causes = new ExitCauses(corner);
+    causes.heldTooLong(parts);
     causes.heldBack(parts);
     causes.lifted(parts);
     causes.gears(parts);
@@ -45,6 +46,19 @@ final class ExitCauses {
     double cost = seconds(controls) - asThePage;
     if (cost > 0) {
       parts.add(new Part(cause, cost, amount, atM));
+    }
+  }
+
+  /** On the brake behind where the account is parted: what that stretch cost. */
+  private void heldTooLong(List<Part> parts) {
+    Double off = corner.lap().braking().releaseM();
+    if (off == null || corner.page().braking().releaseM() == null) {
+      return;
+    }
+    double longer = off - corner.offM();
+    double lost = corner.stretchS(corner.offM(), off);
+    if (longer >= Cause.HELD_TOO_LONG.least() && lost > 0) {
+      parts.add(new Part(Cause.HELD_TOO_LONG, lost, longer, corner.offM()));
     }
   }
 
@@ -154,9 +168,25 @@ final class ExitCauses {
           double foot = lap.throttleAt(k) / 100;
           return foot < reached[k] - STEADY_PCT / 100 ? Math.min(page, foot) : page;
         };
+    boolean flat = reached[lap.indexOf(fall.atM())] >= 1;
+    boolean stays = corner.isFlat() || fall.atM() > outM();
+    if (flat && stays && fall.missingM() >= Cause.LIFTED.least()) {
+      add(parts, Cause.LIFTED, controls, fall.missingM(), fall.atM());
+      return;
+    }
     boolean early = -later() >= Cause.LATE_THROTTLE.least();
     Cause cause = early ? Cause.EARLY_THROTTLE_LIFTED : Cause.THROTTLE_TWICE;
     add(parts, cause, controls, fall.mostPct(), fall.atM());
+  }
+
+  /** Where the page is out of the corner. */
+  private double outM() {
+    double behind =
+        corner
+            .road()
+            .offsetBetween(
+                corner.road().wrapStation(corner.offM()), corner.written().exit().trackOutM());
+    return corner.offM() + Math.max(0, behind);
   }
 
   /** The lap's gears with the page's throttle. */

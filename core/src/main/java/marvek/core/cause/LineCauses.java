@@ -2,6 +2,7 @@ package marvek.core.cause;
 
 import java.util.List;
 import marvek.core.cause.CornerAccount.Part;
+import marvek.core.circuit.Kerb;
 
 /** What another way through the corner costs, where positions are good enough to tell it. */
 final class LineCauses {
@@ -26,16 +27,23 @@ final class LineCauses {
     }
     if (isEarlyApex(corner)) {
       double early = -corner.later(corner.page().way().insideAtM(), corner.lap().way().insideAtM());
-      return List.of(new Part(Cause.EARLY_APEX, availableS, early, corner.lap().way().insideAtM()));
+      double turned = -corner.later(corner.page().way().turnInM(), corner.lap().way().turnInM());
+      Cause with = turned >= Cause.TURNED_IN_EARLY.least() ? Cause.TURNED_IN_EARLY : null;
+      return List.of(
+          new Part(Cause.EARLY_APEX, with, availableS, early, corner.lap().way().insideAtM()));
     }
     double off = CornerCase.minus(insideM, corner.page().way().insideM());
     Double half = corner.stakes().apexHalfMetreOffS();
-    boolean missed = off >= Math.max(Cause.MISSED_APEX.least(), ERRORS * corner.lineErrorM());
-    if (!missed || half == null || half <= 0) {
+    boolean onKerb = corner.written().kerbs().apex().compareTo(Kerb.Use.TYRE) >= 0;
+    Cause least = onKerb ? Cause.MISSED_KERB : Cause.MISSED_APEX;
+    boolean sure = off >= ERRORS * corner.lineErrorM();
+    if (!(off >= least.least()) || !sure || half == null || half <= 0) {
       return List.of();
     }
+    Cause cause = off >= Cause.MISSED_APEX.least() ? Cause.MISSED_APEX : Cause.MISSED_KERB;
+    Cause with = onKerb && cause == Cause.MISSED_APEX ? Cause.MISSED_KERB : null;
     double stake = Math.min(availableS, half * off / 0.5);
-    return List.of(new Part(Cause.MISSED_APEX, stake, off, corner.lap().way().insideAtM()));
+    return List.of(new Part(cause, with, stake, off, corner.lap().way().insideAtM()));
   }
 
   /** Early at the inside, and behind it no room, or off the throttle again. */

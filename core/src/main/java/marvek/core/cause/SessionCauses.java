@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.Collectors;
 import marvek.core.cause.CornerAccount.Part;
 import marvek.core.circuit.Road;
 import marvek.core.laps.CornerReading;
@@ -23,11 +24,28 @@ public final class SessionCauses {
   /** Standard deviation over the median of absolute deviations, of normal errors. */
   private static final double SIGMA_OF_MAD = 1.4826;
 
-  /** Slips that are told together, the first of them as the leading one. */
-  private static final List<List<Cause>> PAIRS =
+  /**
+   * Two parts of one slip.
+   *
+   * @param leads whether the first is told first whatever it takes, since the second follows of it
+   */
+  private record Pair(Cause first, Cause second, boolean leads) {}
+
+  /** Slips that are told together. */
+  private static final List<Pair> PAIRS =
       List.of(
-          List.of(Cause.MISSED_APEX, Cause.OVER_SLOWED),
-          List.of(Cause.COASTED, Cause.BRAKED_EARLY));
+          new Pair(Cause.MISSED_APEX, Cause.OVER_SLOWED, true),
+          new Pair(Cause.COASTED, Cause.BRAKED_EARLY, false),
+          new Pair(Cause.SLID_OUT, Cause.THROTTLE_TWICE, true),
+          new Pair(Cause.SLID_OUT, Cause.EARLY_THROTTLE_LIFTED, true),
+          new Pair(Cause.SLID_OUT, Cause.SLOW_TO_FULL, true),
+          new Pair(Cause.SLID_OUT, Cause.LATE_THROTTLE, true),
+          new Pair(Cause.HELD_TOO_LONG, Cause.MORE_STEERING, true),
+          new Pair(Cause.HELD_TOO_LONG, Cause.OVER_SLOWED, true),
+          new Pair(Cause.HELD_TOO_LONG, Cause.LATE_THROTTLE, true),
+          new Pair(Cause.MORE_STEERING, Cause.SLOW_TO_FULL, true),
+          new Pair(Cause.MORE_STEERING, Cause.LATE_THROTTLE, true),
+          new Pair(Cause.MORE_STEERING, Cause.OVER_SLOWED, true));
 
   private final Road road;
   private final List<CornerReading> page;
@@ -88,20 +106,36 @@ public final class SessionCauses {
         byCause.put(cause, parts);
       }
     }
-    if (byCause.containsKey(Cause.MISSED_APEX) && !isMissed(p)) {
-      handOver(byCause, Cause.MISSED_APEX, Cause.OVER_SLOWED);
+    for (Cause cause : List.of(Cause.MISSED_APEX, Cause.MISSED_KERB)) {
+      if (byCause.containsKey(cause) && !isMissed(p, cause)) {
+        handOver(byCause, cause, Cause.OVER_SLOWED);
+      }
     }
     Map<Cause, Cause> with = new EnumMap<>(Cause.class);
-    for (List<Cause> pair : PAIRS) {
-      join(byCause, pair.get(0), pair.get(1), with);
-    }
+    byCause.forEach((cause, parts) -> besideMostly(parts).ifPresent(b -> with.put(cause, b)));
+    Map<Cause, Cause> joined = new EnumMap<>(Cause.class);
+    PAIRS.forEach(pair -> join(byCause, pair, joined));
+    with.putAll(joined);
     List<Finding> found = new ArrayList<>();
     byCause.forEach((cause, parts) -> found.add(finding(p, cause, with.get(cause), parts)));
     return found;
   }
 
+  /** What most of the laps that show a cause have beside it. */
+  private static Optional<Cause> besideMostly(List<Part> parts) {
+    List<Part> shown = parts.stream().filter(part -> part != null).toList();
+    Map<Cause, Long> counts =
+        shown.stream()
+            .filter(part -> part.with() != null)
+            .collect(Collectors.groupingBy(Part::with, Collectors.counting()));
+    return counts.entrySet().stream()
+        .filter(e -> 2 * e.getValue() > shown.size())
+        .map(Map.Entry::getKey)
+        .findFirst();
+  }
+
   /** Whether the laps' offset at the inside is beyond its least, and sure. */
-  private boolean isMissed(int p) {
+  private boolean isMissed(int p, Cause cause) {
     double[] off =
         readings.stream()
             .mapToDouble(
@@ -110,8 +144,7 @@ public final class SessionCauses {
             .toArray();
     double median = Median.of(off);
     double sigma = SIGMA_OF_MAD * Median.of(Median.deviations(off));
-    return median >= Cause.MISSED_APEX.least()
-        && median >= STANDARD_ERRORS * sigma / Math.sqrt(off.length);
+    return median >= cause.least() && median >= STANDARD_ERRORS * sigma / Math.sqrt(off.length);
   }
 
   /** What one cause took is another's. */
@@ -140,20 +173,19 @@ public final class SessionCauses {
     return sums;
   }
 
-  /** Two parts of one slip become one, led by a missed apex, else by the dearer one. */
-  private static void join(
-      Map<Cause, List<Part>> byCause, Cause first, Cause second, Map<Cause, Cause> with) {
-    List<Part> a = byCause.get(first);
-    List<Part> b = byCause.get(second);
+  /** Two parts of one slip become one, led by the one that the other follows of, or the dearer. */
+  private static void join(Map<Cause, List<Part>> byCause, Pair pair, Map<Cause, Cause> joined) {
+    List<Part> a = byCause.get(pair.first());
+    List<Part> b = byCause.get(pair.second());
     if (a == null || b == null) {
       return;
     }
-    boolean leads = first == Cause.MISSED_APEX || total(a) >= total(b);
-    Cause lead = leads ? first : second;
-    Cause other = leads ? second : first;
+    boolean leads = pair.leads() || total(a) >= total(b);
+    Cause lead = leads ? pair.first() : pair.second();
+    Cause other = leads ? pair.second() : pair.first();
     byCause.put(lead, sums(lead, byCause.get(lead), byCause.get(other)));
     byCause.remove(other);
-    with.put(lead, other);
+    joined.putIfAbsent(lead, other);
   }
 
   private static double total(List<Part> parts) {

@@ -16,6 +16,7 @@ public final class AlongLap {
   private final double[] throttlePct;
   private final double[] gear;
   private final double[] offsetM;
+  private final double[] steerDeg;
 
   private AlongLap(LapTrace trace, double stepM, int n) {
     this.stepM = stepM;
@@ -25,6 +26,7 @@ public final class AlongLap {
     this.throttlePct = new double[n];
     this.gear = new double[n];
     this.offsetM = new double[n];
+    this.steerDeg = new double[n];
     double begun = trace.timeAtStation(0);
     for (int k = 0; k < n; k++) {
       double station = k * stepM;
@@ -34,6 +36,7 @@ public final class AlongLap {
       throttlePct[k] = trace.valueAtStation(Channel.THROTTLE, station);
       gear[k] = trace.nearestAtStation(Channel.GEAR, station);
       offsetM[k] = trace.offsetAtStation(station);
+      steerDeg[k] = trace.valueAtStation(Channel.STEER, station);
     }
   }
 
@@ -43,6 +46,7 @@ public final class AlongLap {
     this.speedMps = from.speedMps;
     this.gear = from.gear;
     this.offsetM = from.offsetM;
+    this.steerDeg = from.steerDeg;
     this.brakePct = brakePct.clone();
     this.throttlePct = throttlePct.clone();
   }
@@ -115,6 +119,11 @@ public final class AlongLap {
   /** Left positive [m]. */
   public double offsetAt(int k) {
     return offsetM[k];
+  }
+
+  /** Wheel, left positive [°]. */
+  public double steerAt(int k) {
+    return steerDeg[k];
   }
 
   /** One value a station, picked by {@code at}. */

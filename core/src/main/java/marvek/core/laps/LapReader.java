@@ -6,6 +6,7 @@ import marvek.core.circuit.Road;
 import marvek.core.laps.CornerReading.Braking;
 import marvek.core.laps.CornerReading.Slowest;
 import marvek.core.page.CornerPage;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Reads what a lap did in each corner of a book: events with hysteresis and a least duration,
@@ -52,20 +53,24 @@ public final class LapReader {
   public List<List<CornerReading>> read(
       Recording recording, Stations stations, List<RecordedLap> laps) {
     BrakeZero zero = BrakeZero.of(recording, thresholds);
+    Own own = new Own(SteerNeeded.of(recording).orElse(null), GearRatios.of(recording));
     return laps.stream()
-        .map(lap -> corners(new LapTrace(recording, stations, lap, road, zero)))
+        .map(lap -> corners(new LapTrace(recording, stations, lap, road, zero), own))
         .toList();
   }
 
-  private List<CornerReading> corners(LapTrace trace) {
+  /** What a recording tells of its own car. */
+  private record Own(@Nullable SteerNeeded wheel, List<GearRatios.Ratio> gears) {}
+
+  private List<CornerReading> corners(LapTrace trace, Own own) {
     List<CornerReading> readings = new ArrayList<>();
     for (int p = 0; p < pages.size(); p++) {
-      readings.add(corner(trace, p));
+      readings.add(corner(trace, own, p));
     }
     return readings;
   }
 
-  private CornerReading corner(LapTrace trace, int p) {
+  private CornerReading corner(LapTrace trace, Own own, int p) {
     CornerPage page = pages.get(p);
     double turnIn = page.turnIn().atM();
     double out = turnIn + road.distance(turnIn, page.exit().trackOutM());
@@ -88,6 +93,8 @@ public final class LapReader {
         slowest(trace, lowest),
         new ThrottleReader(trace, thresholds).read(afterBraking, lowest, trace.indexAt(nextM)),
         new WayReader(trace, road, thresholds).read(page, since, begin, end),
+        new WheelReader(trace, road, thresholds, own.wheel()).read(page, begin, lowest, end),
+        new FeetReader(trace, thresholds, own.gears()).read(since, end),
         known(trace.valueAtStation(Channel.SPEED, firstPoint(p))),
         known(trace.valueAtStation(Channel.SPEED, out)),
         known(seconds(trace, p, nextM)));

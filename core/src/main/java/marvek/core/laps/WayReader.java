@@ -43,12 +43,11 @@ final class WayReader {
       }
     }
     Double turnIn = turnIn(page, since, end, turn);
-    Integer corrections = trace.has(Channel.STEER) ? corrections(begin, end, turn) : null;
     if (inside < 0) {
-      return new CornerReading.Way(turnIn, null, null, null, corrections);
+      return new CornerReading.Way(turnIn, null, null, null);
     }
     return new CornerReading.Way(
-        turnIn, least, trace.stationAt(inside), outside(inside, end, turn), corrections);
+        turnIn, least, trace.stationAt(inside), outside(inside, end, turn));
   }
 
   /** Room between the car's middle and the edge on a side; NaN without a position. */
@@ -125,42 +124,5 @@ final class WayReader {
     return Math.atan2(
         trace.at(Channel.Y, b) - trace.at(Channel.Y, a),
         trace.at(Channel.X, b) - trace.at(Channel.X, a));
-  }
-
-  private int corrections(int begin, int end, int turn) {
-    int count = 0;
-    double high = Double.NEGATIVE_INFINITY;
-    double low = Double.POSITIVE_INFINITY;
-    boolean back = false;
-    // Behind the largest angle the wheel is opened anyway: only until there it is corrected.
-    int until = largestSteer(begin, end, turn);
-    for (int i = begin; i <= until; i++) {
-      double angle = turn * trace.at(Channel.STEER, i);
-      if (!back) {
-        high = Math.max(high, angle);
-        if (high - angle >= thresholds.correctionDeg()) {
-          back = true;
-          low = angle;
-        }
-      } else {
-        low = Math.min(low, angle);
-        if (angle - low >= thresholds.correctionDeg()) {
-          back = false;
-          count++;
-          high = angle;
-        }
-      }
-    }
-    return count;
-  }
-
-  private int largestSteer(int begin, int end, int turn) {
-    int largest = begin;
-    for (int i = begin; i < end; i++) {
-      if (turn * trace.at(Channel.STEER, i) > turn * trace.at(Channel.STEER, largest)) {
-        largest = i;
-      }
-    }
-    return largest;
   }
 }

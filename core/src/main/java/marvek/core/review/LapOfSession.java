@@ -1,9 +1,12 @@
 package marvek.core.review;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import marvek.core.cause.Cause;
 import marvek.core.cause.CornerAccount;
 import marvek.core.laps.CornerReading;
 
@@ -51,9 +54,16 @@ public record LapOfSession(
     accounts = List.copyOf(accounts);
   }
 
+  /** What shows that a corner was entered with too much, where it costs so much [s]. */
+  private static final Set<Cause> TOO_MUCH =
+      EnumSet.of(Cause.SLID_IN, Cause.EARLY_APEX, Cause.HELD_TOO_LONG);
+
+  private static final double TOO_MUCH_S = 0.05;
+
   /**
-   * Whether a corner was made: at the apex, on the road, no wheel locked. What was not recorded
-   * does not speak against it.
+   * Whether a corner was made: at the apex, on the road, no wheel locked, and nothing in its
+   * account that says it was entered with too much. What was not recorded does not speak against
+   * it.
    *
    * @param page the page's own lap in the corner, read the same way
    */
@@ -62,7 +72,9 @@ public record LapOfSession(
     boolean locked = Boolean.TRUE.equals(lap.braking().locked());
     return !locked
         && !(minus(lap.way().insideM(), page.way().insideM()) > MISSED_M)
-        && !(minus(page.way().outsideM(), lap.way().outsideM()) > WIDE_M);
+        && !(minus(page.way().outsideM(), lap.way().outsideM()) > WIDE_M)
+        && accounts.get(p).parts().stream()
+            .noneMatch(part -> TOO_MUCH.contains(part.cause()) && part.seconds() >= TOO_MUCH_S);
   }
 
   private static double minus(Double a, Double b) {

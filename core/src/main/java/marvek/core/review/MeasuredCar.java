@@ -1,11 +1,13 @@
 package marvek.core.review;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import marvek.core.circuit.Path;
 import marvek.core.laps.AlongLap;
 import marvek.core.numeric.Median;
+import marvek.core.numeric.TwoFactors;
 import marvek.core.profile.ForceModel;
 import marvek.core.profile.Lap;
 
@@ -156,37 +158,16 @@ public record MeasuredCar(Factor power, Factor drag, int stretches) {
             all.stream().mapToDouble(Stretch::held).toArray());
   }
 
-  /** Normal equations of two unknowns; empty where pull and hold go together. */
+  /** Least squares of two unknowns; empty where pull and hold go together. */
   static Optional<MeasuredCar> fitted(double[] gained, double[] pull, double[] held) {
-    double pp = 0;
-    double ph = 0;
-    double hh = 0;
-    double pg = 0;
-    double hg = 0;
-    for (int k = 0; k < gained.length; k++) {
-      pp += pull[k] * pull[k];
-      ph += pull[k] * held[k];
-      hh += held[k] * held[k];
-      pg += pull[k] * gained[k];
-      hg += held[k] * gained[k];
-    }
-    double determinant = pp * hh - ph * ph;
-    if (!(determinant > 1e-6 * pp * hh)) {
-      return Optional.empty();
-    }
-    double power = (pg * hh - hg * ph) / determinant;
-    double drag = (pg * ph - hg * pp) / determinant;
-    double squares = 0;
-    for (int k = 0; k < gained.length; k++) {
-      double rest = gained[k] - power * pull[k] + drag * held[k];
-      squares += rest * rest;
-    }
-    double variance = squares / (gained.length - 2);
-    return Optional.of(
-        new MeasuredCar(
-            new Factor(power, Math.sqrt(variance * hh / determinant)),
-            new Factor(drag, Math.sqrt(variance * pp / determinant)),
-            gained.length));
+    double[] against = Arrays.stream(held).map(h -> -h).toArray();
+    return TwoFactors.of(gained, pull, against)
+        .map(
+            fit ->
+                new MeasuredCar(
+                    new Factor(fit.first(), fit.firstError()),
+                    new Factor(fit.second(), fit.secondError()),
+                    gained.length));
   }
 
   private static double rest(Stretch s, double power, double drag) {

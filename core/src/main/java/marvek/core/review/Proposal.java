@@ -35,6 +35,8 @@ public record Proposal(
     MARKER_LATER,
     GEAR,
     RELEASE,
+    /** Another pressure where the car turns in: the shape of the braking. */
+    SHAPE,
     /** More speed at the slowest place than the page has. */
     APEX_SPEED,
     THROTTLE,

@@ -32,8 +32,16 @@ public final class Proposals {
   private static final double LEAST_PEDAL_M = 6;
   private static final double LEAST_SPEED_MPS = 0.7;
 
+  /** Pressures scatter more than a driver can tell apart. */
+  private static final double LEAST_SHAPE_PCT = 12;
+
+  private static final double TOGETHER_PCT = 8;
+
   /** A corner that loses no more than this is driven as well as the page. */
   private static final double AS_GOOD_S = 0.05;
+
+  /** What the model says is lost by a point that laps lost nothing by, and still believes. */
+  private static final double CONTRADICTED_S = 0.2;
 
   /** A page that is driven within this is proven. */
   private static final double PROVEN_S = 0.12;
@@ -83,12 +91,29 @@ public final class Proposals {
       marker(p).ifPresent(all::add);
       gear(p).ifPresent(all::add);
       release(p).ifPresent(all::add);
+      shape(p).ifPresent(all::add);
       apexSpeed(p).ifPresent(all::add);
       throttle(p).ifPresent(all::add);
       boolean moves = !all.isEmpty() && all.get(all.size() - 1).corner() == page(p).corner();
       confidence(p, moves).ifPresent(all::add);
     }
     return all;
+  }
+
+  /**
+   * Where the page is right and has to be driven: what is done lap after lap and is dear, in
+   * corners that no proposal moves a point of; the dearest of each, in the order of the lap.
+   */
+  public static List<Finding> driveAsWritten(List<Finding> findings, List<Proposal> proposals) {
+    Map<Integer, Finding> dearest = new TreeMap<>();
+    for (Finding finding : findings) {
+      boolean moves =
+          proposals.stream().anyMatch(p -> p.field() != null && p.corner() == finding.corner());
+      if (!moves && finding.costS() != null && isHabit(finding)) {
+        dearest.merge(finding.corner(), finding, (a, b) -> a.perLapS() >= b.perLapS() ? a : b);
+      }
+    }
+    return List.copyOf(dearest.values());
   }
 
   private CornerPage page(int p) {
@@ -212,6 +237,28 @@ public final class Proposals {
         false);
   }
 
+  /** Another pressure at the turn-in, lap after lap, that loses nothing. */
+  private Optional<Proposal> shape(int p) {
+    Double wanted = written(p).braking().atTurnInPct();
+    if (page(p).trailBrake() == null || wanted == null) {
+      return Optional.empty();
+    }
+    double[] more =
+        of.laps().stream()
+            .map(lap -> lap.corners().get(p).braking().atTurnInPct())
+            .mapToDouble(pct -> pct == null ? Double.NaN : pct - wanted)
+            .toArray();
+    List<Integer> row = inARow(p, more, TOGETHER_PCT);
+    if (row.isEmpty()
+        || Math.abs(middle(more, row)) < LEAST_SHAPE_PCT
+        || charged(p, row) > AS_GOOD_S) {
+      return Optional.empty();
+    }
+    double after = page(p).trailBrake().atTurnInPct() + middle(more, row);
+    double pct = Math.round(Math.max(0, Math.min(100, after)));
+    return worthIt(value(p, Kind.SHAPE, PageField.TURN_IN_PRESSURE, pct, row, null));
+  }
+
   private Optional<Proposal> throttle(int p) {
     Double at = page(p).throttle().firstM();
     if (at == null) {
@@ -231,8 +278,14 @@ public final class Proposals {
     double by = middle(later, row);
     boolean wanted = onlyEarlier ? by <= -LEAST_PEDAL_M : Math.abs(by) >= LEAST_PEDAL_M;
     return wanted
-        ? Optional.of(value(p, kind, field, road.wrapStation(atM + by), row, null))
+        ? worthIt(value(p, kind, field, road.wrapStation(atM + by), row, null))
         : Optional.empty();
+  }
+
+  /** Where the model says that it loses so much, laps that lost nothing tell something else. */
+  private static Optional<Proposal> worthIt(Proposal proposal) {
+    boolean slower = proposal.pageS() != null && proposal.pageS() > CONTRADICTED_S;
+    return slower ? Optional.empty() : Optional.of(proposal);
   }
 
   private double charged(int p, List<Integer> row) {

@@ -55,6 +55,13 @@ public final class Gearbox {
     return new Gearbox(ratios, finalDrive, efficiency, seconds, downshiftS);
   }
 
+  /** The same gears but for one, which has another ratio. */
+  public Gearbox withRatio(int gear, double other) {
+    double[] changed = ratios.clone();
+    changed[gear - 1] = other;
+    return new Gearbox(changed, finalDrive, efficiency, upshiftS, downshiftS);
+  }
+
   /** Ratio of a gear, without the final drive. */
   public double ratio(int gear) {
     return ratios[gear - 1];

@@ -3,8 +3,10 @@ package marvek.core.cause;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.IntStream;
 import marvek.core.MadeRoads;
 import marvek.core.TestRoads;
 import marvek.core.TestVehicles;
@@ -12,6 +14,7 @@ import marvek.core.cause.CornerAccount.Part;
 import marvek.core.cause.SlipDriver.Kind;
 import marvek.core.cause.SlipDriver.Slip;
 import marvek.core.circuit.Circuit;
+import marvek.core.laps.AlongLap;
 import marvek.core.laps.Channel;
 import marvek.core.laps.ModelRecording;
 import marvek.core.laps.ReadLap;
@@ -27,6 +30,10 @@ import org.junit.jupiter.params.provider.CsvSource;
 class AccountsTest {
   private static final DrivenBook BOOK =
       DrivenBook.smooth(Circuit.bare("varied", TestRoads.varied(5)), TestVehicles.clubCar());
+
+  /** With corners that its page takes flat. */
+  private static final DrivenBook FLAT =
+      DrivenBook.fastest(MadeRoads.of(8, 1), TestVehicles.clubCar());
 
   private static List<ReadLap> driven(Slip... slips) {
     return BOOK.read(BOOK.driver().drive(List.of(List.of(slips), List.of(slips)), 11), 100, 0.5);
@@ -63,6 +70,95 @@ class AccountsTest {
           .as("the reader's own lap times")
           .isCloseTo(lapS(lap) - lapS(BOOK.page(true)), within(0.001));
     }
+  }
+
+  /** Two stretches behind each other cost what both of them do as one, and none costs nothing. */
+  @Test
+  void stretchesOfAWayOutAddUp() {
+    ReadLap lap = driven(new Slip(2, Kind.OVER_SLOWS, 3)).get(0);
+    CostToGo toGo = CostToGo.of(BOOK.book().lap());
+    ReadLap page = BOOK.page(true);
+    double off = page.corners().get(2).braking().releaseM();
+    CornerCase corner =
+        new CornerCase(
+            BOOK.road(),
+            BOOK.book().pages().get(2),
+            null,
+            page.corners().get(2),
+            lap.corners().get(2),
+            page.along(),
+            lap.along(),
+            off - 100,
+            off,
+            off + 200,
+            0,
+            new RunningLoss(lap.along(), page.along(), BOOK.road(), toGo),
+            new ExitDrive(BOOK.book().lap(), toGo));
+    assertThat(corner.stretchS(off + 20, off + 20)).isCloseTo(0, within(1e-12));
+    double first = corner.stretchS(off, off + 30);
+    double second = corner.stretchS(off + 30, off + 80);
+    assertThat(first + second).isCloseTo(corner.stretchS(off, off + 80), within(1e-9));
+    assertThat(corner.stretchS(off - 500, off + 900))
+        .as("kept within the way out")
+        .isCloseTo(corner.stretchS(off, off + 200), within(1e-9));
+  }
+
+  /** Off the throttle before the slowest place of a corner that the page takes flat. */
+  @Test
+  void aLiftOnTheWayIntoAFlatCornerTakesWhatWasLostThere() {
+    int p = flat();
+    ReadLap page = FLAT.page(true);
+    double from = FLAT.book().pages().get(p).turnIn().atM();
+    int begin = page.along().indexOf(from);
+    double[] foot = page.along().column(page.along()::throttleAt);
+    Arrays.fill(foot, begin + 5, begin + 15, 0);
+    double[] brake = page.along().column(page.along()::brakeAt);
+    CornerCase lifted = flatCorner(p, from, page.along().withPedals(brake, foot));
+    assertThat(LiftCause.of(lifted, 0.2))
+        .singleElement()
+        .satisfies(
+            part -> {
+              assertThat(part.cause()).isEqualTo(Cause.LIFTED);
+              assertThat(part.seconds()).isEqualTo(0.2);
+              assertThat(part.amount()).isCloseTo(20, within(0.1));
+            });
+    assertThat(LiftCause.of(flatCorner(p, from, page.along()), 0.2)).isEmpty();
+    Arrays.fill(foot, begin - 10, begin + 15, 0);
+    assertThat(LiftCause.of(flatCorner(p, from, page.along().withPedals(brake, foot)), 0.2))
+        .as("still on the way out of the corner before")
+        .isEmpty();
+  }
+
+  private static int flat() {
+    return IntStream.range(0, FLAT.book().pages().size())
+        .filter(p -> FLAT.page(true).corners().get(p).braking().onM() == null)
+        .filter(p -> FLAT.book().pages().get(p).throttle().firstM() == null)
+        .filter(
+            p -> {
+              AlongLap page = FLAT.page(true).along();
+              double turnIn = FLAT.book().pages().get(p).turnIn().atM();
+              return page.throttleAt(page.indexOf(turnIn - 20)) > 99;
+            })
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private static CornerCase flatCorner(int p, double fromM, AlongLap lap) {
+    ReadLap page = FLAT.page(true);
+    return new CornerCase(
+        FLAT.road(),
+        FLAT.book().pages().get(p),
+        null,
+        page.corners().get(p),
+        page.corners().get(p),
+        page.along(),
+        lap,
+        fromM,
+        fromM + 60,
+        fromM + 90,
+        0,
+        null,
+        null);
   }
 
   private static double lapS(ReadLap lap) {

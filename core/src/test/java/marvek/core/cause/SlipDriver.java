@@ -40,7 +40,15 @@ final class SlipDriver {
     THROTTLE_LATE,
     LIFTS,
     GEAR_HIGHER,
-    WIDE_AT_APEX
+    WIDE_AT_APEX,
+    /** The rear steps out under power: half the throttle, and the wheel taken back [°]. */
+    SLIDES,
+    /** The front slides: more wheel, and less speed [% of the wheel]. */
+    PUSHES,
+    /** On the brake behind its end [m]. */
+    HOLDS_LONG,
+    /** Off the throttle where it can stay flat [%]. */
+    LIFTS_FLAT
   }
 
   /**
@@ -114,7 +122,8 @@ final class SlipDriver {
                   Channel.BRAKE,
                   Channel.THROTTLE,
                   Channel.GEAR,
-                  Channel.LATERAL_G)
+                  Channel.LATERAL_G,
+                  Channel.STEER)
               : List.of(Channel.X, Channel.Y, Channel.SPEED);
       written.forEach(channel -> channels.put(channel, new double[count]));
       for (int k = 0; k < count; k++) {
@@ -128,7 +137,8 @@ final class SlipDriver {
           channels.get(Channel.BRAKE)[k] = 100 * s[4];
           channels.get(Channel.THROTTLE)[k] = 100 * s[5];
           channels.get(Channel.GEAR)[k] = s[6];
-          channels.get(Channel.LATERAL_G)[k] = s[7];
+          channels.get(Channel.LATERAL_G)[k] = s[7] + 0.01 * random.nextGaussian();
+          channels.get(Channel.STEER)[k] = s[8] + 0.5 * random.nextGaussian();
         }
       }
       return new Recording(time, channels);
@@ -206,6 +216,9 @@ final class SlipDriver {
     final int[] gears = new int[n];
     final double[] offset = new double[n];
     final boolean[] shut = new boolean[n];
+    final double[] wheelDeg = new double[n];
+    final double[] pushed = new double[n];
+    final double[] scrub = new double[n];
 
     Plan(List<Slip> slips, List<Scatter> scatter) {
       for (int i = 0; i < n; i++) {
@@ -268,6 +281,57 @@ final class SlipDriver {
         }
       }
       wide(page, of(slips, p, Kind.WIDE_AT_APEX));
+      slides(page, of(slips, p, Kind.SLIDES));
+      pushes(index(page.apexes().get(0).atM()), of(slips, p, Kind.PUSHES));
+      if (off >= 0) {
+        heldLong(off, of(slips, p, Kind.HOLDS_LONG));
+      }
+      double liftsFlat = of(slips, p, Kind.LIFTS_FLAT);
+      for (int k = -road.samples(40); liftsFlat > 0 && k < 0; k++) {
+        int at = road.wrap(slowest + k);
+        foot[at] = Math.min(foot[at], 1 - liftsFlat / 100);
+      }
+    }
+
+    /** Half a second behind the first throttle, with half of it, the tyres across the road. */
+    private void slides(CornerPage page, double degrees) {
+      Double first = page.throttle().firstM();
+      if (degrees == 0 || first == null) {
+        return;
+      }
+      int from = road.wrap(index(first) + road.samples(12));
+      int length = road.samples(0.5 * speed[from]);
+      for (int k = 0; k < length; k++) {
+        int at = road.wrap(from + k);
+        wheelDeg[at] -= degrees * Math.sin(Math.PI * k / length);
+        scrub[at] += 3;
+        foot[at] *= 0.5;
+      }
+    }
+
+    /** Forty metres about the apex. */
+    private void pushes(int apex, double pct) {
+      int from = road.wrap(apex - road.samples(20));
+      int length = road.samples(40);
+      for (int k = 0; pct > 0 && k < length; k++) {
+        int at = road.wrap(from + k);
+        double ramp = Math.min(1, Math.min(k, length - k) * step / 8);
+        pushed[at] += pct / 100 * ramp;
+        limit[at] *= 1 - 0.05 * ramp;
+        foot[at] = Math.min(foot[at], 0.3);
+      }
+    }
+
+    /** The brake goes on at a third behind where it was off, and the speed with it. */
+    private void heldLong(int off, double metres) {
+      int length = road.samples(metres);
+      double before = limit[off];
+      for (int k = 0; metres > 0 && k < length; k++) {
+        int at = road.wrap(off + k);
+        double w = before * before - 2 * 3 * k * step;
+        limit[at] = Math.min(limit[at], Math.sqrt(Math.max(9, w)));
+        foot[at] = 0;
+      }
     }
 
     private int flatFrom(int first) {
@@ -479,12 +543,17 @@ final class SlipDriver {
       brake += Math.max(-most, Math.min(most, brakeWanted - brake));
       foot += Math.max(-3 * most, Math.min(2 * most, footWanted - foot));
       double drive = shifting > 0 ? 0 : foot * open - (1 - foot) * shut;
-      double a = (drive - resistance - brake * car.brakes().maxForceN()) / massKg;
+      double a = (drive - resistance - brake * car.brakes().maxForceN()) / massKg - plan.scrub[i];
       double off = plan.offset[i];
       double across = (plan.offset[road.wrap(i + 1)] - off) / step;
       s += v * STEP_S / Math.hypot(Math.max(0.5, 1 - off * road.curvatureAt(i)), across);
       v = Math.max(2, v + a * STEP_S);
       t += STEP_S;
+    }
+
+    /** Wheel beyond what the bend needs, towards its inside [°]. */
+    private double turnedMore(Plan plan, int i) {
+      return Math.signum(plan.bend(plan.offset, i)) * plan.wheelDeg[i];
     }
 
     private double engineN(int inGear) {
@@ -504,7 +573,10 @@ final class SlipDriver {
       double share = road.wrapStation(s) / step - i;
       double off = plan.offset[i] + share * (next - plan.offset[i]);
       double across = v * v * plan.bend(plan.offset, i) / G0;
-      return new double[] {t, s, off, v, brake, foot, gear, across};
+      double wheel = 14 * Math.toDegrees(2.5 * across * G0 / (v * v)) + 4 * across;
+      return new double[] {
+        t, s, off, v, brake, foot, gear, across, wheel * (1 + plan.pushed[i]) + turnedMore(plan, i)
+      };
     }
   }
 }

@@ -110,6 +110,8 @@ class LapKindsTest {
               none.slowest(),
               none.throttle(),
               none.way(),
+              none.wheel(),
+              none.feet(),
               null,
               null,
               seconds[c]));

@@ -11,6 +11,7 @@ import java.util.TreeMap;
 import java.util.function.UnaryOperator;
 import marvek.core.TestRoads;
 import marvek.core.TestVehicles;
+import marvek.core.cause.Cause;
 import marvek.core.cause.CornerAccount;
 import marvek.core.cause.Finding;
 import marvek.core.circuit.Circuit;
@@ -60,7 +61,9 @@ class ProposalsTest {
         new Braking(at == null ? null : at + 12, 80.0, 30.0, at == null ? null : at + 90, false),
         new Slowest(page.lowestSpeedMps(), page.lowestSpeedAtM(), page.gears().corner()),
         new Throttle(page.throttle().firstM(), page.throttle().fullM(), 1, 0.0, 0.0, 1),
-        new Way(page.turnIn().atM(), 1.2, page.apexes().get(0).atM(), 1.5, 0),
+        new Way(page.turnIn().atM(), 1.2, page.apexes().get(0).atM(), 1.5),
+        CornerReading.Wheel.UNKNOWN,
+        CornerReading.Feet.UNKNOWN,
         40.0,
         page.exit().speedMps(),
         page.timeS());
@@ -82,7 +85,16 @@ class ProposalsTest {
   private static CornerReading with(
       CornerReading r, Braking braking, Slowest slowest, Throttle throttle, Way way) {
     return new CornerReading(
-        r.corner(), braking, slowest, throttle, way, r.entryMps(), r.exitMps(), r.timeS());
+        r.corner(),
+        braking,
+        slowest,
+        throttle,
+        way,
+        r.wheel(),
+        r.feet(),
+        r.entryMps(),
+        r.exitMps(),
+        r.timeS());
   }
 
   private static LapOfSession lap(int number, double lostS, UnaryOperator<CornerReading> change) {
@@ -174,6 +186,82 @@ class ProposalsTest {
     assertThat(here(slow, Kind.THROTTLE)).isEmpty();
   }
 
+  /** What laps say they lost nothing by and the model that it is dear is something else. */
+  @Test
+  void whatTheModelContradictsIsNotProposed() {
+    Braking written = WRITTEN.get(P).braking();
+    UnaryOperator<CornerReading> far =
+        r -> with(r, pressedAtTurnIn(written, -28), r.slowest(), r.throttle(), r.way());
+    assertThat(here(List.of(lap(2, 0, far), lap(3, 0, far), lap(4, 0, far)), Kind.SHAPE)).isEmpty();
+  }
+
+  @Test
+  void anotherPressureAtTheTurnInThatCostsNothingIsWrittenDown() {
+    assertThat(PAGE.trailBrake()).isNotNull();
+    double page = PAGE.trailBrake().atTurnInPct();
+    Braking written = WRITTEN.get(P).braking();
+    UnaryOperator<CornerReading> lighter =
+        r -> with(r, pressedAtTurnIn(written, -12.5), r.slowest(), r.throttle(), r.way());
+    Proposal shape =
+        here(List.of(lap(2, 0, lighter), lap(3, 0, lighter), lap(4, 0, lighter)), Kind.SHAPE)
+            .orElseThrow();
+    assertThat(shape.field()).isEqualTo(PageField.TURN_IN_PRESSURE);
+    assertThat(shape.after()).isEqualTo(Math.round(page - 12.5));
+    UnaryOperator<CornerReading> alike =
+        r -> with(r, pressedAtTurnIn(written, -9), r.slowest(), r.throttle(), r.way());
+    assertThat(here(List.of(lap(2, 0, alike), lap(3, 0, alike), lap(4, 0, alike)), Kind.SHAPE))
+        .isEmpty();
+    assertThat(
+            here(
+                List.of(lap(2, 0.2, lighter), lap(3, 0.2, lighter), lap(4, 0.2, lighter)),
+                Kind.SHAPE))
+        .isEmpty();
+  }
+
+  private static Braking pressedAtTurnIn(Braking b, double morePct) {
+    return new Braking(b.onM(), b.peakPct(), b.atTurnInPct() + morePct, b.releaseM(), b.locked());
+  }
+
+  /**
+   * A lap that slid in or went wide after an early apex has not made its step, whatever its line.
+   */
+  @Test
+  void whatAnAccountSaysOfTooMuchIsNotMade() {
+    for (Cause cause : List.of(Cause.SLID_IN, Cause.EARLY_APEX, Cause.HELD_TOO_LONG)) {
+      assertThat(lapWith(cause, 0.2).made(P, WRITTEN.get(P))).as("%s", cause).isFalse();
+      assertThat(lapWith(cause, 0.03).made(P, WRITTEN.get(P))).as("little %s", cause).isTrue();
+    }
+    assertThat(lapWith(Cause.LATE_THROTTLE, 0.4).made(P, WRITTEN.get(P))).isTrue();
+  }
+
+  private static LapOfSession lapWith(Cause cause, double seconds) {
+    List<CornerAccount> accounts = new ArrayList<>(lap(2, 0, r -> r).accounts());
+    List<CornerAccount.Part> parts = List.of(new CornerAccount.Part(cause, seconds, 20, 100));
+    accounts.set(P, new CornerAccount(1, 0, 0, 0, 0, 0, seconds, 0, parts));
+    return new LapOfSession("Practice", 2, WRITTEN, accounts);
+  }
+
+  private static Finding habit(int corner, Cause cause, double costS) {
+    return new Finding(corner, cause, null, 100, 10, List.of(0, 1, 2), 3, costS, 0.01, 0.1, 0.2, 0);
+  }
+
+  /** The dearest of each corner, but of none where a point moves; nothing that is not worth it. */
+  @Test
+  void whereNoPointMovesThePageIsToBeDriven() {
+    List<Finding> findings =
+        List.of(
+            habit(4, Cause.OVER_SLOWED, 0.2),
+            habit(4, Cause.LATE_THROTTLE, 0.4),
+            habit(2, Cause.BRAKED_EARLY, 0.3),
+            habit(1, Cause.COASTED, 0.02));
+    Proposal moves =
+        new Proposal(2, Kind.MARKER_EARLIER, PageField.BRAKE, 1.0, 2.0, 3, List.of(), null, null);
+    Proposal sure = new Proposal(4, Kind.PROVEN, null, 1.0, 5.0, 3, List.of(), null, null);
+    assertThat(Proposals.driveAsWritten(findings, List.of(moves, sure)))
+        .extracting(Finding::corner, Finding::cause)
+        .containsExactly(org.assertj.core.groups.Tuple.tuple(4, Cause.LATE_THROTTLE));
+  }
+
   @Test
   void moreSpeedThanThePageIsWrittenDownIfItWasNotLostElsewhere() {
     UnaryOperator<CornerReading> fast =
@@ -199,7 +287,7 @@ class ProposalsTest {
                 r.braking(),
                 r.slowest(),
                 r.throttle(),
-                new Way(r.way().turnInM(), 1.2, r.way().insideAtM(), 0.2, 0));
+                new Way(r.way().turnInM(), 1.2, r.way().insideAtM(), 0.2));
     List<LapOfSession> laps = List.of(lap(2, 0, wide), lap(3, 0, wide), lap(4, 0, r -> r));
     Proposal less = here(laps, Kind.CONFIDENCE_DOWN).orElseThrow();
     assertThat(less.after()).isEqualTo(2);

@@ -1,5 +1,6 @@
 package marvek.server.cars;
 
+import java.util.LinkedHashMap;
 import java.util.Map;
 import marvek.core.InvalidValueException;
 import marvek.core.vehicle.Vehicle;
@@ -36,6 +37,33 @@ public final class CarChanges {
     ObjectNode document = file.deepCopy();
     changes.forEach((pointer, value) -> put(document, pointer, value));
     return document;
+  }
+
+  /** Numbers of a car's file in which two cars differ, as the second has them. */
+  public static Map<String, Double> between(Vehicle before, Vehicle after) {
+    Map<String, Double> changes = new LinkedHashMap<>();
+    differing("", CarJsonWriter.write(before), CarJsonWriter.write(after), changes);
+    return changes;
+  }
+
+  private static void differing(
+      String pointer, JsonNode before, JsonNode after, Map<String, Double> changes) {
+    if (after.isNumber()) {
+      if (before.asDouble(Double.NaN) != after.asDouble(Double.NaN)) {
+        changes.put(pointer, after.asDouble(Double.NaN));
+      }
+    } else if (after.isObject()) {
+      after
+          .properties()
+          .forEach(
+              e ->
+                  differing(
+                      pointer + "/" + e.getKey(), before.path(e.getKey()), e.getValue(), changes));
+    } else if (after.isArray()) {
+      for (int k = 0; k < after.size(); k++) {
+        differing(pointer + "/" + k, before.path(k), after.get(k), changes);
+      }
+    }
   }
 
   private static void check(ObjectNode document, Map<String, Double> changes) {

@@ -80,7 +80,7 @@ class DebriefController {
           d.drivers().stream().map(w -> new DriverView(w.driver(), w.vehicle())).toList(),
           Spelled.of(read.computed().conditions().surface()),
           Spelled.of(SurfaceDriven.of(read).orElse(null)),
-          read.page().corners().stream().map(r -> LapViews.ReadingView.of(r, null)).toList(),
+          read.page().corners().stream().map(LapViews.ReadingView::of).toList(),
           read.laps().stream().map(lap -> LapViews.LapView.of(read, lap)).toList(),
           d.remarks(),
           read.files().stream().map(LapViews.FileView::of).toList());
@@ -253,7 +253,8 @@ class DebriefController {
       Double[] brake_pct,
       Double[] throttle_pct,
       Double[] gear,
-      Double[] offset_m) {
+      Double[] offset_m,
+      Double[] steer_deg) {
     static AlongView of(AlongLap lap, double fromM, double toM) {
       int from = lap.indexOf(fromM);
       int to = lap.indexOf(toM);
@@ -265,7 +266,8 @@ class DebriefController {
           part(lap::brakeAt, from, to, 0),
           part(lap::throttleAt, from, to, 0),
           part(lap::gearAt, from, to, 0),
-          part(lap::offsetAt, from, to, 2));
+          part(lap::offsetAt, from, to, 2),
+          part(lap::steerAt, from, to, 1));
     }
 
     private static Double[] part(IntToDoubleFunction at, int from, int to, int decimals) {

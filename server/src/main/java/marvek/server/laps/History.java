@@ -2,6 +2,7 @@ package marvek.server.laps;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -9,6 +10,8 @@ import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.function.Function;
 import marvek.core.brief.Targets;
+import marvek.core.cause.Cause;
+import marvek.core.cause.Finding;
 import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
 import marvek.core.laps.CornerReading;
@@ -18,6 +21,7 @@ import marvek.formats.Spelled;
 import marvek.server.books.Books;
 import marvek.server.contract.OneOf;
 import marvek.server.sessions.Sessions;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** One corner over the sessions of a book, against what was the target each time. */
@@ -43,6 +47,9 @@ class History {
    * @param brakeSpread_m half of the laps lie within it
    * @param page_m the page's own point
    * @param lost_s slower than the page
+   * @param charged_s what the corner is to blame for, by its account
+   * @param rule the dearest cause of it; null without one
+   * @param rule_s what that costs in a lap that shows it
    * @param page_s the page's own time for the corner
    * @param target_s of the lap, as the brief set it from what was driven until then
    * @param targetCorner_s of the corner, as much slower than the page as the target is
@@ -61,6 +68,9 @@ class History {
       Double lowest_mps,
       Double time_s,
       Double lost_s,
+      @Nullable Double charged_s,
+      @OneOf(Cause.class) @Nullable String rule,
+      @Nullable Double rule_s,
       Double page_s,
       double target_s,
       Double targetCorner_s,
@@ -127,6 +137,7 @@ class History {
     Double time = middle(values(read, p, CornerReading::timeS));
     OptionalDouble best = read.counted().stream().mapToDouble(lap -> lap.lap().timeS()).min();
     double bookS = read.computed().reference().lap().timeS();
+    Finding dearest = dearest(read, page.corner());
     return new Entry(
         session.id(),
         session.name(),
@@ -142,10 +153,30 @@ class History {
         middle(values(read, p, r -> r.slowest().speedMps())),
         time,
         time == null || written.timeS() == null ? null : time - written.timeS(),
+        charged(read, p),
+        dearest == null ? null : Spelled.of(dearest.cause()),
+        dearest == null ? null : dearest.costS(),
         written.timeS(),
         targetS,
         written.timeS() == null ? null : Double.valueOf(written.timeS() * targetS / bookS),
         best.isPresent() ? best.getAsDouble() : null);
+  }
+
+  /** By the accounts of the laps that count, in the middle of them. */
+  private static Double charged(SessionLaps read, int p) {
+    return middle(
+        read.counted().stream()
+            .mapToDouble(lap -> read.accounts(lap).corners().get(p).lostS())
+            .toArray());
+  }
+
+  private static @Nullable Finding dearest(SessionLaps read, int corner) {
+    return read.counted().isEmpty()
+        ? null
+        : read.findings().stream()
+            .filter(f -> f.corner() == corner && f.costS() != null)
+            .max(Comparator.comparingDouble(Finding::perLapS))
+            .orElse(null);
   }
 
   private static double[] values(SessionLaps read, int p, Function<CornerReading, Double> value) {

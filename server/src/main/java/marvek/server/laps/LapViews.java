@@ -7,7 +7,10 @@ import marvek.core.cause.CornerAccount;
 import marvek.core.cause.Finding;
 import marvek.core.cause.LapAccounts;
 import marvek.core.laps.CornerReading;
+import marvek.core.laps.EdgeMargin;
+import marvek.core.laps.ReadLap;
 import marvek.core.laps.RecordedLap;
+import marvek.core.page.CornerPage;
 import marvek.formats.LapsOnRoad;
 import marvek.formats.Spelled;
 import marvek.server.contract.OneOf;
@@ -18,8 +21,94 @@ final class LapViews {
   private LapViews() {}
 
   /**
+   * A slide that was caught: the wheel was taken back and turned in again.
+   *
+   * @param when entry, power or kerb
+   */
+  record SlideView(
+      double at_m,
+      double by_deg,
+      double over_m,
+      @OneOf(CornerReading.Correction.When.class) String when) {
+    static SlideView of(CornerReading.Correction c) {
+      return new SlideView(
+          rounded(c.atM(), 1), rounded(c.byDeg(), 0), rounded(c.overM(), 1), Spelled.of(c.when()));
+    }
+  }
+
+  /**
+   * What hands and feet did; null where no channel tells it.
+   *
+   * @param slides that were caught, in driving order
+   * @param wheelBeyond_deg wheel beyond what the turn needs; 0 where there was no more
+   * @param overlap_s on both pedals for longer than a blip
+   * @param downshifts with the clutch
+   * @param matched of them, with the engine as fast as the lower gear asks for
+   * @param engineShort_pct the slowest engine of them was so much too slow
+   */
+  record HandsAndFeetView(
+      @Nullable List<SlideView> slides,
+      @Nullable Double wheelBeyond_deg,
+      @Nullable Double wheelBeyondFrom_m,
+      @Nullable Double wheelBeyondOver_m,
+      @Nullable Double overlap_s,
+      @Nullable Integer downshifts,
+      @Nullable Integer matched,
+      @Nullable Double engineShort_pct) {
+    static HandsAndFeetView of(CornerReading r) {
+      List<CornerReading.Correction> slides = r.wheel().corrections();
+      return new HandsAndFeetView(
+          slides == null ? null : slides.stream().map(SlideView::of).toList(),
+          rounded(r.wheel().beyondDeg(), 0),
+          rounded(r.wheel().beyondAtM(), 1),
+          rounded(r.wheel().beyondM(), 1),
+          rounded(r.feet().overlapS(), 2),
+          r.feet().downshifts(),
+          r.feet().matched(),
+          rounded(r.feet().shortPct(), 0));
+    }
+  }
+
+  /**
+   * How far the car's body stayed from the track limit.
+   *
+   * @param left_cm negative beyond it
+   * @param error_cm standard error of that
+   * @param standing clear, too-close-to-tell or beyond, by the positions alone
+   */
+  record MarginView(
+      double left_cm, double error_cm, @OneOf(EdgeMargin.Standing.class) String standing) {
+    static @Nullable MarginView of(@Nullable EdgeMargin margin) {
+      return margin == null
+          ? null
+          : new MarginView(
+              rounded(100 * margin.leftM(), 0),
+              rounded(100 * margin.errorM(), 0),
+              Spelled.of(margin.standing()));
+    }
+  }
+
+  /**
+   * How near a lap came to the limits of a corner; null where its positions do not tell.
+   *
+   * @param inside about the apex
+   * @param outside behind it
+   */
+  record MarginsView(@Nullable MarginView inside, @Nullable MarginView outside) {
+    static MarginsView of(SessionLaps read, ReadLap lap, int p) {
+      CornerPage page = read.computed().reference().pages().get(p);
+      CornerReading.Way way = lap.corners().get(p).way();
+      double body = read.computed().basis().vehicle().bodyWidthM();
+      return new MarginsView(
+          MarginView.of(EdgeMargin.inside(way, page, body, lap.lineErrorM())),
+          MarginView.of(EdgeMargin.outside(way, page, body, lap.lineErrorM())));
+    }
+  }
+
+  /**
    * What a lap did in a corner; see the record of the same figures in the core.
    *
+   * @param corrections how often the wheel was taken back and turned in again
    * @param delta_s slower than the page
    */
   record ReadingView(
@@ -43,11 +132,19 @@ final class LapViews {
       Double insideAt_m,
       Double outside_m,
       Integer corrections,
+      @Nullable HandsAndFeetView work,
+      @Nullable MarginsView margins,
       Double entrySpeed_mps,
       Double exitSpeed_mps,
       Double time_s,
       Double delta_s) {
-    static ReadingView of(CornerReading r, @Nullable CornerReading page) {
+    /** The page's own. */
+    static ReadingView of(CornerReading r) {
+      return of(r, null, null);
+    }
+
+    static ReadingView of(
+        CornerReading r, @Nullable CornerReading page, @Nullable MarginsView margins) {
       return new ReadingView(
           r.corner(),
           rounded(r.braking().onM(), 1),
@@ -68,7 +165,9 @@ final class LapViews {
           rounded(r.way().insideM(), 2),
           rounded(r.way().insideAtM(), 1),
           rounded(r.way().outsideM(), 2),
-          r.way().corrections(),
+          r.wheel().corrections() == null ? null : r.wheel().corrections().size(),
+          HandsAndFeetView.of(r),
+          margins,
           rounded(r.entryMps(), 2),
           rounded(r.exitMps(), 2),
           rounded(r.timeS(), 3),
@@ -116,7 +215,8 @@ final class LapViews {
     List<CornerReading> corners = lap.corners();
     List<CornerReading> pages = read.page().corners();
     return java.util.stream.IntStream.range(0, corners.size())
-        .mapToObj(p -> ReadingView.of(corners.get(p), pages.get(p)))
+        .mapToObj(
+            p -> ReadingView.of(corners.get(p), pages.get(p), MarginsView.of(read, lap.read(), p)))
         .toList();
   }
 

@@ -1,8 +1,12 @@
 package marvek.server.laps;
 
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import marvek.core.cause.Cause;
+import marvek.core.cause.Finding;
 import marvek.core.conditions.Conditions;
+import marvek.core.measured.CarValue;
 import marvek.core.review.Calibration;
 import marvek.core.review.MeasuredCar;
 import marvek.core.review.Proposal;
@@ -15,6 +19,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -23,10 +28,12 @@ import org.springframework.web.bind.annotation.RestController;
 class ReviewController {
   private final Reviews reviews;
   private final History history;
+  private final CarOfLaps car;
 
-  ReviewController(Reviews reviews, History history) {
+  ReviewController(Reviews reviews, History history, CarOfLaps car) {
     this.reviews = reviews;
     this.history = history;
+    this.car = car;
   }
 
   /**
@@ -128,6 +135,32 @@ class ReviewController {
   }
 
   /**
+   * Something that costs time on a page that is right and has to be driven.
+   *
+   * @param cost_s in a lap that shows it
+   * @param laps so many show it, of so many
+   */
+  record DriveView(
+      int corner,
+      @OneOf(Cause.class) String rule,
+      @OneOf(Cause.class) @Nullable String with,
+      @Nullable Double amount,
+      double cost_s,
+      int laps,
+      int of) {
+    static DriveView of(Finding f) {
+      return new DriveView(
+          f.corner(),
+          Spelled.of(f.cause()),
+          Spelled.of(f.with()),
+          LapViews.rounded(f.amount(), 2),
+          LapViews.rounded(f.costS(), 3),
+          f.laps().size(),
+          f.of());
+    }
+  }
+
+  /**
    * What the laps propose.
    *
    * @param bookOnLayout version of the layout that the book is on, where the laps were driven on
@@ -141,6 +174,7 @@ class ReviewController {
       Integer bookOnLayout,
       @OneOf(Conditions.Surface.class) @Nullable String seems,
       List<ProposalView> proposals,
+      List<DriveView> drive,
       @Nullable CalibrationView calibration,
       List<MovedView> steps,
       boolean stepsNoted) {}
@@ -155,6 +189,7 @@ class ReviewController {
         r.bookOnLayout(),
         Spelled.of(r.seems()),
         r.proposals().stream().map(ProposalView::of).toList(),
+        r.drive().stream().map(DriveView::of).toList(),
         r.calibration() == null ? null : CalibrationView.of(r.calibration()),
         r.steps().stream().map(MovedView::of).toList(),
         r.stepsNoted());
@@ -192,6 +227,85 @@ class ReviewController {
             .toList(),
         Boolean.TRUE.equals(body.calibrate()),
         body.reason());
+  }
+
+  /**
+   * One value of the car as its laps have it.
+   *
+   * @param gear of a ratio; 0 for what has none
+   * @param before the book's
+   * @param after the laps'
+   * @param error standard error of that
+   * @param from so many measurements
+   * @param differs whether it is another one beyond doubt, and by enough to matter
+   * @param over_mass whether laps tell it only over the mass
+   * @param changes the numbers of the car's file that it changes, by their pointers
+   */
+  record CarValueView(
+      @OneOf(CarValue.Kind.class) String kind,
+      int gear,
+      double before,
+      double after,
+      double error,
+      int from,
+      boolean differs,
+      boolean over_mass,
+      Map<String, Double> changes) {
+    static CarValueView of(CarOfLaps.Value v) {
+      CarValue value = v.value();
+      return new CarValueView(
+          Spelled.of(value.kind()),
+          value.gear(),
+          LapViews.rounded(value.before(), 4),
+          LapViews.rounded(value.after(), 4),
+          LapViews.rounded(value.error(), 5),
+          value.from(),
+          value.differs(),
+          value.kind().isOverMass(),
+          v.changes());
+    }
+  }
+
+  /**
+   * The car as the laps of a session have it.
+   *
+   * @param mass_kg with driver and fuel, that forces are told at
+   * @param gripUsed share of the grip that the driver uses, that friction is told at
+   * @param of_sheet numbers that the book's setup sheet changes of its car
+   * @param weighed number that a weighing changes
+   * @param laps that count; of fewer than three nothing is said
+   */
+  record CarOfLapsView(
+      List<CarValueView> values,
+      double mass_kg,
+      double gripUsed,
+      Map<String, Double> of_sheet,
+      Map<String, Double> weighed,
+      int laps,
+      @Nullable Double best_s,
+      @Nullable Double median_s) {}
+
+  /**
+   * The car as the laps of a session have it, value by value.
+   *
+   * @param mass_kg weighed with driver and fuel
+   * @param gripUsed share of the grip that the driver says he uses
+   */
+  @GetMapping("/api/sessions/{id}/car")
+  CarOfLapsView getCarOfLaps(
+      @PathVariable UUID id,
+      @RequestParam(required = false) @Nullable Double mass_kg,
+      @RequestParam(required = false) @Nullable Double gripUsed) {
+    CarOfLaps.Told told = car.of(id, mass_kg, gripUsed);
+    return new CarOfLapsView(
+        told.values().stream().map(CarValueView::of).toList(),
+        LapViews.rounded(told.car().massKg(), 1),
+        LapViews.rounded(told.car().gripUsed(), 3),
+        told.ofSheet(),
+        told.weighed(),
+        told.laps(),
+        LapViews.rounded(told.bestS(), 3),
+        LapViews.rounded(told.medianS(), 3));
   }
 
   /** A corner over the sessions, oldest first. */

@@ -9,6 +9,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import marvek.core.InvalidValueException;
 import marvek.core.car.SetupSheet;
+import marvek.core.cause.Finding;
 import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
 import marvek.core.page.CornerPage;
@@ -84,6 +85,7 @@ class Reviews {
    *     on another one; null where it is theirs
    * @param seems surface that the laps go with, where that is another than the page's: then they
    *     propose nothing; null otherwise
+   * @param drive what costs time on pages that are right and have to be driven
    * @param stepsNoted whether the step plans know of all the laps
    */
   record Review(
@@ -92,6 +94,7 @@ class Reviews {
       Integer bookOnLayout,
       Conditions.@Nullable Surface seems,
       List<Proposal> proposals,
+      List<Finding> drive,
       Calibrated calibration,
       List<Moved> steps,
       boolean stepsNoted) {}
@@ -120,12 +123,16 @@ class Reviews {
 
   Review review(UUID sessionId) {
     Work work = work(sessionId);
+    List<Proposal> proposals = proposals(work);
     return new Review(
         work.read().revision(),
         books.newestNumber(work.session().bookId()),
         bookOnOtherLayout(work),
         work.seems(),
-        proposals(work),
+        proposals,
+        work.laps().isEmpty()
+            ? List.of()
+            : Proposals.driveAsWritten(work.read().findings(), proposals),
         calibrated(work),
         moved(work),
         work.read().files().stream().allMatch(file -> file.stored().stepsNoted()));
