@@ -135,6 +135,7 @@ class Screenshots {
     saveBeside("debrief", List.of(debrief, fileLookedAt(browser)));
     browser.click("a[href$='/review']");
     browser.see("[data-proposals]");
+    browser.seeText("[data-predicted]", "Driven: best");
     browser.press("Accept", "[data-proposals] li");
     browser.leaveField();
     save(browser.picture(), "review");
