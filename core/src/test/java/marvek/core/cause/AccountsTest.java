@@ -72,6 +72,21 @@ class AccountsTest {
     }
   }
 
+  /** The whole braking sooner is told beside an early brake. */
+  @Test
+  void anEarlyBrakeThatIsOverAsMuchSoonerIsToldSo() {
+    for (ReadLap lap : driven(new Slip(0, Kind.BRAKES_EARLY_AND_ROLLS, 14))) {
+      Part early =
+          BOOK.accounts(true).of(lap).corners().get(0).part(Cause.BRAKED_EARLY).orElseThrow();
+      assertThat(early.with()).isEqualTo(Cause.RELEASED_SOON);
+    }
+    for (ReadLap lap : driven(new Slip(0, Kind.BRAKES_EARLY, 16))) {
+      Part early =
+          BOOK.accounts(true).of(lap).corners().get(0).part(Cause.BRAKED_EARLY).orElseThrow();
+      assertThat(early.with()).isNotEqualTo(Cause.RELEASED_SOON);
+    }
+  }
+
   /** Two stretches behind each other cost what both of them do as one, and none costs nothing. */
   @Test
   void stretchesOfAWayOutAddUp() {
