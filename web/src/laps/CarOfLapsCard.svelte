@@ -8,6 +8,7 @@
   import { TriedCar } from '../car/changed-car.svelte';
   import { navigate } from '../router';
   import { gain, lapTime } from '../units/format';
+  import NumberInput from '../ui/NumberInput.svelte';
   import Problem from '../ui/Problem.svelte';
   import { changesOf, differing, lineOf } from './car-of-laps';
 
@@ -19,6 +20,8 @@
   // What the sheet does is among the changes: without it nothing counts twice.
   const tried = new TriedCar(book.id, () => ({ ...book.draft(), setup: undefined }));
   const working = new Working();
+  /** With driver and fuel, as the book has it. */
+  let bookKg = $state(0);
   let car = $state.raw<CarOfLaps>();
   let chosen = $state.raw<Set<string>>(new Set());
   let weighed = $state<number>();
@@ -36,7 +39,10 @@
         weighed ?? undefined,
         usedPct ? usedPct / 100 : undefined,
       );
-      if (first) chosen = differing(car);
+      if (first) {
+        chosen = differing(car);
+        bookKg = car.mass_kg;
+      }
       tried.set(changesOf(car, chosen));
     });
   untrack(() => void load());
@@ -108,30 +114,30 @@
       each settles it:
     </p>
     <div class="flex flex-wrap gap-x-4">
-      <label class="flex min-h-11 items-center gap-2"
-        >Weighed with driver and fuel, kg
-        <input
-          class="input h-11 w-24"
-          type="number"
-          min="100"
-          max="5000"
-          placeholder={car.mass_kg.toFixed(0)}
-          bind:value={weighed}
-          onchange={load}
-        /></label
-      >
-      <label class="flex min-h-11 items-center gap-2"
-        >Of the grip you use, %
-        <input
-          class="input h-11 w-20"
-          type="number"
-          min="50"
-          max="100"
-          placeholder={(100 * car.gripUsed).toFixed(0)}
-          bind:value={usedPct}
-          onchange={load}
-        /></label
-      >
+      <NumberInput
+        label="Weighed with driver and fuel"
+        unit="kg"
+        value={weighed}
+        optional
+        min={Math.ceil(bookKg / 2)}
+        max={Math.floor(2 * bookKg)}
+        onchange={(kg) => {
+          weighed = kg;
+          void load();
+        }}
+      />
+      <NumberInput
+        label="Of the grip you use"
+        unit="%"
+        value={usedPct}
+        optional
+        min={50}
+        max={100}
+        onchange={(pct) => {
+          usedPct = pct;
+          void load();
+        }}
+      />
     </div>
     <p class="figures py-1 text-lg" aria-live="polite" data-predicted>
       {#if tried.asking.running || !answer}Computing its lap …{:else}

@@ -40,12 +40,14 @@ public final class SessionCauses {
           new Pair(Cause.SLID_OUT, Cause.EARLY_THROTTLE_LIFTED, true),
           new Pair(Cause.SLID_OUT, Cause.SLOW_TO_FULL, true),
           new Pair(Cause.SLID_OUT, Cause.LATE_THROTTLE, true),
+          new Pair(Cause.MISSED_APEX, Cause.SLOW_TO_FULL, true),
           new Pair(Cause.HELD_TOO_LONG, Cause.MORE_STEERING, true),
           new Pair(Cause.HELD_TOO_LONG, Cause.OVER_SLOWED, true),
           new Pair(Cause.HELD_TOO_LONG, Cause.LATE_THROTTLE, true),
           new Pair(Cause.MORE_STEERING, Cause.SLOW_TO_FULL, true),
           new Pair(Cause.MORE_STEERING, Cause.LATE_THROTTLE, true),
-          new Pair(Cause.MORE_STEERING, Cause.OVER_SLOWED, true));
+          new Pair(Cause.MORE_STEERING, Cause.OVER_SLOWED, true),
+          new Pair(Cause.COASTED, Cause.OVER_SLOWED, false));
 
   private final Road road;
   private final List<CornerReading> page;

@@ -17,6 +17,7 @@ public final class AlongLap {
   private final double[] gear;
   private final double[] offsetM;
   private final double[] steerDeg;
+  private final double[] rpm;
 
   private AlongLap(LapTrace trace, double stepM, int n) {
     this.stepM = stepM;
@@ -27,17 +28,20 @@ public final class AlongLap {
     this.gear = new double[n];
     this.offsetM = new double[n];
     this.steerDeg = new double[n];
-    double begun = trace.timeAtStation(0);
+    this.rpm = new double[n];
     for (int k = 0; k < n; k++) {
       double station = k * stepM;
-      timeS[k] = trace.timeAtStation(station) - begun;
+      timeS[k] = trace.timeAtStation(station);
       speedMps[k] = trace.valueAtStation(Channel.SPEED, station);
       brakePct[k] = trace.valueAtStation(Channel.BRAKE, station);
       throttlePct[k] = trace.valueAtStation(Channel.THROTTLE, station);
       gear[k] = trace.nearestAtStation(Channel.GEAR, station);
       offsetM[k] = trace.offsetAtStation(station);
       steerDeg[k] = trace.valueAtStation(Channel.STEER, station);
+      rpm[k] = trace.valueAtStation(Channel.RPM, station);
     }
+    double begun = Arrays.stream(timeS).filter(t -> !Double.isNaN(t)).findFirst().orElse(0);
+    Arrays.setAll(timeS, k -> timeS[k] - begun);
   }
 
   private AlongLap(AlongLap from, double[] brakePct, double[] throttlePct) {
@@ -47,6 +51,7 @@ public final class AlongLap {
     this.gear = from.gear;
     this.offsetM = from.offsetM;
     this.steerDeg = from.steerDeg;
+    this.rpm = from.rpm;
     this.brakePct = brakePct.clone();
     this.throttlePct = throttlePct.clone();
   }
@@ -95,7 +100,7 @@ public final class AlongLap {
     return Math.max(0, Math.min(size() - 1, (int) (stationM / stepM)));
   }
 
-  /** Since the line [s]. */
+  /** Since the line, or since the first station that a part of a lap has [s]. */
   public double timeAt(int k) {
     return timeS[k];
   }
@@ -124,6 +129,11 @@ public final class AlongLap {
   /** Wheel, left positive [°]. */
   public double steerAt(int k) {
     return steerDeg[k];
+  }
+
+  /** Of the engine [1/min]. */
+  public double rpmAt(int k) {
+    return rpm[k];
   }
 
   /** One value a station, picked by {@code at}. */

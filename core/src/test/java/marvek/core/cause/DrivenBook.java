@@ -31,6 +31,7 @@ final class DrivenBook {
   private final LapReader reader;
   private final ReadLap withPedals;
   private final ReadLap withoutPedals;
+  private final List<Stakes> stakes;
   private final Accounts full;
   private final Accounts blind;
 
@@ -49,7 +50,7 @@ final class DrivenBook {
             v -> halfRhoCdA * v * v / weight + car.rollingResistance());
     this.withPedals = pageItself(true);
     this.withoutPedals = pageItself(false);
-    List<Stakes> stakes = ModelReference.on(basis, day).stakes();
+    this.stakes = ModelReference.on(basis, day).stakes();
     this.full = new Accounts(book.pages(), stakes, book.lap(), withPedals, Thresholds.DEFAULT);
     this.blind = new Accounts(book.pages(), stakes, book.lap(), withoutPedals, Thresholds.DEFAULT);
   }
@@ -70,6 +71,11 @@ final class DrivenBook {
 
   Reference book() {
     return book;
+  }
+
+  /** What its points are worth, in the order of the pages. */
+  List<Stakes> stakes() {
+    return stakes;
   }
 
   Road road() {

@@ -38,7 +38,7 @@ class PlantedSlipsTest {
           DrivenBook.fastest(MadeRoads.of(3, 1), TestVehicles.clubCar()),
           DrivenBook.fastest(MadeRoads.of(8, 1), TestVehicles.clubCar()));
 
-  /** Two of them say the same of other cars and loggers, and take half the time. */
+  /** Two of them say the same of another logger and other slips, and take half the time. */
   private static final List<DrivenBook> FEWER = List.of(BOOKS.get(0), BOOKS.get(2));
 
   private static final Map<Kind, Double> AMOUNTS =
@@ -208,31 +208,31 @@ class PlantedSlipsTest {
     return new Trial(slip.kind(), corner, worth, placed, rank, sized, found);
   }
 
-  /** Reached: 99, 93, 96 and 80 % of 162. */
+  /** Reached: 98, 95, 96 and 84 % of 162. */
   @Test
   void slipsAreFoundFirstAndSizedWithPedalsAtFiftyHertz() {
-    Score.of(trials(BOOKS, DrivenBook::driver, 50, true, AMOUNTS.keySet())).atLeast(95, 85, 90, 75);
+    Score.of(trials(BOOKS, DrivenBook::driver, 50, true, AMOUNTS.keySet())).atLeast(97, 93, 94, 81);
   }
 
-  /** Reached: 95, 89, 94 and 76 % of 103; on all three roads the size is 71 %. */
+  /** Reached: 96, 94, 94 and 76 % of 160. */
   @Test
   void aCarThatIsHeavierAndWeakerThanTheBooksChangesNoCause() {
-    Score.of(trials(FEWER, book -> book.inWorseCar(0.03), 50, true, AMOUNTS.keySet()))
-        .atLeast(95, 85, 90, 70);
+    Score.of(trials(BOOKS, book -> book.inWorseCar(0.03), 50, true, AMOUNTS.keySet()))
+        .atLeast(95, 91, 91, 75);
   }
 
-  /** Without pedals no gear is named. Reached: 96, 82, 90 and 70 % of 102. */
+  /** Without pedals no gear is named. Reached: 96, 87, 90 and 75 % of 102. */
   @Test
   void slipsAreFoundFromPositionsAndSpeedsAtTenHertz() {
     Set<Kind> kinds = EnumSet.copyOf(AMOUNTS.keySet());
     kinds.remove(Kind.GEAR_HIGHER);
-    Score.of(trials(FEWER, DrivenBook::driver, 10, false, kinds)).atLeast(95, 75, 75, 60);
+    Score.of(trials(FEWER, DrivenBook::driver, 10, false, kinds)).atLeast(95, 84, 87, 72);
   }
 
-  /** Of 47: the place 98 %, first 96, among two 96, the size 89. */
+  /** Reached: 98, 96, 96 and 89 % of 47. */
   @Test
   void slidesLiftsAndABrakeThatIsHeldAreFound() {
-    Score.of(trials(FEWER, DrivenBook::driver, 50, true, OTHERS.keySet())).atLeast(95, 85, 90, 75);
+    Score.of(trials(FEWER, DrivenBook::driver, 50, true, OTHERS.keySet())).atLeast(95, 93, 93, 85);
   }
 
   @Test

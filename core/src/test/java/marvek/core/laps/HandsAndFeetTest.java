@@ -10,6 +10,7 @@ import java.util.stream.IntStream;
 import marvek.core.TestRoads;
 import marvek.core.TestVehicles;
 import marvek.core.circuit.Circuit;
+import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Side;
 import marvek.core.conditions.Conditions;
@@ -31,9 +32,13 @@ class HandsAndFeetTest {
   private static final Recording DRIVEN = steered(0.4);
 
   private static Reference book() {
+    return book(List.of());
+  }
+
+  private static Reference book(List<Kerb> kerbs) {
     Reference.Basis basis =
         Reference.basis(
-            Circuit.bare("varied", TestRoads.varied(5)),
+            Circuit.bare("varied", TestRoads.varied(5)).withKerbs(kerbs),
             TestVehicles.clubCar(),
             Conditions.DEFAULT,
             ChosenLine.SMOOTH);
@@ -58,13 +63,17 @@ class HandsAndFeetTest {
   }
 
   private static CornerReading read(Recording recording, int p) {
+    return read(recording, BOOK, p);
+  }
+
+  private static CornerReading read(Recording recording, Reference book, int p) {
     Stations stations = Stations.of(recording, ROAD);
     RecordedLap lap =
         LapCutter.cut(recording, stations, ROAD).stream()
             .filter(RecordedLap::isWhole)
             .findFirst()
             .orElseThrow();
-    LapReader reader = new LapReader(ROAD, BOOK.pages(), Thresholds.DEFAULT, v -> 0);
+    LapReader reader = new LapReader(ROAD, book.pages(), Thresholds.DEFAULT, v -> 0);
     return reader.read(recording, stations, lap).get(p);
   }
 
@@ -144,6 +153,75 @@ class HandsAndFeetTest {
     // Who takes two seconds for it has driven another bend.
     assertThat(read(slide(entryM, 35, 2.4, p), p).wheel().corrections()).isEmpty();
     assertThat(read(slide(entryM, 9, 0.4, p), p).wheel().corrections()).isEmpty();
+  }
+
+  /** The same dip of the wheel, beside the inside edge where there is a kerb. */
+  @Test
+  void aSlideOnAKerbIsToldAsOne() {
+    int p = tightest();
+    double lowestM = page(p).lowestSpeedAtM();
+    Kerb kerb =
+        new Kerb(
+            page(p).direction(),
+            lowestM - 40,
+            lowestM + 40,
+            Kerb.Profile.FLAT,
+            30.0,
+            1.5,
+            Kerb.Use.NONE,
+            Kerb.Use.NONE,
+            "");
+    Recording slid = slide(lowestM - 8, 35, 0.4, p);
+    int at = at(slid, lowestM - 8);
+    assertThat(clearOfInside(slid, p, at)).as("where the page goes").isGreaterThan(0.95);
+    Recording inside = sideways(slid, clearOfInside(slid, p, at) - 0.8, p);
+    assertThat(read(inside, book(List.of(kerb)), p).wheel().corrections())
+        .extracting(CornerReading.Correction::when)
+        .containsExactly(When.KERB);
+    assertThat(read(slid, book(List.of(kerb)), p).wheel().corrections())
+        .as("beside it")
+        .extracting(CornerReading.Correction::when)
+        .containsExactly(When.ENTRY);
+    assertThat(read(inside, p).wheel().corrections())
+        .as("where there is none")
+        .extracting(CornerReading.Correction::when)
+        .containsExactly(When.ENTRY);
+  }
+
+  /** From the car's middle to the inside edge [m]. */
+  private static double clearOfInside(Recording of, int p, int sample) {
+    int i = ROAD.indexOf(page(p).lowestSpeedAtM() - 8);
+    double offset =
+        (of.at(Channel.X, sample) - ROAD.xAt(i)) * ROAD.normalXAt(i)
+            + (of.at(Channel.Y, sample) - ROAD.yAt(i)) * ROAD.normalYAt(i);
+    return page(p).direction() == Side.LEFT
+        ? ROAD.widthLeftAt(i) - offset
+        : ROAD.widthRightAt(i) + offset;
+  }
+
+  /** All of it so much nearer to a corner's inside. */
+  private static Recording sideways(Recording of, double metres, int p) {
+    int i = ROAD.indexOf(page(p).lowestSpeedAtM());
+    double left = page(p).direction() == Side.LEFT ? metres : -metres;
+    Recording east = with(of, Channel.X, k -> of.at(Channel.X, k) + left * ROAD.normalXAt(i));
+    return with(east, Channel.Y, k -> of.at(Channel.Y, k) + left * ROAD.normalYAt(i));
+  }
+
+  /**
+   * Without it, what is needed is not known, and behind its farthest the wheel is opened anyway.
+   */
+  @Test
+  void withoutASideForceTheWheelIsReadWhileItIsTurnedIn() {
+    int p = tightest();
+    CornerPage page = page(p);
+    Recording blind = slide(page.turnIn().atM() + 12, 35, 0.4, p).without(Channel.LATERAL_G);
+    CornerReading.Wheel wheel = read(blind, p).wheel();
+    assertThat(wheel.corrections())
+        .extracting(CornerReading.Correction::when)
+        .containsExactly(When.ENTRY);
+    assertThat(wheel.beyondDeg()).as("what was needed is not told").isNull();
+    Recording late = slide(page.lowestSpeedAtM() + 4, 60, 0.6, p).without(Channel.LATERAL_G);
+    assertThat(read(late, p).wheel().corrections()).isEmpty();
   }
 
   @Test
