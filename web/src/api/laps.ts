@@ -29,7 +29,14 @@ export type Guess = Schemas['LapNotesGuess'];
 export type LapRemark = Schemas['LapNotesRemark'];
 export type Debrief = Schemas['DebriefDebriefView'];
 /** A lap at even stations of a stretch; null where a channel is missing. */
-export type Along = Schemas['DebriefAlongView'];
+export type Along = Schemas['AlongView'];
+/** A lap of the library of a circuit. */
+export type LibraryLap = Schemas['LapPairLibraryLap'];
+/** Two laps along the whole lap. */
+export type LapPair = Schemas['LapPairPairView'];
+/** What a lap would change on the pages of a book. */
+export type LapValues = Schemas['LapPairLapValuesView'];
+export type LapValue = LapValues['values'][number];
 export type Proposal = Schemas['ReviewProposalView'];
 export type ProposalKind = Proposal['kind'];
 export type Calibration = Schemas['ReviewCalibrationView'];

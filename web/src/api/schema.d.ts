@@ -388,6 +388,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/books/{id}/lap-values": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * What a lap of the library would change on a book's newest pages, brought to one's own grip.
+         * @description What a lap of the library would change on a book's newest pages, brought to one's own grip.
+         */
+        get: operations["valuesOfLap"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/books/{id}/laps/import": {
         parameters: {
             query?: never;
@@ -448,6 +468,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/books/{id}/library": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * All laps that were driven at a book's circuit, in any book of the driver's; newest first.
+         * @description All laps that were driven at a book's circuit, in any book of the driver's; newest first.
+         */
+        get: operations["listLibrary"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/books/{id}/line": {
         parameters: {
             query?: never;
@@ -483,6 +523,46 @@ export interface paths {
          * @description Calls a book otherwise.
          */
         put: operations["renameBook"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/pair": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Two laps of the library beside each other on a book's road.
+         * @description Two laps of the library beside each other on a book's road.
+         */
+        get: operations["pairLaps"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/pair.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * The difference of two laps, station by station.
+         * @description The difference of two laps, station by station.
+         */
+        get: operations["getPairCsv"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -796,6 +876,26 @@ export interface paths {
          * @description What one setup sheet is worth against another.
          */
         post: operations["compareSheets"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{id}/stations.laps.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * A lap at even stations, as a file of laps.
+         * @description A lap at even stations, as a file of laps.
+         */
+        get: operations["getStationsCsv"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -2782,6 +2882,24 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description A lap at even stations of a stretch; null where a channel is missing. */
+        AlongView: {
+            brake_pct: (number | null)[];
+            /**
+             * Format: double
+             * @description station of the first value
+             */
+            from_m: number;
+            gear: (number | null)[];
+            offset_m: (number | null)[];
+            rpm: (number | null)[];
+            speed_mps: (number | null)[];
+            steer_deg: (number | null)[];
+            /** Format: double */
+            step_m: number;
+            throttle_pct: (number | null)[];
+            time_s: (number | null)[];
+        };
         /**
          * @description how a thing tells a point: by the way from beside it, by passing out of the driver's sight at his side, by being driven towards
          * @enum {unknown}
@@ -4512,23 +4630,6 @@ export interface components {
             /** Format: double */
             throttleLater_m?: number | null;
         };
-        /** @description A lap at even stations of a stretch; null where a channel is missing. */
-        DebriefAlongView: {
-            brake_pct: (number | null)[];
-            /**
-             * Format: double
-             * @description station of the first value
-             */
-            from_m: number;
-            gear: (number | null)[];
-            offset_m: (number | null)[];
-            speed_mps: (number | null)[];
-            steer_deg: (number | null)[];
-            /** Format: double */
-            step_m: number;
-            throttle_pct: (number | null)[];
-            time_s: (number | null)[];
-        };
         /** @description What cost the laps of a session their time. */
         DebriefCausesView: {
             /** @description over the laps that count, the dearest first */
@@ -4585,8 +4686,10 @@ export interface components {
             /** @enum {string} */
             rule: "braked-early" | "coasted" | "pressed-little" | "released-soon" | "held-too-long" | "over-slowed" | "missed-apex" | "missed-kerb" | "turned-in-early" | "early-apex" | "late-throttle" | "slow-to-full" | "early-throttle-lifted" | "throttle-twice" | "lifted" | "more-steering" | "slid-in" | "slid-out" | "slid-on-kerb" | "other-gear" | "short-shift" | "inconsistent";
         };
-        /** @description A remark on a corner and a lap; both may be left out. */
+        /** @description A remark on a corner, a lap and a metre of it; each may be left out. */
         DebriefRemarkBody: {
+            /** Format: double */
+            at_m?: number | null;
             /** @enum {string|null} */
             author?: "driver" | "coach" | null;
             /** Format: int32 */
@@ -4992,6 +5095,11 @@ export interface components {
         };
         /** @description A remark. */
         LapNotesRemark: {
+            /**
+             * Format: double
+             * @description metre of the lap that it is pinned to; null for none
+             */
+            at_m?: number | null;
             /** @enum {string} */
             author: "DRIVER" | "COACH";
             /**
@@ -5004,6 +5112,159 @@ export interface components {
             /** @description by its name; null for all of them */
             lap?: string | null;
             words: string;
+        };
+        /** @description A value of the pages as a lap has it. */
+        LapPairLapValueView: {
+            /**
+             * Format: double
+             * @description what it comes to for oneself
+             */
+            after: number;
+            /** Format: double */
+            before: number;
+            /** @description scaled, kept-back, kept-in, other-vehicle or other-surface */
+            cautions: string[];
+            /** @description whether it may be taken over */
+            copy: boolean;
+            /** Format: int32 */
+            corner: number;
+            /** @description by its name in the book format */
+            field: string;
+            /**
+             * Format: double
+             * @description by which the page's lap becomes slower; null where the model does not tell
+             */
+            page_s?: number | null;
+            /**
+             * Format: double
+             * @description what the lap did
+             */
+            theirs: number;
+        };
+        /** @description What a lap would change on the pages. */
+        LapPairLapValuesView: {
+            /**
+             * Format: double
+             * @description of it against the page's, 1 for the same
+             */
+            grip: number;
+            /** @description by which values that are taken over name the lap */
+            name: string;
+            /** @description whether it was driven in another one than the book's */
+            otherVehicle: boolean;
+            /**
+             * Format: int32
+             * @description that it was compared with, the newest
+             */
+            revision: number;
+            /**
+             * @description that it was driven on
+             * @enum {string}
+             */
+            surface: "dry" | "damp" | "wet";
+            values: components["schemas"]["LapPairLapValueView"][];
+        };
+        /** @description A lap of the library. */
+        LapPairLibraryLap: {
+            /** @description whether it is the fastest of its driver, vehicle, surface and layout */
+            best: boolean;
+            /** Format: uuid */
+            book: string;
+            bookName: string;
+            /** @description empty for the book's own */
+            driver: string;
+            file: string;
+            id: string;
+            /** @enum {string} */
+            kind: "out" | "flying" | "off" | "slow" | "other-surface" | "broken" | "in";
+            /** @description with its version, where it was driven */
+            layout: string;
+            /** Format: int32 */
+            layoutVersion: number;
+            /** Format: int32 */
+            number: number;
+            /** Format: uuid */
+            session: string;
+            sessionName: string;
+            /** @description that the car was set up by; null for the car as it is */
+            sheet?: string | null;
+            startsAt: string;
+            /** @enum {string} */
+            surface: "dry" | "damp" | "wet";
+            /**
+             * Format: double
+             * @description null of one that was not recorded from line to line
+             */
+            time_s?: number | null;
+            vehicle: string;
+        };
+        /** @description A corner of two laps, from its first point to the next corner's. */
+        LapPairPairCornerView: {
+            /**
+             * Format: double
+             * @description what the first lost there to the second; negative for a gain
+             */
+            behind_s: number;
+            /** Format: int32 */
+            corner: number;
+            /** @description what cost the first time, against the page */
+            first: components["schemas"]["LapViewsPartView"][];
+            /** Format: double */
+            from_m: number;
+            /** @description the same of the second */
+            second: components["schemas"]["LapViewsPartView"][];
+            /** Format: double */
+            to_m: number;
+        };
+        /** @description Two laps along the whole lap. */
+        LapPairPairView: {
+            /** @description stretches that not both drove */
+            apart: components["schemas"]["LapPairStretchView"][];
+            /**
+             * Format: double
+             * @description the same at the line
+             */
+            atLine_s: number;
+            /**
+             * @description by which the first is behind the second, station by station; null where one of
+             *          them was not there
+             */
+            behind_s: (number | null)[];
+            corners: components["schemas"]["LapPairPairCornerView"][];
+            first: components["schemas"]["LapPairSideView"];
+            /** Format: double */
+            length_m: number;
+            /** @description remarks at a metre of either lap */
+            pins: components["schemas"]["LapNotesRemark"][];
+            second: components["schemas"]["LapPairSideView"];
+        };
+        /** @description One of two laps. */
+        LapPairSideView: {
+            along: components["schemas"]["AlongView"];
+            /** @description empty for the book's own */
+            driver: string;
+            id: string;
+            /** @description what it has no channel for, in words */
+            missing: string[];
+            /** Format: int32 */
+            number: number;
+            /**
+             * Format: uuid
+             * @description that it is of; null for the page's own
+             */
+            session?: string | null;
+            /** @description the same in words; null likewise */
+            sessionName?: string | null;
+            /** Format: double */
+            time_s?: number | null;
+            vehicle: string;
+        };
+        /** @description A stretch of the road; one that ends before it begins runs over the line. */
+        LapPairStretchView: {
+            /** Format: double */
+            from_m: number;
+            /** Format: double */
+            to_m: number;
         };
         /** @description A column. */
         LapPreviewColumn: {
@@ -7493,6 +7754,39 @@ export interface operations {
             };
         };
     };
+    valuesOfLap: {
+        parameters: {
+            query: {
+                lap: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LapPairLapValuesView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     importLaps: {
         parameters: {
             query?: never;
@@ -7603,6 +7897,37 @@ export interface operations {
             };
         };
     };
+    listLibrary: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LapPairLibraryLap"][];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     searchLine: {
         parameters: {
             query?: never;
@@ -7671,6 +7996,76 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BooksBookView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    pairLaps: {
+        parameters: {
+            query: {
+                /** @description by its id, or <code>page</code> for the page's own lap */
+                lap: string;
+                /** @description the same */
+                with: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LapPairPairView"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getPairCsv: {
+        parameters: {
+            query: {
+                lap: string;
+                with: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": Blob;
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -8288,6 +8683,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SheetComparisonResult"];
+                };
+            };
+            /** @description What is wrong, where, and what to do */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getStationsCsv: {
+        parameters: {
+            query: {
+                lap: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": Blob;
                 };
             };
             /** @description What is wrong, where, and what to do */
@@ -10789,7 +11217,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["DebriefAlongView"];
+                    "application/json": components["schemas"]["AlongView"];
                 };
             };
             /** @description What is wrong, where, and what to do */

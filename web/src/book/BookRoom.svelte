@@ -77,6 +77,7 @@
     o: () => navigate('/books/:id/calls', { params: { id: book.id } }),
     s: () => navigate('/books/:id/sessions', { params: { id: book.id } }),
     h: () => navigate('/books/:id/rehearse', { params: { id: book.id } }),
+    l: () => navigate('/books/:id/laps', { params: { id: book.id } }),
     p: () => window.open(cardUrl, '_blank'),
     t: () => preferences.toggleTheme(),
     '?': () => (keysShown = true),
@@ -131,6 +132,7 @@
         </select>
       </label>
       <a class="btn btn-ghost px-2" href="/books/{book.id}/sessions">Sessions</a>
+      <a class="btn btn-ghost px-2" href="/books/{book.id}/laps">Laps</a>
       <a class="btn btn-ghost px-2" href="/books/{book.id}/rehearse">Rehearse</a>
       <a class="btn btn-ghost px-2" href="/books/{book.id}/car">Car</a>
       <a class="btn btn-ghost px-2" href="/books/{book.id}/compare">Compare</a>
@@ -165,7 +167,9 @@
     <Tabs
       id={book.id}
       pages={book.view.revision.pages}
-      current={/\/(compare|car|calls|steps|rehearse.*|beside\/.*|sessions.*)$/.test(route.pathname)
+      current={/\/(compare|car|calls|steps|rehearse.*|laps.*|beside\/.*|sessions.*)$/.test(
+        route.pathname,
+      )
         ? -1
         : number}
       onturn={turn}

@@ -19,6 +19,7 @@ import { laidOver } from './change';
 import {
   begin,
   countChanges,
+  setMeasured,
   setOwn,
   stateOf,
   type DraftState,
@@ -130,6 +131,11 @@ export class BookState extends Working {
 
   setOwn(corner: number, field: OwnField, value: OwnValue) {
     this.apply(change(this.history!, setOwn(this.history!.now, corner, field, value)));
+  }
+
+  /** One value as laps have it. */
+  setMeasured(corner: number, field: OwnField, value: number, laps: string[]) {
+    this.apply(change(this.history!, setMeasured(this.history!.now, corner, field, value, laps)));
   }
 
   /**

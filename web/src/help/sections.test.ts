@@ -25,6 +25,8 @@ describe('the guide beside a screen', () => {
       '/books/b/sessions/s/debrief',
       '/books/b/sessions/s/review',
       '/books/b/sessions/s/lead',
+      '/books/b/laps',
+      '/books/b/laps/beside',
       '/books/b/steps',
       '/books/b/rehearse/run',
     ];

@@ -12,6 +12,7 @@ const EXPLAINED: readonly [RegExp, string][] = [
   [/\/car$/, 'car'],
   [/\/calls$/, 'the-lap-spoken'],
   [/\/beside\//, 'two-books'],
+  [/\/laps(\/beside)?$/, 'laps-side-by-side'],
   [/\/lead$/, 'lead-a-group'],
   [/\/(debrief|review)$/, 'reading-laps'],
   [/\/(sessions|steps)/, 'sessions'],

@@ -12,6 +12,7 @@ const along = (time_s: (number | null)[]): Along => ({
   gear: [],
   offset_m: [],
   steer_deg: [],
+  rpm: [],
 });
 
 describe('two laps beside each other', () => {

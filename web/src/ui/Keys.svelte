@@ -13,6 +13,7 @@
     ['C', 'compare two revisions'],
     ['S', 'the sessions'],
     ['H', 'rehearse: the lap in the head'],
+    ['L', 'laps of this circuit, side by side'],
     ['V', 'the vehicle on this circuit'],
     ['O', 'the lap spoken'],
     ['P', 'the session card'],

@@ -152,7 +152,7 @@ class DebriefJourneyTest {
   @Test
   void theDemosPracticeShowsItsSixHabits() {
     String demo = scripts.get("/api/books").body().at("/0/id").asString();
-    String practice = scripts.get("/api/books/" + demo + "/sessions").body().at("/0/id").asString();
+    String practice = scripts.get("/api/books/" + demo + "/sessions").body().at("/1/id").asString();
     browser.open("/books/" + demo + "/sessions/" + practice + "/debrief");
     browser.see("[data-findings]");
     browser.seeCount("[data-findings] [data-finding]", 3);

@@ -13,8 +13,10 @@ import tools.jackson.databind.JsonNode;
  * @param driven session that was driven, {@code DRIVEN}
  * @param planned session that is before the driver, {@code PLANNED}
  * @param led day with its group, {@code LED}
+ * @param pair two laps as the address of their screen names them, {@code PAIR}
  */
-record DemoAddresses(String book, String circuit, String driven, String planned, String led) {
+record DemoAddresses(
+    String book, String circuit, String driven, String planned, String led, String pair) {
   static DemoAddresses of(TestRestTemplate http) {
     Scripts scripts = new Scripts(http);
     JsonNode demo = demo(scripts);
@@ -23,9 +25,10 @@ record DemoAddresses(String book, String circuit, String driven, String planned,
     return new DemoAddresses(
         book,
         "/circuits/" + demo.path("circuitId").asString(),
-        book + "/sessions/" + sessions.at("/0/id").asString(),
         book + "/sessions/" + sessions.at("/1/id").asString(),
-        led(scripts));
+        book + "/sessions/" + sessions.at("/2/id").asString(),
+        led(scripts),
+        pair(scripts.get("/api" + book + "/library").body()));
   }
 
   private static JsonNode demo(Scripts scripts) {
@@ -35,6 +38,22 @@ record DemoAddresses(String book, String circuit, String driven, String planned,
       }
     }
     throw new AssertionError("the demo's book is not there");
+  }
+
+  /** The best of the driver's own laps this year, and his team-mate's. */
+  static String pair(JsonNode library) {
+    String own = null;
+    String mates = null;
+    for (JsonNode lap : library) {
+      boolean best = lap.path("best").asBoolean();
+      own = best && lap.path("file").asString().equals("practice.laps.csv") ? id(lap) : own;
+      mates = best && lap.path("file").asString().equals("team-mate.laps.csv") ? id(lap) : mates;
+    }
+    return "lap=" + own + "&with=" + mates;
+  }
+
+  private static String id(JsonNode lap) {
+    return lap.path("id").asString();
   }
 
   private static String led(Scripts scripts) {
@@ -56,11 +75,12 @@ record DemoAddresses(String book, String circuit, String driven, String planned,
         .replace("CIRCUIT", circuit)
         .replace("DRIVEN", driven)
         .replace("PLANNED", planned)
-        .replace("LED", led);
+        .replace("LED", led)
+        .replace("PAIR", pair);
   }
 
   /** A copy of these in which the book is another. */
   DemoAddresses inBook(String other) {
-    return new DemoAddresses(other, circuit, driven, planned, led);
+    return new DemoAddresses(other, circuit, driven, planned, led, pair);
   }
 }

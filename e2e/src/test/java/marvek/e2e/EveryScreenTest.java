@@ -60,6 +60,8 @@ class EveryScreenTest {
     "BOOK/rehearse/stopwatch, [data-pad]",
     "BOOK/rehearse/run, [data-begin]",
     "BOOK/rehearse/before, [data-before]",
+    "BOOK/laps, [data-library-lap]",
+    "BOOK/laps/beside?PAIR, [data-differences]",
     "BOOK/steps, [data-steps]"
   })
   void noSeriousViolationOfTheBook(String screen, String there) {

@@ -106,7 +106,7 @@ class Screenshots {
   /** The wet qualifying of the demo's weekend: planned, prepared page by page, briefed. */
   private void session(Browser browser, String book) throws IOException {
     browser.open(book + "/sessions");
-    browser.click("[data-sessions] li:nth-child(2) a");
+    browser.click("[data-sessions] li:nth-child(3) a");
     browser.see("[data-keeping]");
     save(browser.picture(), "session");
     browser.click("a[href$='/prepare']");
@@ -127,7 +127,7 @@ class Screenshots {
   /** The practice before it, with its laps, and what they propose. */
   private void debrief(Browser browser, String book) throws IOException {
     browser.open(book + "/sessions");
-    browser.click("[data-sessions] li:nth-child(1) a");
+    browser.click("[data-sessions] li:nth-child(2) a");
     browser.click("a[href$='/debrief']");
     browser.see("[data-findings]");
     browser.seePresent("[data-line^='lap ']");
@@ -159,6 +159,18 @@ class Screenshots {
     return picture;
   }
 
+  /** One's own lap and a team-mate's, in the corner where the most lies between them. */
+  private void sideBySide(Browser browser, String book) throws IOException {
+    String library = read("/api" + book + "/library");
+    String pair = DemoAddresses.pair(JsonFiles.parse(library.getBytes(UTF_8)));
+    browser.open(book + "/laps/beside?" + pair);
+    browser.see("[data-differences]");
+    browser.chooseWords("[data-replay] select", "4 Long Hythe");
+    browser.click("[data-lap-traces] svg");
+    browser.leaveField();
+    save(browser.picture(), "side-by-side");
+  }
+
   /** A question with its answer hidden, and the road as it comes, a press made near Sluice. */
   private void rehearse(Browser browser, String book) throws IOException {
     take(browser, book + "/rehearse", "[data-question]", "rehearse");
@@ -167,7 +179,7 @@ class Screenshots {
   /** Book, page, brief and the road that comes, side by side as on four devices. */
   private void inTheHand(Browser browser, String book) throws IOException {
     String sessions = read("/api" + book + "/sessions");
-    String planned = JsonFiles.parse(sessions.getBytes(UTF_8)).at("/1/id").asString();
+    String planned = JsonFiles.parse(sessions.getBytes(UTF_8)).at("/2/id").asString();
     String[][] screens = {
       {book, "table"},
       {book + "/corner/4", "article"},
@@ -211,6 +223,7 @@ class Screenshots {
     browser.see("[data-ways]");
     save(browser.picture(), "ways");
     take(browser, book + "/calls", "[data-calls]", "spoken");
+    sideBySide(browser, book);
     take(browser, book + "/car", "[data-zones]", "car");
   }
 

@@ -18,7 +18,7 @@ class DemoLapsTest {
   private JsonNode practice(String part) {
     Scripts scripts = new Scripts(http);
     String demo = scripts.get("/api/books").body().at("/0/id").asString();
-    String session = scripts.get("/api/books/" + demo + "/sessions").body().at("/0/id").asString();
+    String session = scripts.get("/api/books/" + demo + "/sessions").body().at("/1/id").asString();
     return scripts.get("/api/sessions/" + session + part).body();
   }
 

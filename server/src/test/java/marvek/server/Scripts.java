@@ -84,6 +84,8 @@ public record Scripts(TestRestTemplate http) {
     while (file.withArray("revisions").size() > 2) {
       file.withArray("revisions").remove(2);
     }
+    // The session of last year was made last: the first one is the weekend's.
+    file.withArray("sessions").remove(3);
     return upload("/api/books/import", "copy.book.json", JsonFiles.writeFile(file))
         .body()
         .path("id")

@@ -56,9 +56,11 @@ public final class Proposals {
 
   private final Case of;
   private final Road road;
+  private final TriedValue tried;
 
   private Proposals(Case of) {
     this.of = of;
+    this.tried = new TriedValue(of.basis(), of.conditions(), of.book(), of.own());
     this.road = of.basis().path().road();
   }
 
@@ -364,34 +366,7 @@ public final class Proposals {
         row.size(),
         names(row),
         gain,
-        pageS(p, field, after));
-  }
-
-  /** By how much the page's lap becomes slower; null where the model cannot drive it. */
-  private Double pageS(int p, PageField field, double after) {
-    OwnValues now = ownOf(of.own(), page(p).corner());
-    OwnValues.Builder then = now.but();
-    field.put(then, after);
-    List<OwnValues> own = with(of.own(), then.build());
-    try {
-      return Reference.on(of.basis(), of.conditions(), own).lap().timeS() - of.book().lap().timeS();
-    } catch (IllegalArgumentException e) {
-      return null;
-    }
-  }
-
-  private static OwnValues ownOf(List<OwnValues> own, int corner) {
-    return own.stream()
-        .filter(o -> o.corner() == corner)
-        .findFirst()
-        .orElse(OwnValues.in(corner).build());
-  }
-
-  private static List<OwnValues> with(List<OwnValues> own, OwnValues changed) {
-    Map<Integer, OwnValues> byCorner = new TreeMap<>();
-    own.forEach(o -> byCorner.put(o.corner(), o));
-    byCorner.put(changed.corner(), changed);
-    return List.copyOf(byCorner.values());
+        tried.slowerS(page(p).corner(), field, after));
   }
 
   /**
@@ -409,7 +384,7 @@ public final class Proposals {
     List<OwnValues> result = own;
     for (Accepted a : accepted) {
       Proposal proposal = a.proposal();
-      OwnValues.Builder then = ownOf(result, proposal.corner()).but();
+      OwnValues.Builder then = TriedValue.of(result, proposal.corner()).but();
       double value = a.value() == null ? proposal.after() : a.value();
       if (proposal.field() == null) {
         then.confidence((int) Math.round(value));
@@ -422,7 +397,7 @@ public final class Proposals {
           then.notMeasured(path);
         }
       }
-      result = with(result, then.build());
+      result = TriedValue.with(result, then.build());
     }
     return result;
   }

@@ -4,10 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
-import java.util.function.IntToDoubleFunction;
 import marvek.core.cause.Cause;
 import marvek.core.conditions.Conditions;
-import marvek.core.laps.AlongLap;
 import marvek.formats.Spelled;
 import marvek.server.books.Books;
 import marvek.server.contract.OneOf;
@@ -170,7 +168,7 @@ class DebriefController {
         .orElseThrow(() -> new NotFoundException("The book has no lap " + lapId + "."));
   }
 
-  private static UUID fileOf(String lapId) {
+  static UUID fileOf(String lapId) {
     int point = lapId.indexOf('.');
     try {
       return UUID.fromString(point < 0 ? lapId : lapId.substring(0, point));
@@ -213,10 +211,11 @@ class DebriefController {
     return notes.dismiss(id, body.corner(), body.rule(), body.reason(), Set.copyOf(shown));
   }
 
-  /** A remark on a corner and a lap; both may be left out. */
+  /** A remark on a corner, a lap and a metre of it; each may be left out. */
   record RemarkBody(
       Integer corner,
       @Nullable String lap,
+      @Nullable Double at_m,
       @OneOf(LapNotes.Author.class) @Nullable String author,
       String words) {}
 
@@ -224,7 +223,8 @@ class DebriefController {
   @PostMapping("/api/sessions/{id}/remarks")
   @ResponseStatus(HttpStatus.CREATED)
   LapNotes.Remark sayOfLaps(@PathVariable UUID id, @RequestBody RemarkBody body) {
-    return notes.say(id, body.corner(), body.lap(), author(body.author()), body.words());
+    LapNotes.Where where = new LapNotes.Where(body.corner(), body.lap(), body.at_m());
+    return notes.say(id, where, author(body.author()), body.words());
   }
 
   private static LapNotes.Author author(String name) {
@@ -238,45 +238,6 @@ class DebriefController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void removeDebriefNote(@PathVariable UUID id) {
     notes.remove(id);
-  }
-
-  /**
-   * A lap at even stations of a stretch; null where a channel is missing.
-   *
-   * @param from_m station of the first value
-   */
-  record AlongView(
-      double from_m,
-      double step_m,
-      Double[] time_s,
-      Double[] speed_mps,
-      Double[] brake_pct,
-      Double[] throttle_pct,
-      Double[] gear,
-      Double[] offset_m,
-      Double[] steer_deg) {
-    static AlongView of(AlongLap lap, double fromM, double toM) {
-      int from = lap.indexOf(fromM);
-      int to = lap.indexOf(toM);
-      return new AlongView(
-          lap.stationAt(from),
-          lap.stepM(),
-          part(lap::timeAt, from, to, 3),
-          part(lap::speedAt, from, to, 2),
-          part(lap::brakeAt, from, to, 0),
-          part(lap::throttleAt, from, to, 0),
-          part(lap::gearAt, from, to, 0),
-          part(lap::offsetAt, from, to, 2),
-          part(lap::steerAt, from, to, 1));
-    }
-
-    private static Double[] part(IntToDoubleFunction at, int from, int to, int decimals) {
-      Double[] values = new Double[Math.max(0, to - from + 1)];
-      for (int k = 0; k < values.length; k++) {
-        values[k] = LapViews.rounded(at.applyAsDouble(from + k), decimals);
-      }
-      return values;
-    }
   }
 
   /**

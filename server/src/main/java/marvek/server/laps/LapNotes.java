@@ -31,7 +31,9 @@ import tools.jackson.databind.node.ObjectNode;
 @Service
 class LapNotes implements BookAttachment {
   private static final int LONGEST = 500;
+  private static final double LONGEST_LAP_M = 1e6;
   private static final String KIND = "kind";
+  private static final String AT = "at_m";
   private static final String REMARK = "remark";
   private static final String DISMISSED = "dismissed";
   private static final String GUESS = "guess";
@@ -57,8 +59,15 @@ class LapNotes implements BookAttachment {
    *
    * @param corner null for the lap as a whole
    * @param lap by its name; null for all of them
+   * @param at_m metre of the lap that it is pinned to; null for none
    */
-  record Remark(UUID id, Integer corner, @Nullable String lap, Author author, String words) {}
+  record Remark(
+      UUID id,
+      Integer corner,
+      @Nullable String lap,
+      @Nullable Double at_m,
+      Author author,
+      String words) {}
 
   /**
    * A finding that somebody does not want to see again.
@@ -113,6 +122,7 @@ class LapNotes implements BookAttachment {
         note.id(),
         d.hasNonNull("corner") ? d.path("corner").asInt(0) : null,
         d.hasNonNull("lap") ? d.path("lap").asString() : null,
+        d.hasNonNull(AT) ? d.path(AT).asDouble(0) : null,
         Author.valueOf(d.path("author").asString("DRIVER").toUpperCase(Locale.ROOT)),
         d.path("words").asString());
   }
@@ -139,7 +149,12 @@ class LapNotes implements BookAttachment {
         .orElse(null);
   }
 
-  Remark say(UUID sessionId, Integer corner, String lap, Author author, String words) {
+  /** Where a remark belongs; each of them may be left out. */
+  record Where(@Nullable Integer corner, @Nullable String lap, @Nullable Double atM) {}
+
+  Remark say(UUID sessionId, Where where, Author author, String words) {
+    Integer corner = where.corner();
+    String lap = where.lap();
     sessions.get(sessionId);
     Require.text("words", words, LONGEST);
     ObjectNode d = JsonFiles.MAPPER.createObjectNode().put(KIND, REMARK);
@@ -148,6 +163,9 @@ class LapNotes implements BookAttachment {
     }
     if (lap != null && !lap.isBlank()) {
       d.put("lap", lap.strip());
+    }
+    if (where.atM() != null) {
+      d.put(AT, Require.within(AT, where.atM(), 0, LONGEST_LAP_M));
     }
     d.put("author", Spelled.of(author)).put("words", words.strip());
     return remark(repository.save(new StoredNote(sessionId, d)));

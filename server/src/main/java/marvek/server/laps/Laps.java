@@ -30,6 +30,7 @@ import marvek.server.sessions.Sessions;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Keeps files of laps, and what was said of them. */
 @Service
@@ -223,6 +224,17 @@ class Laps {
         .toList();
   }
 
+  /** One file read on the road of any book. */
+  KeptFile on(StoredLapFile stored, UUID book, Books.Computed computed) {
+    return new KeptFile(stored, readLaps(stored, book, computed));
+  }
+
+  /** Notes what a file's laps are; another one may have noted the same meanwhile. */
+  void noteSummary(UUID id, ObjectNode laps) {
+    transaction.executeWithoutResult(
+        status -> repository.findById(id).ifPresent(f -> f.summed(laps)));
+  }
+
   /** What a session's files are like now; another text when anything of them has changed. */
   String state(UUID sessionId) {
     return repository.findBySessionIdOrderByTakenAtAscIdAsc(sessionId).stream()
@@ -308,12 +320,16 @@ class Laps {
   }
 
   private LapsOnRoad readLaps(StoredLapFile stored, Books.Computed computed) {
+    return readLaps(stored, sessions.get(stored.sessionId()).bookId(), computed);
+  }
+
+  private LapsOnRoad readLaps(StoredLapFile stored, UUID book, Books.Computed computed) {
     return read.read(
         stored.digest(),
         () -> contentOf(stored.id()),
         stored.mapping(),
         stored.headerLine(),
-        sessions.get(stored.sessionId()).bookId(),
+        book,
         computed);
   }
 

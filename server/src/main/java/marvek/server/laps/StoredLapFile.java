@@ -38,6 +38,9 @@ class StoredLapFile {
   @Column(columnDefinition = "text")
   private String kinds;
 
+  @Column(columnDefinition = "text")
+  private String summary;
+
   private boolean stepsNoted;
   private String driver;
   private String vehicle;
@@ -123,6 +126,18 @@ class StoredLapFile {
       all.put(Integer.toString(lap), kind.name());
     }
     kinds = JsonFiles.write(all);
+  }
+
+  /** Its laps in short as they were noted; empty before, and once the file has grown. */
+  Optional<JsonNode> summary() {
+    return Optional.ofNullable(summary)
+        .map(StoredLapFile::tree)
+        .filter(noted -> noted.path("digest").asString("").equals(digest));
+  }
+
+  /** Notes its laps in short; with the digest of what they were read from. */
+  void summed(ObjectNode laps) {
+    summary = JsonFiles.write(laps.put("digest", digest));
   }
 
   boolean stepsNoted() {

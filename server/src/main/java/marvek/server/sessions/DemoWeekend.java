@@ -26,7 +26,8 @@ import org.springframework.stereotype.Component;
 
 /**
  * An invented weekend for the demo book, around the day of the first start: a dry practice that was
- * driven yesterday, a wet qualifying tomorrow, a race on a drying road the day after.
+ * driven yesterday, a wet qualifying tomorrow, a race on a drying road the day after; and a
+ * practice of the year before.
  */
 @Component
 class DemoWeekend {
@@ -115,6 +116,23 @@ class DemoWeekend {
                         new SurfacePart(700, 1350, Surface.DAMP),
                         new SurfacePart(2900, 3350, Surface.DAMP)))
                 .build(),
+            List.of(),
+            null),
+        new Session(
+            "Fenland Meeting, last year",
+            Kind.PRACTICE,
+            25,
+            false,
+            Purpose.PRACTICE,
+            new TyreSet("Set 1", 30, 60, null),
+            Conditions.DEFAULT
+                .but()
+                .gripUsed(0.9)
+                .fuelKg(20)
+                .build()
+                .at(today.minusYears(1).atTime(14, 10)),
+            List.of(),
+            null,
             List.of(),
             null));
   }
