@@ -8,6 +8,7 @@
   import { cornerName } from '../ui/corner-name';
   import Problem from '../ui/Problem.svelte';
   import { preferences } from '../units/preferences.svelte';
+  import { setMeasured } from './measured';
   import { cautionsOf, changeWords, costWords, titleOf } from './lap-values';
 
   interface Props {
@@ -46,7 +47,10 @@
   });
 
   function take(value: LapValue) {
-    book.setMeasured(value.corner, value.field as OwnField, value.after, [answer!.name]);
+    const { corner, field, after } = value;
+    void book.takeDraft(
+      setMeasured(book.history!.now, corner, field as OwnField, after, [answer!.name]),
+    );
     taken = new Set([...taken, keyOf(value)]);
   }
 </script>

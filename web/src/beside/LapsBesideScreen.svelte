@@ -3,6 +3,7 @@
   import { onMount } from 'svelte';
   import type { LapPair } from '../api/laps';
   import { useBook } from '../book/book-state.svelte';
+  import { PX_PER_M, WIDTH_PX } from '../rehearse/run-road';
   import RunRoad from '../rehearse/RunRoad.svelte';
   import Menu from '../ui/Menu.svelte';
   import Problem from '../ui/Problem.svelte';
@@ -99,6 +100,19 @@
     return () => cancelAnimationFrame(frame);
   });
 
+  /** Where the road was taken hold of: the pointer’s height, and the station then. */
+  let held: { y: number; at: number; perPx: number } | undefined;
+  function take(event: PointerEvent) {
+    const strip = event.currentTarget as HTMLElement;
+    strip.setPointerCapture(event.pointerId);
+    // A narrow screen sees the road smaller.
+    const scale = Math.min(1, strip.clientWidth / WIDTH_PX);
+    held = { y: event.clientY, at: desk.at, perPx: 1 / (PX_PER_M * scale) };
+  }
+  function drag(event: PointerEvent) {
+    if (held) desk.show(held.at + (event.clientY - held.y) * held.perPx);
+  }
+
   function onkeydown(event: KeyboardEvent) {
     const key = plainKey(event);
     const onButton = (event.target as HTMLElement).closest?.('button, a, summary');
@@ -148,7 +162,15 @@
     {/each}
     <div class="desk:flex gap-5 pt-1">
       <div class="desk:w-[420px] shrink-0">
-        <div class="relative">
+        <!-- svelte-ignore a11y_no_static_element_interactions -->
+        <div
+          class="relative cursor-ns-resize touch-none select-none"
+          data-strip-drag
+          onpointerdown={take}
+          onpointermove={drag}
+          onpointerup={() => (held = undefined)}
+          onpointercancel={() => (held = undefined)}
+        >
           <RunRoad
             bind:this={road}
             trace={desk.view.trace}

@@ -62,7 +62,9 @@
     </div>
     <p class="text-neutral pb-2">
       Pick one lap to be drawn out <span class="mark on"></span> and one to be dashed beside it
-      <span class="mark dashed on"></span>; ★ is the best of its driver, vehicle and surface.
+      <span class="mark dashed on"></span>; ★ is the best of its driver, vehicle and surface. A
+      coach’s or a team-mate’s file comes in with a
+      <a class="link" href="/books/{book.id}/sessions">session</a>, as his.
     </p>
     {#if shown.length === 0}
       <p class="py-3 text-lg" role="status">No lap has all of “{words}”. Look for less.</p>
@@ -79,12 +81,13 @@
               ? `, ${of.layout} ${of.layoutVersion}`
               : ''}</span
           >
-          <a class="link text-sm" href="/books/{of.book}/sessions/{of.session}/debrief"
-            >{of.sessionName}</a
+          <a
+            class="link inline-flex min-h-11 items-center text-sm"
+            href="/books/{of.book}/sessions/{of.session}/debrief">{of.sessionName}</a
           >
           <span class="text-neutral text-sm">{of.file}</span>
         </h2>
-        <ul class="figures flex flex-wrap gap-2 pt-1">
+        <ul class="figures grid grid-cols-[repeat(auto-fill,minmax(10.5rem,1fr))] gap-2 pt-1">
           {#each file.laps as lap (lap.id)}
             <li
               class={[
@@ -93,7 +96,7 @@
               ]}
               data-library-lap={lap.id}
             >
-              <span class="px-2 leading-tight"
+              <span class="grow px-2 leading-tight"
                 ><span class="text-neutral text-sm">lap {lap.number}</span>
                 <strong class="block text-lg"
                   >{lap.time_s == null ? lap.kind : lapTime(lap.time_s)}</strong
@@ -151,7 +154,7 @@
   .mark {
     display: inline-block;
     width: 22px;
-    border-top: 4px solid var(--color-base-300);
+    border-top: 4px solid var(--color-neutral);
     vertical-align: middle;
   }
   .mark.on {

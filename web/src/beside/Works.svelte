@@ -42,7 +42,7 @@
   <tbody>
     {#each rows as row, k (k)}
       <tr class="h-9">
-        <th scope="row" class="max-w-24 truncate pr-2 text-left text-sm font-normal"
+        <th scope="row" class="max-w-[4.5rem] truncate pr-2 text-left text-sm font-normal"
           ><span class={['mark', k && 'dashed']}></span> {names[k]}</th
         >
         <td class="pr-2 text-right text-xl font-semibold whitespace-nowrap"
@@ -91,7 +91,7 @@
   .bar {
     position: relative;
     display: block;
-    min-width: 44px;
+    min-width: 26px;
     height: 18px;
     overflow: hidden;
     border: 1.5px solid var(--ink);

@@ -19,7 +19,6 @@ import { laidOver } from './change';
 import {
   begin,
   countChanges,
-  setMeasured,
   setOwn,
   stateOf,
   type DraftState,
@@ -131,11 +130,6 @@ export class BookState extends Working {
 
   setOwn(corner: number, field: OwnField, value: OwnValue) {
     this.apply(change(this.history!, setOwn(this.history!.now, corner, field, value)));
-  }
-
-  /** One value as laps have it. */
-  setMeasured(corner: number, field: OwnField, value: number, laps: string[]) {
-    this.apply(change(this.history!, setMeasured(this.history!.now, corner, field, value, laps)));
   }
 
   /**

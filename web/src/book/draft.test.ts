@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Revision } from '../api/types';
 import { change, redo, replace, undo } from '../ui/undo';
-import { begin, countChanges, setMeasured, setOwn } from './draft';
+import { begin, countChanges, setOwn } from './draft';
 
 const revision = {
   conditions: { surface: 'dry' },
@@ -49,21 +49,6 @@ describe('a draft', () => {
     next = { ...next, conditions: { ...next.conditions, surface: 'wet' } };
     expect(countChanges(start, next)).toBe(3);
     expect(countChanges(start, start)).toBe(0);
-  });
-
-  it('keeps a value that laps measured with their names', () => {
-    const start = begin(revision).now;
-    const once = setMeasured(start, 9, 'brake.at_m', 2700, ['Mira, lap 2']);
-    const twice = setMeasured(once, 9, 'throttle.first_m', 2800, ['Mira, lap 2']);
-    expect(twice.ownValues.filter((o) => o.corner === 9)).toEqual([
-      {
-        corner: 9,
-        'brake.at_m': 2700,
-        'throttle.first_m': 2800,
-        measured: { 'brake.at_m': ['Mira, lap 2'], 'throttle.first_m': ['Mira, lap 2'] },
-      },
-    ]);
-    expect(countChanges(start, twice)).toBe(2);
   });
 
   it('forgets the laps behind a value that is changed, and keeps the others', () => {

@@ -56,25 +56,6 @@ export function setOwn(
   return { ...state, ownValues: kept.sort((a, b) => a.corner - b.corner) };
 }
 
-/**
- * Sets one own value that laps measured.
- *
- * @param laps by their names, as they stand in the book's file
- */
-export function setMeasured(
-  state: DraftState,
-  corner: number,
-  field: OwnField,
-  value: number,
-  laps: string[],
-): DraftState {
-  const set = setOwn(state, corner, field, value);
-  const ownValues = set.ownValues.map((own) =>
-    own.corner === corner ? { ...own, measured: { ...own.measured, [field]: laps } } : own,
-  );
-  return { ...set, ownValues };
-}
-
 /** A value that is changed was not measured like that any more. */
 export function forgetMeasured(own: OwnValues, field: string): void {
   if (!own.measured?.[field]) return;

@@ -73,6 +73,8 @@ class SideBySideJourneyTest {
     int looked = station();
     browser.key(Keys.ARROW_RIGHT);
     browser.until("two metres on", () -> station() == looked + 2);
+    browser.drag("[data-strip-drag]", 0, 80);
+    browser.until("the road was drawn on", () -> station() > looked + 30);
     browser.chooseWords("[data-replay] select", "4 Long Hythe");
     browser.until("its begin", () -> station() > 1200 && station() < 1300);
     browser.size(1280, 800);
