@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.List;
+import marvek.core.TestLaps;
 import marvek.core.TestRoads;
 import marvek.core.TestVehicles;
 import marvek.core.beside.LapsBeside;
@@ -14,12 +15,8 @@ import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
 import marvek.core.laps.AlongLap;
-import marvek.core.laps.LapCutter;
 import marvek.core.laps.ModelRecording;
-import marvek.core.laps.RecordedLap;
 import marvek.core.laps.Recording;
-import marvek.core.laps.Stations;
-import marvek.core.laps.Thresholds;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
 import marvek.core.vehicle.Vehicle;
@@ -35,13 +32,7 @@ class StationCsvTest {
     Vehicle driven = car.withEngine(car.engine().scaled(power));
     Lap lap = SpeedProfile.solve(Path.centreline(ROAD, List.of()), driven, Conditions.OF_NEW_BOOKS);
     Recording recording = new ModelRecording(50, 0, pedals, 1).of(List.of(lap, lap));
-    Stations stations = Stations.of(recording, ROAD);
-    RecordedLap whole =
-        LapCutter.cut(recording, stations, ROAD).stream()
-            .filter(RecordedLap::isWhole)
-            .findFirst()
-            .orElseThrow();
-    return AlongLap.of(recording, stations, whole, ROAD, Thresholds.DEFAULT, 2);
+    return TestLaps.along(recording, ROAD, 2);
   }
 
   @Test

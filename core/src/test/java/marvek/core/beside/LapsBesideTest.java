@@ -7,9 +7,9 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import marvek.core.InvalidValueException;
+import marvek.core.TestLaps;
 import marvek.core.TestRoads;
 import marvek.core.TestVehicles;
 import marvek.core.circuit.Circuit;
@@ -18,12 +18,10 @@ import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
 import marvek.core.laps.AlongLap;
 import marvek.core.laps.Channel;
-import marvek.core.laps.LapCutter;
 import marvek.core.laps.ModelRecording;
 import marvek.core.laps.RecordedLap;
 import marvek.core.laps.Recording;
 import marvek.core.laps.Stations;
-import marvek.core.laps.Thresholds;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
 import marvek.core.vehicle.Vehicle;
@@ -45,7 +43,7 @@ class LapsBesideTest {
           .road();
 
   private static AlongLap steady(double speedMps, double stepM) {
-    return along(driven(speedMps, 3.2), stepM);
+    return TestLaps.along(driven(speedMps, 3.2), ROAD, stepM);
   }
 
   /** So many laps at a steady speed, begun before the line. */
@@ -66,18 +64,6 @@ class LapsBesideTest {
       speed[k] = speedMps;
     }
     return new Recording(time, Map.of(Channel.X, x, Channel.Y, y, Channel.SPEED, speed));
-  }
-
-  private static AlongLap along(Recording recording, double stepM) {
-    return along(recording, ROAD, stepM, RecordedLap::isWhole);
-  }
-
-  private static AlongLap along(
-      Recording recording, Road road, double stepM, Predicate<RecordedLap> wanted) {
-    Stations stations = Stations.of(recording, road);
-    RecordedLap lap =
-        LapCutter.cut(recording, stations, road).stream().filter(wanted).findFirst().orElseThrow();
-    return AlongLap.of(recording, stations, lap, road, Thresholds.DEFAULT, stepM);
   }
 
   @Test
@@ -123,13 +109,14 @@ class LapsBesideTest {
 
   private static AlongLap logged(Lap lap) {
     Recording recording = new ModelRecording(100, 0, true, 1).of(List.of(lap, lap));
-    return along(recording, VARIED, 2, RecordedLap::isWhole);
+    return TestLaps.along(recording, VARIED, 2);
   }
 
   /** A run that stops half-way is laid beside the other as far as it goes. */
   @Test
   void aLapThatEndsEarlyIsLaidAsFarAsItGoes() {
-    AlongLap early = along(driven(38, 1.1), ROAD, 2, lap -> lap.kind() == RecordedLap.Kind.IN);
+    AlongLap early =
+        TestLaps.along(driven(38, 1.1), ROAD, 2, lap -> lap.kind() == RecordedLap.Kind.IN);
     LapsBeside beside = new LapsBeside(early, steady(40, 2), ROAD.lengthM());
     double ends = 0.5 * ROAD.lengthM();
     double lost = ends / 38 - ends / 40;
@@ -148,7 +135,8 @@ class LapsBesideTest {
   /** One that began on the way is counted from where it did. */
   @Test
   void aLapThatBeginsOnTheWayIsCountedFromThere() {
-    AlongLap out = along(driven(38, 1.1), ROAD, 2, lap -> lap.kind() == RecordedLap.Kind.OUT);
+    AlongLap out =
+        TestLaps.along(driven(38, 1.1), ROAD, 2, lap -> lap.kind() == RecordedLap.Kind.OUT);
     LapsBeside beside = new LapsBeside(out, steady(40, 2), ROAD.lengthM());
     double driven = 0.6 * ROAD.lengthM();
     assertThat(beside.behindAtM(0.4 * ROAD.lengthM() - 10)).isZero();
@@ -168,8 +156,7 @@ class LapsBesideTest {
       kept[i] = s < leaves || s > joins;
     }
     Recording cut = closedUp(whole, kept, 3);
-    LapsBeside beside =
-        new LapsBeside(along(cut, ROAD, 2, RecordedLap::isWhole), steady(40, 2), ROAD.lengthM());
+    LapsBeside beside = new LapsBeside(TestLaps.along(cut, ROAD, 2), steady(40, 2), ROAD.lengthM());
     double shared = ROAD.lengthM() - (joins - leaves);
     assertThat(beside.notShared())
         .singleElement()

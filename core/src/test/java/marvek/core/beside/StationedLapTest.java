@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import marvek.core.TestLaps;
 import marvek.core.TestRoads;
 import marvek.core.TestVehicles;
 import marvek.core.circuit.Circuit;
@@ -12,12 +13,8 @@ import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
 import marvek.core.laps.AlongLap;
 import marvek.core.laps.Channel;
-import marvek.core.laps.LapCutter;
 import marvek.core.laps.ModelRecording;
-import marvek.core.laps.RecordedLap;
 import marvek.core.laps.Recording;
-import marvek.core.laps.Stations;
-import marvek.core.laps.Thresholds;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
 import org.junit.jupiter.api.Test;
@@ -30,13 +27,7 @@ class StationedLapTest {
           Path.centreline(ROAD, List.of()), TestVehicles.clubCar(), Conditions.OF_NEW_BOOKS);
 
   private static AlongLap read(Recording recording) {
-    Stations stations = Stations.of(recording, ROAD);
-    RecordedLap lap =
-        LapCutter.cut(recording, stations, ROAD).stream()
-            .filter(RecordedLap::isWhole)
-            .findFirst()
-            .orElseThrow();
-    return AlongLap.of(recording, stations, lap, ROAD, Thresholds.DEFAULT, 2);
+    return TestLaps.along(recording, ROAD, 2);
   }
 
   @Test
