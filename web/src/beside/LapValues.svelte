@@ -97,7 +97,7 @@
   </p>
   {#if values.length === 0}
     <p class="py-2 text-lg" data-no-values>
-      Nothing that a driver could tell apart: he drives this page’s points.
+      Nothing that a driver could tell apart: this lap drives the page’s points.
     </p>
   {/if}
   <ul data-lap-values>{@render rows(worth)}</ul>

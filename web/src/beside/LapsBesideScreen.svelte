@@ -15,6 +15,7 @@
   import LapTraces from './LapTraces.svelte';
   import LapValues from './LapValues.svelte';
   import { download, pngOf, svgText } from './picture';
+  import LineMark from './LineMark.svelte';
   import Pins from './Pins.svelte';
   import { PairDesk } from './pair-desk.svelte';
   import ReplayBar from './ReplayBar.svelte';
@@ -138,11 +139,12 @@
     <div class="flex flex-wrap items-center gap-x-4">
       <h1 class="text-3xl font-bold">Side by side</h1>
       <p class="figures text-lg leading-snug" data-pair>
-        <span class="mark"></span> <strong>{names[0]}</strong>
+        <LineMark /> <strong>{names[0]}</strong>
         {pair.first.time_s == null ? 'no whole lap' : lapTime(pair.first.time_s)}
-        <span class="mark dashed ml-2"></span> <strong>{names[1]}</strong>
+        <LineMark dashed /> <strong>{names[1]}</strong>
         {pair.second.time_s == null ? 'no whole lap' : lapTime(pair.second.time_s)}
-        · <strong data-at-line>{signed(pair.atLine_s)}</strong> at the line
+        · <strong data-at-line>{signed(pair.atLine_s)}</strong>
+        {pair.apart.length ? 'over what both drove' : 'at the line'}
       </p>
       <span class="grow"></span>
       <a class="btn btn-ghost" href="/books/{book.id}/laps">Other laps</a>
@@ -247,15 +249,3 @@
     </div>
   {:else if !desk.problem}<p role="status" class="py-3">Laying the laps together …</p>{/if}
 </div>
-
-<style>
-  .mark {
-    display: inline-block;
-    width: 22px;
-    border-top: 4px solid var(--ink);
-    vertical-align: middle;
-  }
-  .mark.dashed {
-    border-top: 4px dashed var(--color-info);
-  }
-</style>

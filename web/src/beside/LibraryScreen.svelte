@@ -6,6 +6,7 @@
   import { useBook } from '../book/book-state.svelte';
   import Problem from '../ui/Problem.svelte';
   import { lapTime } from '../units/format';
+  import LineMark from './LineMark.svelte';
   import { byFile, firstPair, found, whose } from './library';
 
   const book = useBook();
@@ -61,9 +62,9 @@
       >
     </div>
     <p class="text-neutral pb-2">
-      Pick one lap to be drawn out <span class="mark on"></span> and one to be dashed beside it
-      <span class="mark dashed on"></span>; ★ is the best of its driver, vehicle and surface. A
-      coach’s or a team-mate’s file comes in with a
+      Pick one lap to be drawn out <LineMark /> and one to be dashed beside it
+      <LineMark dashed />; ★ is the best of its driver, vehicle and surface. A coach’s or a
+      team-mate’s file comes in with a
       <a class="link" href="/books/{book.id}/sessions">session</a>, as his.
     </p>
     {#if shown.length === 0}
@@ -109,15 +110,14 @@
                 class="btn btn-ghost min-h-11 rounded-none border-l-2 px-3"
                 aria-pressed={first === lap.id}
                 aria-label="Lap {lap.number} of {whose(lap)}, drawn out"
-                onclick={() => (first = lap.id)}
-                ><span class={['mark', first === lap.id && 'on']}></span></button
+                onclick={() => (first = lap.id)}><LineMark on={first === lap.id} /></button
               >
               <button
                 class="btn btn-ghost min-h-11 rounded-none border-l-2 px-3"
                 aria-pressed={second === lap.id}
                 aria-label="Lap {lap.number} of {whose(lap)}, dashed beside it"
                 onclick={() => (second = second === lap.id ? 'page' : lap.id)}
-                ><span class={['mark dashed', second === lap.id && 'on']}></span></button
+                ><LineMark dashed on={second === lap.id} /></button
               >
             </li>
           {/each}
@@ -131,9 +131,9 @@
       ]}
     >
       <p class="figures grow leading-snug">
-        <span class="mark on"></span>
+        <LineMark />
         <strong>{pick ? nameOf(pick) : 'pick a lap'}</strong>
-        <span class="mark dashed on ml-3"></span>
+        <LineMark dashed />
         <strong>{nameOf(other)}</strong>
         {#if other}<button class="btn btn-ghost px-2" onclick={() => (second = 'page')}
             >the page instead</button
@@ -149,21 +149,3 @@
     </div>
   {:else if !working.problem}<p role="status" class="py-3">Looking for laps …</p>{/if}
 </div>
-
-<style>
-  .mark {
-    display: inline-block;
-    width: 22px;
-    border-top: 4px solid var(--color-neutral);
-    vertical-align: middle;
-  }
-  .mark.on {
-    border-color: var(--ink);
-  }
-  .mark.dashed {
-    border-top-style: dashed;
-  }
-  .mark.dashed.on {
-    border-color: var(--color-info);
-  }
-</style>

@@ -2,6 +2,7 @@
 <script lang="ts">
   import type { LapPair } from '../api/laps';
   import { preferences } from '../units/preferences.svelte';
+  import LineMark from './LineMark.svelte';
   import { heldAt, valueAt } from './pair';
 
   interface Props {
@@ -43,7 +44,7 @@
     {#each rows as row, k (k)}
       <tr class="h-9">
         <th scope="row" class="max-w-[4.5rem] truncate pr-2 text-left text-sm font-normal"
-          ><span class={['mark', k && 'dashed']}></span> {names[k]}</th
+          ><LineMark dashed={k === 1} /> {names[k]}</th
         >
         <td class="pr-2 text-right text-xl font-semibold whitespace-nowrap"
           >{row.speed === undefined ? '–' : preferences.speedText(row.speed).split(' ')[0]}</td
@@ -79,15 +80,6 @@
 </table>
 
 <style>
-  .mark {
-    display: inline-block;
-    width: 16px;
-    border-top: 4px solid var(--ink);
-    vertical-align: middle;
-  }
-  .mark.dashed {
-    border-top: 4px dashed var(--color-info);
-  }
   .bar {
     position: relative;
     display: block;

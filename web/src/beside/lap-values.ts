@@ -60,9 +60,11 @@ export function costWords({ page_s }: LapValue): string {
 export function cautionsOf(value: LapValue, trace: Trace, w: ValueWriter): string[] {
   const his = () => apart(value.field, value.before, value.theirs, trace, w);
   const words: Record<string, () => string> = {
-    scaled: () => `He: ${his()}; brought to your grip.`,
-    'kept-back': () => `▲ He: ${his()}. Yours is held before the latest point less its margin.`,
-    'kept-in': () => `▲ He: ${his()}. Yours is held inside your limits and your use of the kerb.`,
+    scaled: () => `This lap: ${his()}; brought to your grip.`,
+    'kept-back': () =>
+      `▲ This lap: ${his()}. Yours is held before the latest point less its margin.`,
+    'kept-in': () =>
+      `▲ This lap: ${his()}. Yours is held inside your limits and your use of the kerb.`,
     'other-vehicle': () => '✕ Of another vehicle: not to be copied.',
     'other-surface': () => '✕ Driven on another surface: not to be copied.',
   };

@@ -14,6 +14,7 @@
     ['S', 'the sessions'],
     ['H', 'rehearse: the lap in the head'],
     ['L', 'laps of this circuit, side by side'],
+    ['Space', 'there, and in the run-through: play, stop'],
     ['V', 'the vehicle on this circuit'],
     ['O', 'the lap spoken'],
     ['P', 'the session card'],

@@ -9,11 +9,14 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Predicate;
+import marvek.formats.JsonFiles;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.resttestclient.TestRestTemplate;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** The demo's laps: found in the library, laid beside each other, and what one would change. */
 @ServerTest
@@ -21,6 +24,7 @@ class LapPairsTest {
   private static final String MATE = "Mira Soldal";
   private static final String OWN = "practice.laps.csv";
   private static final String MATES = "team-mate.laps.csv";
+  private static final String RIDERS = "iska-vane.laps.csv";
   private static final String BEFORE = "last-year.laps.csv";
 
   @Autowired private TestRestTemplate http;
@@ -79,9 +83,10 @@ class LapPairsTest {
         .extracting(lap -> lap.path("id").asString())
         .contains(best(OWN), best(MATES))
         .doesNotContain(best(BEFORE));
-    assertThat(laps(lap -> lap.path("vehicle").asString().equals("Kestrel Litre")))
+    assertThat(flying(RIDERS))
         .as("of another book of the same circuit")
-        .isNotEmpty();
+        .isNotEmpty()
+        .allMatch(lap -> lap.path("driver").asString().equals("Iska Vane"));
     assertThat(laps(lap -> lap.path("bookName").asString().startsWith("Skarrow")))
         .as("of another circuit")
         .isEmpty();
@@ -133,6 +138,109 @@ class LapPairsTest {
     assertThat(scripts.get(book + "/lap-values?lap=" + in).status().value()).isEqualTo(404);
   }
 
+  /** A shorter layout of the same circuit leaves out its farthest bend. */
+  @Test
+  void aLapOfAnotherLayoutIsLaidWhereBothGo() {
+    Scripts.Answer circuit =
+        scripts.upload("/api/circuits/import", "club.circuit.geojson", clubLayout());
+    assertThat(circuit.status().value()).as("%s", circuit.body()).isEqualTo(201);
+    String car = scripts.get(book).body().path("carId").asString();
+    String club =
+        "/api/books/" + scripts.newBook(circuit.body().path("id").asString(), car, "Club");
+    Scripts.Answer planned =
+        scripts.post(club + "/sessions", SessionTest.session("2026-12-05T09:00", "dry"));
+    String session = "/api/sessions/" + planned.body().path("id").asString();
+    byte[] driven = scripts.download(session + "/simulated.laps.csv?laps=3&seed=2");
+    scripts.upload(session + "/laps", "club.laps.csv", driven);
+    library = scripts.get(book + "/library").body();
+    assertThat(flying("club.laps.csv")).hasSizeGreaterThanOrEqualTo(2);
+    assertThat(flying("club.laps.csv").get(0).path("layout").asString()).isEqualTo("club");
+
+    JsonNode pair = pair(best("club.laps.csv"), best(MATES));
+    double left = 0;
+    for (JsonNode apart : pair.path("apart")) {
+      double from = apart.path("from_m").asDouble(0);
+      double to = apart.path("to_m").asDouble(0);
+      assertThat(from).isGreaterThan(950);
+      assertThat(to).isLessThan(1850);
+      left += to - from;
+    }
+    assertThat(left).as("most of what was left out").isGreaterThan(350);
+    int joined = 950;
+    int line = pair.path("behind_s").size() - 1;
+    assertThat(at(pair, "/behind_s", line) - at(pair, "/behind_s", joined))
+        .as("what both drove behind the bow")
+        .isCloseTo(
+            seconds(pair, "/first", joined, line) - seconds(pair, "/second", joined, line),
+            within(0.003));
+    assertThat(at(pair, "/behind_s", 450))
+        .as("and before it")
+        .isCloseTo(
+            seconds(pair, "/first", 0, 450) - seconds(pair, "/second", 0, 450), within(0.003));
+    scripts.put("/api/put-away/book" + club.substring("/api/books".length()), null);
+    scripts.delete("/api/circuits/" + circuit.body().path("id").asString());
+    library = scripts.get(book + "/library").body();
+    assertThat(flying("club.laps.csv")).as("put away with its book").isEmpty();
+  }
+
+  private static double at(JsonNode pair, String column, int k) {
+    return pair.at(column + "/" + k).asDouble(Double.NaN);
+  }
+
+  private static double seconds(JsonNode pair, String side, int from, int to) {
+    return at(pair, side + "/along/time_s", to) - at(pair, side + "/along/time_s", from);
+  }
+
+  /** The demo's road with a bow in the place of its vertices from one to another. */
+  private static byte[] clubLayout() {
+    int leaves = 199;
+    int joins = 341;
+    ObjectNode file = (ObjectNode) JsonFiles.parse(Scripts.demo("harrowfen-park.circuit.geojson"));
+    ((ObjectNode) file.path("marvek")).put("layout", "club").put("layoutVersion", 1);
+    ((ObjectNode) file.path("marvek")).remove("trackLimits");
+    ObjectNode road = null;
+    for (JsonNode feature : file.path("features")) {
+      road =
+          feature.at("/properties/kind").asString().equals("centreline")
+              ? (ObjectNode) feature
+              : road;
+    }
+    ArrayNode at = (ArrayNode) road.at("/geometry/coordinates");
+    ArrayNode bowed = at.arrayNode();
+    for (int i = 0; i <= leaves; i++) {
+      bowed.add(at.get(i));
+    }
+    int steps = 44;
+    for (int k = 1; k < steps; k++) {
+      ArrayNode point = bowed.addArray();
+      for (int axis = 0; axis < 3; axis++) {
+        double a = at.get(leaves).get(axis).asDouble(0);
+        double d = at.get(joins).get(axis).asDouble(0);
+        // Out in the direction that the road had, in by the one it goes on with.
+        double b = a + 0.9 * (a - at.get(leaves - 20).get(axis).asDouble(0));
+        double c = d - 0.9 * (at.get(joins + 20).get(axis).asDouble(0) - d);
+        double t = (double) k / steps;
+        double u = 1 - t;
+        point.add(u * u * u * a + 3 * u * u * t * b + 3 * u * t * t * c + t * t * t * d);
+      }
+    }
+    for (int i = joins; i < at.size(); i++) {
+      bowed.add(at.get(i));
+    }
+    ((ObjectNode) road.path("geometry")).set("coordinates", bowed);
+    ObjectNode properties = (ObjectNode) road.path("properties");
+    for (String list : List.of("widthLeft_m", "widthRight_m", "banking_deg")) {
+      ArrayNode before = (ArrayNode) properties.path(list);
+      ArrayNode values = before.arrayNode();
+      for (int i = 0; i < bowed.size(); i++) {
+        values.add(before.get(Math.min(i, before.size() - 1)));
+      }
+      properties.set(list, values);
+    }
+    file.putArray("features").add(road);
+    return JsonFiles.writeFile(file);
+  }
+
   @Test
   void whatWasNotDrivenHereIsNotFound() {
     JsonNode skarrow =
@@ -169,13 +277,7 @@ class LapPairsTest {
 
   @Test
   void gearsOfAnotherVehicleAreMarked() {
-    String litre =
-        laps(l ->
-                l.path("vehicle").asString().equals("Kestrel Litre") && l.path("best").asBoolean())
-            .get(0)
-            .path("id")
-            .asString();
-    JsonNode values = scripts.get(book + "/lap-values?lap=" + litre).body();
+    JsonNode values = scripts.get(book + "/lap-values?lap=" + best(RIDERS)).body();
     assertThat(values.path("otherVehicle").asBoolean()).isTrue();
     List<JsonNode> gears = new ArrayList<>();
     values

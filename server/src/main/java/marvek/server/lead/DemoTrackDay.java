@@ -20,6 +20,7 @@ import marvek.core.lead.Member;
 import marvek.formats.SessionFile;
 import marvek.formats.SessionJson;
 import marvek.server.books.DemoShelved;
+import marvek.server.laps.LapsOfDriver;
 import marvek.server.laps.SimulatedLaps;
 import marvek.server.sessions.Sessions;
 import org.springframework.context.event.EventListener;
@@ -38,20 +39,26 @@ class DemoTrackDay {
   private static final String MAREN = "maren";
   private static final String OLLE = "olle";
 
+  /** Whose laps are there too. */
+  private static final Member RIDER = new Member(ISKA, "Iska Vane", "middleweight twin", 1, null);
+
   private final Sessions sessions;
   private final LeadDayRepository days;
   private final GroupRemarkRepository remarks;
   private final SimulatedLaps laps;
+  private final LapsOfDriver given;
 
   DemoTrackDay(
       Sessions sessions,
       LeadDayRepository days,
       GroupRemarkRepository remarks,
-      SimulatedLaps laps) {
+      SimulatedLaps laps,
+      LapsOfDriver given) {
     this.sessions = sessions;
     this.days = days;
     this.remarks = remarks;
     this.laps = laps;
+    this.given = given;
   }
 
   @EventListener
@@ -69,6 +76,7 @@ class DemoTrackDay {
             Map.of(
                 1, new Habit(Kind.BRAKES_EARLY, 16),
                 6, new Habit(Kind.WIDE_AT_APEX, 1.5)));
+    given.give(Set.of(file), RIDER.name(), RIDER.vehicle());
     days.save(new StoredLeadDay(session, day(Map.of(ISKA, Set.of(file)))));
     said().forEach(remark -> remarks.save(new StoredGroupRemark(session, remark)));
   }
@@ -92,7 +100,7 @@ class DemoTrackDay {
     LeadDay fresh = LeadDay.fresh();
     return new LeadDay(
         List.of(
-            new Member(ISKA, "Iska Vane", "middleweight twin", 1, null),
+            RIDER,
             new Member(TORBEN, "Torben Hale", "litre, first time here", 1, null),
             new Member(MAREN, "Maren Okoro", "Kestrel Litre", 1, null),
             new Member(OLLE, "Olle Brandt", "three-cylinder", 1, 5)),
