@@ -34,7 +34,7 @@ class CardsTest {
     JsonNode book = scripts.get("/api/books").body().get(0);
     card = "/api/books/" + book.path("id").asString() + "/revisions/2/card.pdf";
     qualifying =
-        scripts.get("/api/books/" + book.path("id").asString() + "/sessions").body().get(1);
+        scripts.get("/api/books/" + book.path("id").asString() + "/sessions").body().get(2);
   }
 
   private PDDocument printed(String query) throws IOException {

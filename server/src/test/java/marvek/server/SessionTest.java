@@ -209,7 +209,7 @@ class SessionTest {
 
   @Test
   void badInputIsToldAtItsField() {
-    refused(session("2026-02-01T10:00", "dry"), "startsAt", "before the layout was as the book");
+    refused(session("2025-02-01T10:00", "dry"), "startsAt", "before the layout was as the book");
     refused(session("2026-03-29T01:30", "dry"), "startsAt", "clocks go forward");
     Map<String, Object> old = session("2026-04-18T12:00", "dry");
     old.put("tyres", Map.of("name", "A", "laps", 900, "goodLaps", 60, "inUseSince", "2026-04-18"));
