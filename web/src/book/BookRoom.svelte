@@ -132,7 +132,6 @@
         </select>
       </label>
       <a class="btn btn-ghost px-2" href="/books/{book.id}/sessions">Sessions</a>
-      <a class="btn btn-ghost px-2" href="/books/{book.id}/laps">Laps</a>
       <a class="btn btn-ghost px-2" href="/books/{book.id}/rehearse">Rehearse</a>
       <a class="btn btn-ghost px-2" href="/books/{book.id}/car">Car</a>
       <a class="btn btn-ghost px-2" href="/books/{book.id}/compare">Compare</a>

@@ -45,6 +45,11 @@
       current === 'lead' ? 'border-base-content font-semibold' : 'border-base-300',
     ]}>Lead a group</a
   >
+  <a
+    href="/books/{kept.bookId}/laps"
+    class="figures border-base-300 flex min-h-11 items-center rounded border-2 px-3 text-lg"
+    >Laps side by side</a
+  >
   <span class="grow"></span>
   {#if kept.session.revision}
     <CardMenu bookId={kept.bookId} revision={kept.session.revision} session={kept.id}>

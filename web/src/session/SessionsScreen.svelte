@@ -70,6 +70,7 @@
 <div class="max-w-5xl pb-20">
   <div class="flex flex-wrap items-center gap-2">
     <h1 class="grow text-3xl font-bold">Sessions</h1>
+    <a class="btn btn-ghost" href="/books/{book.id}/laps">Laps side by side</a>
     <a class="btn btn-ghost" href="/books/{book.id}/steps">Step board</a>
     {#if sessions?.length}
       <a class="btn btn-ghost" href="/api/books/{book.id}/sessions.ics" download
