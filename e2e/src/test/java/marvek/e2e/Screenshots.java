@@ -40,10 +40,8 @@ class Screenshots {
     try (Browser browser = new Browser(port)) {
       browser.openBook();
       String book = browser.path().replaceFirst("^(/books/[^/]+).*$", "$1");
-      for (String theme : new String[] {"garage", "paper"}) {
-        browser.prefer(theme, "km/h", "m");
-        take(browser, book + "/corner/4", "article", "page-" + theme);
-      }
+      browser.prefer("paper", "km/h", "m");
+      take(browser, book + "/corner/4", "article", "page-paper");
       take(browser, book, "table", "book-paper");
       answers(browser, book);
       take(browser, "/shelf", "a[href^='/books/']", "shelf");
