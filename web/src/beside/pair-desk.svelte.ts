@@ -4,7 +4,7 @@ import { pairCalls } from '../api/pair-calls';
 import type { View } from '../api/types';
 import { Working } from '../api/working.svelte';
 import { reads, started, stopped, type RunClock } from '../rehearse/run-clock';
-import { secondsBetween, stationAfter, type Part } from './pair';
+import { beginsAt, secondsBetween, stationAfter, type Part } from './pair';
 import { cutsOf, keepCuts } from './sectors';
 
 /** Shares of the real time that a replay can run at. */
@@ -56,11 +56,12 @@ export class PairDesk extends Working {
       this.look(this.whole);
     });
 
-  /** Looks at a part of the lap, from its begin. */
+  /** Looks at a part of the lap from its begin, or from where both laps have begun. */
   look(part: Part) {
     this.pause();
-    this.part = part;
-    this.at = part.from;
+    const from = this.pair ? beginsAt(this.pair, part.from) : part.from;
+    this.part = from < part.to ? { ...part, from } : part;
+    this.at = this.part.from;
   }
 
   /** Shows a station; who drags has stopped the replay. */

@@ -1,6 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import type { Along } from '../api/laps';
-import { drawn, heldAt, lostOn, secondsBetween, sectorsOf, stationAfter, valueAt } from './pair';
+import {
+  beginsAt,
+  drawn,
+  heldAt,
+  lostOn,
+  secondsBetween,
+  sectorsOf,
+  stationAfter,
+  valueAt,
+} from './pair';
 
 const nothing: (number | null)[] = [];
 const along = (time_s: (number | null)[]): Along => ({
@@ -48,6 +57,15 @@ describe('a replay', () => {
     expect(stationAfter(ends, 0, 99)).toBe(4);
     const begins = along([null, null, 0, 0.1]);
     expect(stationAfter(begins, 0, 5)).toBe(0);
+  });
+
+  it('begins where both laps have begun', () => {
+    const whole = { along: steady } as never;
+    const out = { along: along([null, null, null, 0, 0.1, 0.2]) } as never;
+    expect(beginsAt({ first: out, second: whole }, 0)).toBe(6);
+    expect(beginsAt({ first: whole, second: out }, 0)).toBe(6);
+    expect(beginsAt({ first: out, second: whole }, 7)).toBe(7);
+    expect(beginsAt({ first: whole, second: whole }, 3)).toBe(3);
   });
 
   it('goes on behind a hole', () => {

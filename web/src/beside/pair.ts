@@ -59,6 +59,17 @@ function knownBefore(times: readonly Value[], k: number): number {
   return -Infinity;
 }
 
+/** The first station from one on at which both laps are known: where a replay of them can begin. */
+export function beginsAt(pair: Pick<LapPair, 'first' | 'second'>, from: number): number {
+  const { first, second } = pair;
+  const step = first.along.step_m;
+  const least = Math.ceil(from / step);
+  const k = first.along.time_s.findIndex(
+    (t, i) => i >= least && t !== null && second.along.time_s[i] !== null,
+  );
+  return k > least ? k * step : from;
+}
+
 /** Seconds that a lap takes from one station to another; undefined where it does not tell them. */
 export function secondsBetween(along: Along, from: number, to: number): number | undefined {
   const a = valueAt(along, along.time_s, from);
