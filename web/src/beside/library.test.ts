@@ -55,6 +55,7 @@ describe('looking for laps', () => {
 describe('the first pair', () => {
   it('is one’s own best beside somebody’s in the same vehicle', () => {
     expect(firstPair(LAPS, 'b')).toEqual({ lap: 'f.2', with: 'g.2' });
+    expect(firstPair([LAPS[4], ...LAPS], 'b').with).toBe('g.2');
     expect(firstPair(LAPS.slice(0, 3), 'b')).toEqual({ lap: 'f.2', with: 'page' });
     expect(firstPair([], 'b')).toEqual({ lap: undefined, with: 'page' });
   });

@@ -71,6 +71,9 @@ describe('a replay', () => {
   it('goes on behind a hole', () => {
     const holed = along([0, 0.1, null, null, 0.4, 0.5]);
     expect(stationAfter(holed, 0, 0.45)).toBeCloseTo(9);
+    const wide = along([0, 0.1, null, null, null, null, null, 0.7, 0.8]);
+    expect(stationAfter(wide, 0, 0.05)).toBeCloseTo(1);
+    expect(secondsBetween(wide, 0, 8)).toBeUndefined();
   });
 });
 
