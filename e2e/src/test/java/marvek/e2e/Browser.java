@@ -33,6 +33,9 @@ final class Browser implements AutoCloseable {
 
   private static final Duration PATIENCE = Duration.ofSeconds(40);
 
+  /** Between two looks at what is waited for: a glance takes some milliseconds itself. */
+  private static final Duration GLANCE = Duration.ofMillis(60);
+
   private static Chromium shared;
   private static boolean taken;
 
@@ -196,7 +199,8 @@ final class Browser implements AutoCloseable {
 
   /** A list is drawn anew while it is looked at: what is gone then is looked for again. */
   private FluentWait<WebDriver> until() {
-    return new WebDriverWait(driver, PATIENCE).ignoring(StaleElementReferenceException.class);
+    return new WebDriverWait(driver, PATIENCE, GLANCE)
+        .ignoring(StaleElementReferenceException.class);
   }
 
   /** Waits until there are so many of a kind. */

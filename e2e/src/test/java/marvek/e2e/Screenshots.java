@@ -160,7 +160,7 @@ class Screenshots {
   /** One's own lap and a team-mate's, in the corner where the most lies between them. */
   private void sideBySide(Browser browser, String book) throws IOException {
     String library = read("/api" + book + "/library");
-    String pair = DemoAddresses.pair(JsonFiles.parse(library.getBytes(UTF_8)));
+    String pair = DemoAddresses.pair(book, JsonFiles.parse(library.getBytes(UTF_8)));
     browser.open(book + "/laps/beside?" + pair);
     browser.see("[data-differences]");
     browser.chooseWords("[data-replay] select", "4 Long Hythe");
