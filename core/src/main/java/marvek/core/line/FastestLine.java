@@ -82,10 +82,21 @@ public final class FastestLine {
       Bounds bounds,
       double @Nullable [] bend,
       DoubleConsumer progress) {
+    return along(start, stretch, Reach.of(start, stretch), bounds, bend, progress);
+  }
+
+  /** The same, looking at another reach than the stretch asks for. */
+  static Result along(
+      Lap start,
+      Stretch stretch,
+      Reach reach,
+      Bounds bounds,
+      double @Nullable [] bend,
+      DoubleConsumer progress) {
     InteriorPoint.Result found = null;
     Search search = null;
     for (Beginning beginning : BEGINNINGS) {
-      search = new Search(start, stretch, bounds, bend, beginning);
+      search = new Search(start, stretch, reach, bounds, bend, beginning);
       found = search.run(progress);
       if (found.converged()) {
         break;
@@ -102,6 +113,7 @@ public final class FastestLine {
   private static final class Search {
     private final Lap start;
     private final Road road;
+    private final Reach reach;
     private final boolean whole;
     private final LineForces forces;
     private final LineProgramme programme;
@@ -110,39 +122,60 @@ public final class FastestLine {
     private final double[] high;
 
     Search(
-        Lap start, Stretch stretch, Bounds bounds, double @Nullable [] bend, Beginning beginning) {
+        Lap start,
+        Stretch stretch,
+        Reach reach,
+        Bounds bounds,
+        double @Nullable [] bend,
+        Beginning beginning) {
       this.start = start;
+      this.reach = reach;
       this.road = start.path().road();
-      int n = road.size();
-      x = new double[2 * n];
-      low = new double[2 * n];
-      high = new double[2 * n];
-      boolean[] held = new boolean[n];
+      whole = stretch.whole();
+      x = new double[2 * reach.size()];
+      low = new double[2 * reach.size()];
+      high = new double[2 * reach.size()];
+      boolean[] held = new boolean[road.size()];
       Arrays.fill(held, true);
       for (int k = 0; k < stretch.size(); k++) {
         held[stretch.at(k)] = stretch.held(k);
       }
       double[] begun = begun(start, stretch, bounds, beginning);
       Path near = Path.at(road, stretch.put(start.path().offsets(), begun), start.path().surface());
-      whole = stretch.whole();
       forces = new LineForces(start, near, held, bend);
-      programme = new LineProgramme(road, forces, start.timeS() / start.path().elements());
+      programme = new LineProgramme(road, reach, forces, start.timeS() / start.path().elements());
       double top = forces.topSpeedMps();
-      for (int i = 0; i < n; i++) {
-        double present = start.path().offsetAt(i);
-        offset(i, present, present, present);
-        double w = start.speedAt(i) * start.speedAt(i);
-        x[2 * i + 1] = beginning.ofSpeed() * w / LineProgramme.SPEED_SQUARED_UNIT;
-        high[2 * i + 1] = top * top / LineProgramme.SPEED_SQUARED_UNIT;
+      for (int k = 0; k < reach.size(); k++) {
+        double present = start.path().offsetAt(reach.at(k));
+        offset(k, present, present, present);
+        x[2 * k + 1] = beginning.ofSpeed() * square(start, k);
+        high[2 * k + 1] = top * top / LineProgramme.SPEED_SQUARED_UNIT;
       }
-      if (!road.closed() && start.conditions().start() == Conditions.Start.STANDING) {
-        startAt(FROM_REST_MPS * FROM_REST_MPS / LineProgramme.SPEED_SQUARED_UNIT);
-      }
+      boundAtEnds(start);
       for (int k = 0; k < stretch.size(); k++) {
         if (!stretch.held(k)) {
-          offset(stretch.at(k), bounds.lowAt(k), begun[k], bounds.highAt(k));
+          int position = reach.position(stretch.at(k));
+          offset(position, bounds.lowAt(k), begun[k], bounds.highAt(k));
         }
       }
+    }
+
+    /** Where the reach ends within the road, the car is not faster than on the present line. */
+    private void boundAtEnds(Lap start) {
+      int last = reach.size() - 1;
+      if (road.closed() ? !reach.whole() : reach.at(0) > 0) {
+        high[1] = square(start, 0);
+      } else if (!road.closed() && start.conditions().start() == Conditions.Start.STANDING) {
+        startAt(FROM_REST_MPS * FROM_REST_MPS / LineProgramme.SPEED_SQUARED_UNIT);
+      }
+      if (road.closed() ? !reach.whole() : reach.at(last) < road.size() - 1) {
+        high[2 * last + 1] = square(start, last);
+      }
+    }
+
+    private double square(Lap lap, int position) {
+      double speed = lap.speedAt(reach.at(position));
+      return speed * speed / LineProgramme.SPEED_SQUARED_UNIT;
     }
 
     /**
@@ -156,10 +189,10 @@ public final class FastestLine {
           : present;
     }
 
-    private void offset(int i, double lowM, double beginM, double highM) {
-      low[2 * i] = lowM;
-      x[2 * i] = beginM;
-      high[2 * i] = highM;
+    private void offset(int position, double lowM, double beginM, double highM) {
+      low[2 * position] = lowM;
+      x[2 * position] = beginM;
+      high[2 * position] = highM;
     }
 
     /** From rest the line's first metres do not matter: a walking pace will do. */
@@ -183,10 +216,10 @@ public final class FastestLine {
 
     /** Whether the present line is not one of those that may be driven. */
     boolean opens() {
-      for (int i = 0; i < road.size(); i++) {
-        double present = start.path().offsetAt(i);
-        if (present < low[2 * i] - Bounds.LEAST_ROOM_M
-            || present > high[2 * i] + Bounds.LEAST_ROOM_M) {
+      for (int k = 0; k < reach.size(); k++) {
+        double present = start.path().offsetAt(reach.at(k));
+        if (present < low[2 * k] - Bounds.LEAST_ROOM_M
+            || present > high[2 * k] + Bounds.LEAST_ROOM_M) {
           return true;
         }
       }
@@ -194,9 +227,9 @@ public final class FastestLine {
     }
 
     Lap driven(double[] found) {
-      double[] offsets = new double[road.size()];
-      for (int i = 0; i < offsets.length; i++) {
-        offsets[i] = found[2 * i];
+      double[] offsets = start.path().offsets();
+      for (int k = 0; k < reach.size(); k++) {
+        offsets[reach.at(k)] = found[2 * k];
       }
       Path path = Path.at(road, offsets, start.path().surface());
       return SpeedProfile.solve(path, start.vehicle(), start.conditions());

@@ -5,9 +5,9 @@ import marvek.core.numeric.ElementProgramme;
 import marvek.core.numeric.Jet;
 
 /**
- * Offsets and speeds of the line of least time along a road, as one programme: unknown are the
- * offset and the square of the speed at each sample, the sum is the time, and each element between
- * two positions has the constraints of {@link LineForces} at its middle.
+ * Offsets and speeds of the line of least time along a reach of a road, as one programme: unknown
+ * are the offset and the square of the speed at each of its samples, the sum is the time, and each
+ * element between two positions has the constraints of {@link LineForces} at its middle.
  */
 final class LineProgramme implements ElementProgramme {
   /** Offsets and this many square metres a second squared count as alike. */
@@ -25,26 +25,28 @@ final class LineProgramme implements ElementProgramme {
   private static final double CALM = 0.003;
 
   private final Road road;
+  private final Reach reach;
   private final LineForces forces;
   private final double timeUnit;
 
   /**
    * @param timeUnitS time over an element that counts as one
    */
-  LineProgramme(Road road, LineForces forces, double timeUnitS) {
+  LineProgramme(Road road, Reach reach, LineForces forces, double timeUnitS) {
     this.road = road;
+    this.reach = reach;
     this.forces = forces;
     this.timeUnit = timeUnitS;
   }
 
   @Override
   public int unknowns() {
-    return 2 * road.size();
+    return 2 * reach.size();
   }
 
   @Override
   public int elements() {
-    return road.closed() ? road.size() : road.size() - 1;
+    return reach.closed() ? reach.size() : reach.size() - 1;
   }
 
   @Override
@@ -64,7 +66,7 @@ final class LineProgramme implements ElementProgramme {
 
   @Override
   public boolean cyclic() {
-    return road.closed();
+    return reach.closed();
   }
 
   @Override
@@ -74,9 +76,10 @@ final class LineProgramme implements ElementProgramme {
         : 2 * position(element + place - FIRST_SPEED) + 1;
   }
 
-  /** At the ends of an open road the places that there are not see the end, and count nothing. */
+  /** At open ends the places that there are not see the end, and count nothing. */
   private int position(int i) {
-    return road.closed() ? road.wrap(i) : Math.max(0, Math.min(road.size() - 1, i));
+    int size = reach.size();
+    return reach.closed() ? Math.floorMod(i, size) : Math.max(0, Math.min(size - 1, i));
   }
 
   @Override
@@ -92,7 +95,7 @@ final class LineProgramme implements ElementProgramme {
     Jet length = Jet.variable(LineForces.LENGTH, geometry.length);
     LineForces.Spare spare =
         forces.of(
-            element,
+            reach.at(element),
             z,
             Jet.variable(LineForces.CURVATURE, geometry.bend.curvature),
             Jet.variable(LineForces.NEXT_CURVATURE, geometry.nextBend.curvature),
@@ -148,15 +151,16 @@ final class LineProgramme implements ElementProgramme {
       double[] nx = new double[FIRST_SPEED];
       double[] ny = new double[FIRST_SPEED];
       for (int p = 0; p < FIRST_SPEED; p++) {
-        int i = position(element - 1 + p);
+        int position = position(element - 1 + p);
+        int i = reach.at(position);
         nx[p] = road.normalXAt(i);
         ny[p] = road.normalYAt(i);
-        px[p] = road.xAt(i) + x[2 * i] * nx[p];
-        py[p] = road.yAt(i) + x[2 * i] * ny[p];
+        px[p] = road.xAt(i) + x[2 * position] * nx[p];
+        py[p] = road.yAt(i) + x[2 * position] * ny[p];
       }
       // At its ends an open line bends as it does beside them.
-      bendFrom = !road.closed() && element == 0 ? 1 : 0;
-      nextFrom = !road.closed() && element == elements() - 1 ? 0 : 1;
+      bendFrom = !reach.closed() && element == 0 ? 1 : 0;
+      nextFrom = !reach.closed() && element == elements() - 1 ? 0 : 1;
       bend = new SecondBend(px, py, nx, ny, bendFrom);
       nextBend = new SecondBend(px, py, nx, ny, nextFrom);
       for (int a = 0; a < 3; a++) {
@@ -165,7 +169,7 @@ final class LineProgramme implements ElementProgramme {
       }
       double ex = px[2] - px[1];
       double ey = py[2] - py[1];
-      double climb = forces.climbM(element);
+      double climb = forces.climbM(reach.at(element));
       length = Math.sqrt(ex * ex + ey * ey + climb * climb);
       byLength[1] = -(ex * nx[1] + ey * ny[1]) / length;
       byLength[2] = (ex * nx[2] + ey * ny[2]) / length;

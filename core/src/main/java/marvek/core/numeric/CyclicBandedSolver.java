@@ -10,7 +10,7 @@ package marvek.core.numeric;
  * ed., 4.3 and 4.4, from memory.)
  *
  * <p>Single use per matrix: set the entries, {@link #factor()}, then {@link #solve(double[])} as
- * often as wanted.
+ * often as wanted; {@link #keep()} before it for another try.
  */
 public final class CyclicBandedSolver {
   private final int n;
@@ -20,6 +20,9 @@ public final class CyclicBandedSolver {
   private final double[] band;
   private final double[] border;
   private final double[] corner;
+
+  /** As it was when it was kept: band, border and corner one behind the other. */
+  private double[] kept = {};
 
   /**
    * @param n number of unknowns; where the band wraps round, more than twice the half bandwidth
@@ -63,6 +66,26 @@ public final class CyclicBandedSolver {
       if (high != low) {
         corner[(low - core) * halfWidth + (high - core)] += value;
       }
+    }
+  }
+
+  /** Keeps the entries as they are, as factoring overwrites them. */
+  public void keep() {
+    if (kept.length == 0) {
+      kept = new double[band.length + border.length + corner.length];
+    }
+    System.arraycopy(band, 0, kept, 0, band.length);
+    System.arraycopy(border, 0, kept, band.length, border.length);
+    System.arraycopy(corner, 0, kept, band.length + border.length, corner.length);
+  }
+
+  /** Sets the entries to those kept, with a number added all along the diagonal. */
+  public void restore(double shift) {
+    System.arraycopy(kept, 0, band, 0, band.length);
+    System.arraycopy(kept, band.length, border, 0, border.length);
+    System.arraycopy(kept, band.length + border.length, corner, 0, corner.length);
+    for (int i = 0; i < n; i++) {
+      add(i, i, shift);
     }
   }
 

@@ -45,9 +45,10 @@ final class NewtonStep {
 
   /** The step; null where no shift makes the matrix convex. */
   Iterate from(Iterate at, Derived derived, double barrier) {
+    assemble(at, derived);
+    matrix.keep();
     double shift = 0;
     while (shift < LARGEST_SHIFT) {
-      assemble(at, derived, shift);
       try {
         matrix.factor();
         double[] dx = right(at, derived, barrier);
@@ -55,19 +56,19 @@ final class NewtonStep {
         return completed(dx, at, derived, barrier);
       } catch (ArithmeticException notConvex) {
         shift = shift == 0 ? FIRST_SHIFT : SHIFT_FACTOR * shift;
+        matrix.restore(shift);
       }
     }
     return null;
   }
 
-  private void assemble(Iterate at, Derived derived, double shift) {
+  private void assemble(Iterate at, Derived derived) {
     matrix.clear();
     for (int e = 0; e < programme.elements(); e++) {
       addElement(e, at, derived.of[e]);
     }
     for (int i = 0; i < n; i++) {
-      double own = shift;
-      own += bounds.below(i) ? at.low()[i] / (at.x()[i] - bounds.low()[i]) : 0;
+      double own = bounds.below(i) ? at.low()[i] / (at.x()[i] - bounds.low()[i]) : 0;
       own += bounds.above(i) ? at.high()[i] / (bounds.high()[i] - at.x()[i]) : 0;
       matrix.add(i, i, bounds.held(i) ? 1 : own);
     }

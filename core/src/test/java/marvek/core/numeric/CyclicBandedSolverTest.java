@@ -34,17 +34,26 @@ class CyclicBandedSolverTest {
       }
     }
     double[] right = random.doubles(n, -1, 1).toArray();
+    solver.keep();
+    assertSolves(solver, full, right);
+
+    for (int i = 0; i < n; i++) {
+      full[i][i] += 2.5;
+    }
+    solver.restore(2.5);
+    assertSolves(solver, full, right);
+  }
+
+  private static void assertSolves(CyclicBandedSolver solver, double[][] full, double[] right) {
     double[] expected =
         new LUDecomposition(new Array2DRowRealMatrix(full))
             .getSolver()
             .solve(new ArrayRealVector(right))
             .toArray();
-
     solver.factor();
     double[] x = right.clone();
     solver.solve(x);
-
-    for (int i = 0; i < n; i++) {
+    for (int i = 0; i < right.length; i++) {
       assertThat(x[i]).isCloseTo(expected[i], within(1e-10));
     }
   }
