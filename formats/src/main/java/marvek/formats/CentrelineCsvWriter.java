@@ -6,7 +6,6 @@ import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.util.Locale;
 import marvek.core.circuit.Survey;
 
 /** Writes a survey as centreline CSV, to a tenth of a millimetre. */
@@ -41,7 +40,6 @@ public final class CentrelineCsvWriter {
   }
 
   private static String number(double value) {
-    // Plus zero, so that no cell begins with a minus that means nothing.
-    return String.format(Locale.ROOT, "%.4f", Math.round(value * 1e4) / 1e4 + 0.0);
+    return FixedDecimals.of(value, 4);
   }
 }

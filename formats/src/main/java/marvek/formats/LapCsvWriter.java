@@ -3,7 +3,6 @@ package marvek.formats;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import marvek.core.laps.Channel;
 import marvek.core.laps.Recording;
 
@@ -34,10 +33,11 @@ public final class LapCsvWriter {
     }
     text.append("\r\n");
     for (int i = 0; i < recording.size(); i++) {
-      text.append(figure(recording.timeAt(i), 4));
+      text.append(FixedDecimals.of(recording.timeAt(i), 4));
       for (Channel channel : channels) {
         double value = recording.at(channel, i);
-        text.append(',').append(Double.isNaN(value) ? "" : figure(value, decimals(channel)));
+        text.append(',');
+        text.append(Double.isNaN(value) ? "" : FixedDecimals.of(value, decimals(channel)));
       }
       text.append("\r\n");
     }
@@ -51,9 +51,5 @@ public final class LapCsvWriter {
       case BRAKE, THROTTLE, STEER, CLUTCH -> 1;
       default -> 3;
     };
-  }
-
-  private static String figure(double value, int decimals) {
-    return String.format(Locale.ROOT, "%." + decimals + "f", value);
   }
 }

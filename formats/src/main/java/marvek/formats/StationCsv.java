@@ -3,7 +3,6 @@ package marvek.formats;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import marvek.core.beside.LapsBeside;
 import marvek.core.laps.AlongLap;
 
@@ -42,6 +41,6 @@ public final class StationCsv {
   }
 
   private static String figure(double value, int decimals) {
-    return Double.isNaN(value) ? "" : String.format(Locale.ROOT, "%." + decimals + "f", value);
+    return Double.isNaN(value) ? "" : FixedDecimals.of(value, decimals);
   }
 }

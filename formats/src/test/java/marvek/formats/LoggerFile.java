@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.function.DoubleFunction;
 import java.util.function.UnaryOperator;
+import java.util.stream.LongStream;
 import java.util.zip.GZIPOutputStream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
@@ -23,6 +24,8 @@ import marvek.core.circuit.GeoPoint;
  * otherwise; the simulated logger of the server is another program and shares no code with it.
  */
 final class LoggerFile {
+  private static final long[] TENS = LongStream.iterate(1, ten -> 10 * ten).limit(12).toArray();
+
   double hz = 100;
   double positionHz = 100;
   double noiseM = 0.3;
@@ -79,11 +82,12 @@ final class LoggerFile {
     headers.put("side", "lat_g");
   }
 
-  /** A number with so many decimals; the formatter of the language would take most of the time. */
+  /** A number with so many decimals; formatters of the language would take most of the time. */
   static String fixed(double value, int decimals) {
-    return java.math.BigDecimal.valueOf(value)
-        .setScale(decimals, java.math.RoundingMode.HALF_UP)
-        .toPlainString();
+    long scale = TENS[decimals];
+    long units = Math.round(Math.abs(value) * scale);
+    String whole = (value < 0 && units > 0 ? "-" : "") + units / scale;
+    return decimals == 0 ? whole : whole + "." + Long.toString(scale + units % scale).substring(1);
   }
 
   LoggerFile without(String... channels) {
