@@ -1,5 +1,7 @@
 package marvek.server;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.TestInstancePostProcessor;
@@ -22,11 +24,19 @@ public final class StartedServer implements TestInstancePostProcessor {
 
   private static synchronized ConfigurableApplicationContext running() {
     if (running == null) {
-      ConfigurableApplicationContext context = on(TestDatabase.started());
+      ConfigurableApplicationContext context = withDemo(TestDatabase.started());
       context.getBeanFactory().registerSingleton("client", clientOf(context));
       running = context;
     }
     return running;
+  }
+
+  private static ConfigurableApplicationContext withDemo(TestDatabase database) {
+    try {
+      return FilledDemo.with(database, () -> on(database));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   /** Another server beside the shared one, on the same database; whoever asks for it closes it. */

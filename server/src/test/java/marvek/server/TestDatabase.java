@@ -50,8 +50,19 @@ public final class TestDatabase {
   /** One of its own, with what a dump holds; to be brought down. */
   static TestDatabase restoredFrom(Path dump, Path folder) throws IOException {
     String[] answer = cluster("up", folder).strip().split(" ");
+    TestDatabase database = new TestDatabase(folder, answer[0], answer[1]);
+    database.restore(dump);
+    return database;
+  }
+
+  /** Takes what a dump holds; nothing may be in it yet. */
+  void restore(Path dump) throws IOException {
     cluster("restore", folder, dump.toString());
-    return new TestDatabase(folder, answer[0], answer[1]);
+  }
+
+  /** Writes all that is in it to a file. */
+  void dump(Path file) throws IOException {
+    cluster("dump", folder, file.toString());
   }
 
   void down() throws IOException {
