@@ -31,7 +31,7 @@ final class Browser implements AutoCloseable {
   /** Leads to this machine and is none of Marvek's names. */
   static final String FOREIGN_NAME = Chromium.FOREIGN_NAME;
 
-  private static final Duration PATIENCE = Duration.ofSeconds(40);
+  private static final Duration PATIENCE = Duration.ofSeconds(90);
 
   /** Between two looks at what is waited for: a glance takes some milliseconds itself. */
   private static final Duration GLANCE = Duration.ofMillis(60);

@@ -190,4 +190,78 @@ class MarkChooserTest {
     Mark board = mark("50 board", MarkType.DISTANCE_BOARD, Side.LEFT, ROAD.lengthM() - 10);
     assertThat(target(5, board).text()).isEqualTo("15 m past the 50 board, left");
   }
+
+  /** Six metres for the side where nobody looks, a quarter more for what comes after the point. */
+  @Test
+  void nearnessSideAndWhatComesFirstAreWeighed() {
+    Mark right = mark("right", MarkType.LAMP, Side.RIGHT, 297);
+    assertThat(target(300, right, mark("left", MarkType.LAMP, Side.LEFT, 292)).mark())
+        .isEqualTo("left");
+    assertThat(target(300, right, mark("left", MarkType.LAMP, Side.LEFT, 290)).mark())
+        .isEqualTo("right");
+    Mark ahead = mark("ahead", MarkType.LAMP, Side.LEFT, 310);
+    assertThat(target(300, ahead, mark("behind", MarkType.LAMP, Side.LEFT, 288)).mark())
+        .isEqualTo("behind");
+    assertThat(target(300, ahead, mark("behind", MarkType.LAMP, Side.LEFT, 287)).mark())
+        .isEqualTo("ahead");
+    // What hangs over the road is on no side.
+    assertThat(target(300, right, mark("gantry", MarkType.LAMP, Side.OVER, 292)).mark())
+        .isEqualTo("gantry");
+  }
+
+  @Test
+  void aSafeMarkLiesEightToAHundredAndTenMetresBefore() {
+    assertThat(safe(7)).isFalse();
+    assertThat(safe(8.5)).isTrue();
+    assertThat(safe(109)).isTrue();
+    assertThat(safe(111)).isFalse();
+    assertThat(safe(-20)).isFalse();
+  }
+
+  private static boolean safe(double beforeM) {
+    Mark board = mark("board", MarkType.DISTANCE_BOARD, Side.LEFT, 300 - beforeM);
+    return new MarkChooser(List.of(board), ROAD).safe(300, Side.LEFT).isPresent();
+  }
+
+  /** By hand a mark is told from three times as far as one that is proposed. */
+  @Test
+  void aMarkByItsNameIsTheNearestOfThatName() {
+    MarkChooser marks =
+        new MarkChooser(
+            List.of(
+                mark("lamp", MarkType.LAMP, Side.LEFT, 250),
+                mark("lamp", MarkType.LAMP, Side.LEFT, 290),
+                mark("lamp", MarkType.LAMP, Side.LEFT, 350)),
+            ROAD);
+    assertThat(marks.named("lamp", 300).orElseThrow().offsetM()).isCloseTo(10, within(1e-9));
+    assertThat(marks.named("lamp", 525)).isPresent();
+    assertThat(marks.named("lamp", 535)).isEmpty();
+    assertThat(marks.named(By.BESIDE, "lamp", 340).orElseThrow().offsetM())
+        .isCloseTo(-10, within(1e-9));
+  }
+
+  /** Without a lap nobody sits anywhere. */
+  @Test
+  void withoutALapNothingIsToldFromTheSeat() {
+    MarkChooser marks = new MarkChooser(List.of(mark("lamp", MarkType.LAMP, Side.LEFT, 290)), ROAD);
+    assertThat(marks.seen(By.AIM, 200, 3)).isEmpty();
+    assertThat(marks.seen(By.LEAVES_SIGHT, 288, 3)).isEmpty();
+    assertThat(marks.named(By.AIM, "lamp", 300).orElseThrow().by()).isEqualTo(By.BESIDE);
+  }
+
+  @Test
+  void theEarlierOfTwoStationsIsTheOneDrivenOverFirst() {
+    MarkChooser marks = new MarkChooser(List.of(), ROAD);
+    assertThat(marks.earlier(300, 290.0)).isEqualTo(290);
+    assertThat(marks.earlier(300, 310.0)).isEqualTo(300);
+    assertThat(marks.earlier(300, null)).isEqualTo(300);
+    assertThat(marks.earlier(5, ROAD.lengthM() - 10)).isEqualTo(ROAD.lengthM() - 10);
+  }
+
+  @Test
+  void aThingHasAnArticleUnlessItHasANumberOrOneOfItsOwn() {
+    assertThat(MarkChooser.article("barn")).isEqualTo("the barn");
+    assertThat(MarkChooser.article("lamp 4")).isEqualTo("lamp 4");
+    assertThat(MarkChooser.article("The Mill")).isEqualTo("The Mill");
+  }
 }
