@@ -91,6 +91,17 @@ final class Browser implements AutoCloseable {
         Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", false));
   }
 
+  /**
+   * Waits until what follows from another size is laid out: a drawing that measures its room is
+   * told of it in one frame and drawn in the next.
+   */
+  void awaitLayout() {
+    driver.executeAsyncScript(
+        "const done = arguments[0];"
+            + "const after = (n) => (n ? requestAnimationFrame(() => after(n - 1)) : done());"
+            + "after(3);");
+  }
+
   ChromeDriver driver() {
     return driver;
   }

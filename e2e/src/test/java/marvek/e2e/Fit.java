@@ -44,6 +44,7 @@ final class Fit {
 
   @SuppressWarnings("unchecked")
   private static List<String> measured(Browser browser) {
+    browser.awaitLayout();
     return (List<String>) browser.driver().executeScript(MEASURE);
   }
 }
