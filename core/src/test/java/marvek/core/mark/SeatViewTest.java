@@ -154,4 +154,19 @@ class SeatViewTest {
         .extracting(MarkReference::text)
         .containsExactly("under the bridge");
   }
+
+  /** Ten metres of way for a degree beside the direction, a twentieth of the way there. */
+  @Test
+  void theBestAimIsTheOneDeadAheadAndNotFar() {
+    Mark aside = post("aside", 500, 2.5);
+    Mark ahead = post("ahead", 500, 0.5);
+    Mark nearer = post("nearer", 450, 1);
+    assertThat(marks(aside, nearer, ahead).aims(400, 3))
+        .extracting(MarkReference::mark)
+        .containsExactly("ahead", "nearer", "aside");
+    assertThat(marks(post("far", 600, 0.2), post("near", 440, 0.2)).aims(400, 1))
+        .extracting(MarkReference::mark)
+        .containsExactly("near");
+    assertThat(marks(post("short of it", 418, 0.1)).aims(400, 3)).isEmpty();
+  }
 }
