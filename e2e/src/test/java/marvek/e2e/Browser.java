@@ -31,6 +31,7 @@ final class Browser implements AutoCloseable {
   /** Leads to this machine and is none of Marvek's names. */
   static final String FOREIGN_NAME = Chromium.FOREIGN_NAME;
 
+  /** A first computation takes seconds, many times that where two runs share two busy cores. */
   private static final Duration PATIENCE = Duration.ofSeconds(90);
 
   /** Between two looks at what is waited for: a glance takes some milliseconds itself. */

@@ -6,7 +6,7 @@ import java.util.stream.LongStream;
 
 /**
  * Numbers of a table, each with the same number of decimals. A file of laps has a million of them:
- * the language's own formatter takes some ten times as long.
+ * the language's own formatter takes ten to twenty-five times as long.
  */
 final class FixedDecimals {
   private static final long[] TENS = LongStream.iterate(1, ten -> 10 * ten).limit(10).toArray();

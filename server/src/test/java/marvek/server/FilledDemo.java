@@ -2,7 +2,6 @@ package marvek.server;
 
 import java.io.IOException;
 import java.nio.channels.FileChannel;
-import java.nio.channels.FileLock;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
@@ -37,9 +36,10 @@ final class FilledDemo {
     if (run == null) {
       return start.get(); // outside of Maven, where no run is told
     }
+    Files.createDirectories(folder());
     Path filled = folder().resolve(OF_ALL + run + ".dump");
-    try (FileChannel channel = FileChannel.open(lock(), WAYS);
-        FileLock alone = channel.lock()) {
+    try (FileChannel channel = FileChannel.open(lock(), WAYS)) {
+      channel.lock(); // let go of with the channel
       if (Files.notExists(filled)) {
         removeOlder();
         ConfigurableApplicationContext first = start.get();

@@ -56,6 +56,8 @@ final class NewtonStep {
         return completed(dx, at, derived, barrier);
       } catch (ArithmeticException notConvex) {
         shift = shift == 0 ? FIRST_SHIFT : SHIFT_FACTOR * shift;
+        // Those held have a row of their own in which nothing else stands: they stay where they
+        // are.
         matrix.restore(shift);
       }
     }
