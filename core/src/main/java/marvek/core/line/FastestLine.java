@@ -114,6 +114,7 @@ public final class FastestLine {
     private final Lap start;
     private final Road road;
     private final Reach reach;
+    private final Grid grid;
     private final boolean whole;
     private final LineForces forces;
     private final LineProgramme programme;
@@ -132,49 +133,55 @@ public final class FastestLine {
       this.reach = reach;
       this.road = start.path().road();
       whole = stretch.whole();
-      x = new double[2 * reach.size()];
-      low = new double[2 * reach.size()];
-      high = new double[2 * reach.size()];
-      boolean[] held = new boolean[road.size()];
+      boolean[] held = held(stretch);
+      grid = Grid.of(reach, start, held);
+      x = new double[2 * grid.size()];
+      low = new double[2 * grid.size()];
+      high = new double[2 * grid.size()];
+      double[] begun = begun(start, stretch, bounds, beginning);
+      Path near = Path.at(road, stretch.put(start.path().offsets(), begun), start.path().surface());
+      forces = new LineForces(start, grid, near, held, bend);
+      double timeUnitS = start.timeS() / start.path().elements() * reach.size() / grid.size();
+      programme = new LineProgramme(road, grid, forces, timeUnitS);
+      double top = forces.topSpeedMps();
+      for (int p = 0; p < grid.size(); p++) {
+        int k = stretch.positionOf(grid.at(p));
+        double present = start.path().offsetAt(grid.at(p));
+        if (k < 0 || stretch.held(k)) {
+          offset(p, present, present, present);
+        } else {
+          offset(p, bounds.lowAt(k), begun[k], bounds.highAt(k));
+        }
+        x[2 * p + 1] = beginning.ofSpeed() * square(start, p);
+        high[2 * p + 1] = top * top / LineProgramme.SPEED_SQUARED_UNIT;
+      }
+      boundAtEnds(start);
+    }
+
+    private static boolean[] held(Stretch stretch) {
+      boolean[] held = new boolean[stretch.road().size()];
       Arrays.fill(held, true);
       for (int k = 0; k < stretch.size(); k++) {
         held[stretch.at(k)] = stretch.held(k);
       }
-      double[] begun = begun(start, stretch, bounds, beginning);
-      Path near = Path.at(road, stretch.put(start.path().offsets(), begun), start.path().surface());
-      forces = new LineForces(start, near, held, bend);
-      programme = new LineProgramme(road, reach, forces, start.timeS() / start.path().elements());
-      double top = forces.topSpeedMps();
-      for (int k = 0; k < reach.size(); k++) {
-        double present = start.path().offsetAt(reach.at(k));
-        offset(k, present, present, present);
-        x[2 * k + 1] = beginning.ofSpeed() * square(start, k);
-        high[2 * k + 1] = top * top / LineProgramme.SPEED_SQUARED_UNIT;
-      }
-      boundAtEnds(start);
-      for (int k = 0; k < stretch.size(); k++) {
-        if (!stretch.held(k)) {
-          int position = reach.position(stretch.at(k));
-          offset(position, bounds.lowAt(k), begun[k], bounds.highAt(k));
-        }
-      }
+      return held;
     }
 
     /** Where the reach ends within the road, the car is not faster than on the present line. */
     private void boundAtEnds(Lap start) {
-      int last = reach.size() - 1;
-      if (road.closed() ? !reach.whole() : reach.at(0) > 0) {
+      int last = grid.size() - 1;
+      if (road.closed() ? !reach.whole() : grid.at(0) > 0) {
         high[1] = square(start, 0);
       } else if (!road.closed() && start.conditions().start() == Conditions.Start.STANDING) {
         startAt(FROM_REST_MPS * FROM_REST_MPS / LineProgramme.SPEED_SQUARED_UNIT);
       }
-      if (road.closed() ? !reach.whole() : reach.at(last) < road.size() - 1) {
+      if (road.closed() ? !reach.whole() : grid.at(last) < road.size() - 1) {
         high[2 * last + 1] = square(start, last);
       }
     }
 
     private double square(Lap lap, int position) {
-      double speed = lap.speedAt(reach.at(position));
+      double speed = lap.speedAt(grid.at(position));
       return speed * speed / LineProgramme.SPEED_SQUARED_UNIT;
     }
 
@@ -216,10 +223,10 @@ public final class FastestLine {
 
     /** Whether the present line is not one of those that may be driven. */
     boolean opens() {
-      for (int k = 0; k < reach.size(); k++) {
-        double present = start.path().offsetAt(reach.at(k));
-        if (present < low[2 * k] - Bounds.LEAST_ROOM_M
-            || present > high[2 * k] + Bounds.LEAST_ROOM_M) {
+      for (int p = 0; p < grid.size(); p++) {
+        double present = start.path().offsetAt(grid.at(p));
+        if (present < low[2 * p] - Bounds.LEAST_ROOM_M
+            || present > high[2 * p] + Bounds.LEAST_ROOM_M) {
           return true;
         }
       }
@@ -228,8 +235,8 @@ public final class FastestLine {
 
     Lap driven(double[] found) {
       double[] offsets = start.path().offsets();
-      for (int k = 0; k < reach.size(); k++) {
-        offsets[reach.at(k)] = found[2 * k];
+      for (int p = 0; p < grid.size(); p++) {
+        offsets[grid.at(p)] = found[2 * p];
       }
       Path path = Path.at(road, offsets, start.path().surface());
       return SpeedProfile.solve(path, start.vehicle(), start.conditions());

@@ -5,7 +5,6 @@ import static marvek.core.profile.Constants.G0;
 import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
 import marvek.core.numeric.Jet;
-import marvek.core.numeric.Jet4;
 import marvek.core.profile.ForceModel;
 import marvek.core.profile.Lap;
 import marvek.core.vehicle.Vehicle;
@@ -27,8 +26,16 @@ final class LineForces {
   static final int SPEED_SQUARED = 2;
   static final int NEXT_SPEED_SQUARED = 3;
   static final int LENGTH = 4;
+  static final int VARIABLES = 5;
+
+  /** Beyond the variables: what is a function of them itself. */
+  static final int ALONG = 5;
+
+  static final int TURNING = 6;
+  static final int WITH_FORCES = 7;
 
   private final Vehicle vehicle;
+  private final Grid grid;
   private final SmoothForce engine;
   private final SmoothForce closed;
   private final LineTyres tyres;
@@ -47,18 +54,19 @@ final class LineForces {
   private final double[] headwind;
   private final double[] crosswind;
   private final double[] most;
-  private final double stepM;
 
   /** Largest curvature at each sample, or null. */
   private final double @Nullable [] largestBend;
 
   /**
    * @param lap whose path gives surface and wind
+   * @param grid places between which its elements lie
    * @param near a path that is near to the line that is sought: crests are as long as on it
    * @param held samples at which the line stays: there it may turn as it does
    * @param largestBend largest curvature at each sample [1/m]; null for any
    */
-  LineForces(Lap lap, Path near, boolean[] held, double @Nullable [] largestBend) {
+  LineForces(Lap lap, Grid grid, Path near, boolean[] held, double @Nullable [] largestBend) {
+    this.grid = grid;
     this.largestBend = largestBend;
     vehicle = lap.vehicle();
     ForceModel forces = lap.forces();
@@ -71,8 +79,7 @@ final class LineForces {
     double downforce = forces.downforcePerSquaredSpeed() / weight;
     mostBrake = vehicle.brakes().maxForceN() / weight;
     Road road = lap.path().road();
-    stepM = road.stepM();
-    int n = lap.path().elements();
+    int n = grid.elements();
     climb = new double[n];
     inSpace = new double[n];
     places = new LineTyres.Place[n];
@@ -82,24 +89,26 @@ final class LineForces {
     double asked =
         Math.toRadians(
             motorcycle ? vehicle.turning().leanRateDps() : vehicle.turning().yawAccelerationDps2());
-    for (int i = 0; i < n; i++) {
-      int j = road.wrap(i + 1);
+    for (int e = 0; e < n; e++) {
+      int i = grid.at(e);
+      int j = grid.at(e + 1);
       double grade = (road.gradeAt(i) + road.gradeAt(j)) / 2;
       double phi = (road.bankingAt(i) + road.bankingAt(j)) / 2;
-      climb[i] = Math.tan(grade) * stepM;
-      inSpace[i] = Math.cos(grade) * Math.cos(grade);
+      climb[e] = Math.tan(grade) * grid.gap(e) * road.stepM();
+      inSpace[e] = Math.cos(grade) * Math.cos(grade);
       double vertical = (near.verticalCurvatureAt(i) + near.verticalCurvatureAt(j)) / 2;
-      places[i] =
+      places[e] =
           new LineTyres.Place(
               Math.cos(grade) * Math.cos(phi),
               Math.cos(grade) * Math.sin(phi),
               Math.cos(phi),
               Math.sin(phi),
               vertical * Math.cos(phi) / G0 + downforce,
-              (forces.gripAt(i) + forces.gripAt(j)) / 2);
-      headwind[i] = (forces.headwindMpsAt(i) + forces.headwindMpsAt(j)) / 2;
-      crosswind[i] = (forces.crosswindMpsAt(i) + forces.crosswindMpsAt(j)) / 2;
-      most[i] = held[i] || held[j] ? HELD_TURNS * asked : asked;
+              (forces.gripAt(i) + forces.gripAt(j)) / 2,
+              inSpace[e]);
+      headwind[e] = (forces.headwindMpsAt(i) + forces.headwindMpsAt(j)) / 2;
+      crosswind[e] = (forces.crosswindMpsAt(i) + forces.crosswindMpsAt(j)) / 2;
+      most[e] = held[i] || held[j] ? HELD_TURNS * asked : asked;
     }
   }
 
@@ -119,106 +128,227 @@ final class LineForces {
   }
 
   /**
-   * What an element has to spare.
+   * What an element has to spare. Its jets are functions of the variables and, beyond them, of the
+   * force along and the turning, which are functions of the variables themselves.
    *
    * @param spare the constraints, in an order of their own
-   * @param slopes their derivatives by the jets' variables
+   * @param slopes their derivatives by the variables
    * @param weighed the sum of the constraints, each times its multiplier
-   * @param turned rate of turning in, or of leaning, as a share of what a driver asks for at most
+   * @param along force of the tyres along [weights]
+   * @param turning growth of the turning [rad/s²], or rate of leaning [rad/s]
+   * @param most what a driver asks for of it at most
    */
-  record Spare(double[] spare, double[][] slopes, Jet weighed, Jet turned) {}
-
-  /** What tyres, engine, brakes and turning have to spare over an element, by its bends in plan. */
-  Spare of(int k, double[] z, Jet bend, Jet nextBend, Jet w, Jet nextW, Jet length) {
-    Jet kappa = bend.times(inSpace[k]);
-    Jet nextKappa = nextBend.times(inSpace[k]);
-    Jet speed2 = w.plus(nextW).times(0.5);
-    Jet speed = speed2.sqrt();
-    Jet perLength = length.inverse();
-    Jet along =
-        nextW
-            .minus(w)
-            .times(0.5 / G0)
-            .plus(climb[k])
-            .times(perLength)
-            .plus(air(k, speed, speed2))
-            .plus(rolling(k, kappa, nextKappa, speed2));
-    Jet turning = turning(kappa, nextKappa, w, nextW, perLength);
-    Collected all = new Collected(constraints(), z);
-    all.tyres(k, along, kappa, w, turning);
-    all.tyres(k, along, nextKappa, nextW, turning);
-    all.add(engine.at(speed).times(1 / weight).minus(along));
-    all.add(along.plus(closed.at(speed).times(1 / weight)).plus(mostBrake));
-    Jet turned = turning.times(1 / most[k]);
-    all.add(turned.times(-1).plus(1));
-    all.add(turned.plus(1));
-    if (largestBend != null) {
-      all.add(kappa.times(1 / largestBend[k]).square().times(-1).plus(1));
+  record Spare(
+      double[] spare, double[][] slopes, Jet weighed, Jet along, Jet turning, double most) {
+    /** Rate of turning in, or of leaning, as a share of what a driver asks for at most. */
+    double turned() {
+      return turning.value() / most;
     }
-    return new Spare(all.spare, all.slopes, all.weighed, turned);
+
+    /** Derivatives of a function by the variables alone. */
+    double[] slopes(Jet function) {
+      double[] slopes = new double[VARIABLES];
+      for (int v = 0; v < VARIABLES; v++) {
+        slopes[v] =
+            function.by(v)
+                + function.by(ALONG) * along.by(v)
+                + function.by(TURNING) * turning.by(v);
+      }
+      return slopes;
+    }
+
+    /** A function as one of the variables alone. */
+    Jet ofVariables(Jet function) {
+      return function.substituted(along, turning);
+    }
+  }
+
+  /**
+   * What tyres, engine, brakes and turning have to spare over an element.
+   *
+   * @param z multipliers of the constraints
+   * @param at the variables: bends in plan [1/m] and squares of the speed [m²/s²] at both ends,
+   *     length [m]
+   */
+  Spare of(int k, double[] z, double[] at) {
+    double bend = inSpace[k] * at[CURVATURE];
+    double nextBend = inSpace[k] * at[NEXT_CURVATURE];
+    double speed = Math.sqrt((at[SPEED_SQUARED] + at[NEXT_SPEED_SQUARED]) / 2);
+    Jet perLength = perLength(at[LENGTH]);
+    Jet along = along(k, at, bend + nextBend, speed, perLength);
+    Jet turning = turning(k, at, bend, nextBend, speed, perLength);
+    Collected all = new Collected(k, z, at, along, turning);
+    all.tyres(CURVATURE, SPEED_SQUARED);
+    all.tyres(NEXT_CURVATURE, NEXT_SPEED_SQUARED);
+    all.ofSpeed(engine.at(speed), speed, -1, 0);
+    all.ofSpeed(closed.at(speed), speed, 1, mostBrake);
+    all.ofTurning(-1 / most[k]);
+    all.ofTurning(1 / most[k]);
+    if (largestBend != null) {
+      all.ofBend(inSpace[k] / largestBend[grid.at(k)]);
+    }
+    return new Spare(all.spare, all.slopes, all.weighed, along, turning, most[k]);
   }
 
   /** Constraints as they come. */
   private final class Collected {
+    private final int k;
     private final double[] z;
-    private final double[] spare;
-    private final double[][] slopes;
-    private Jet weighed = Jet.constant(0);
+    private final double[] at;
+    private final Jet along;
+    private final Jet turning;
+    private final double[] spare = new double[constraints()];
+    private final double[][] slopes = new double[constraints()][VARIABLES];
+    private final Jet weighed = new Jet(WITH_FORCES);
     private int next;
 
-    Collected(int count, double[] z) {
+    Collected(int k, double[] z, double[] at, Jet along, Jet turning) {
+      this.k = k;
       this.z = z;
-      spare = new double[count];
-      slopes = new double[count][Jet.VARIABLES];
+      this.at = at;
+      this.along = along;
+      this.turning = turning;
     }
 
-    void add(Jet constraint) {
-      spare[next] = constraint.value();
-      for (int v = 0; v < Jet.VARIABLES; v++) {
-        slopes[next][v] = constraint.by(v);
+    /** Those of one end. */
+    void tyres(int bendAt, int speedAt) {
+      double[] given = {along.value(), turning.value(), at[bendAt], at[speedAt]};
+      LineTyres.Spare ofTyres = tyres.spare(places[k], given, z, next);
+      for (int c = 0; c < ofTyres.spare.length; c++) {
+        double[] slope = ofTyres.slopes[c];
+        spare[next] = ofTyres.spare[c];
+        by(slope[LineTyres.ALONG], slope[LineTyres.TURNING]);
+        slopes[next][bendAt] += slope[LineTyres.BEND];
+        slopes[next][speedAt] += slope[LineTyres.SPEED_SQUARED];
+        next++;
       }
-      weighed = weighed.plus(constraint.times(z[next]));
+      weighed.add(1, ofTyres.weighed, ALONG, TURNING, bendAt, speedAt);
+    }
+
+    private void by(double ofAlong, double ofTurning) {
+      for (int v = 0; v < VARIABLES; v++) {
+        slopes[next][v] = ofAlong * along.by(v) + ofTurning * turning.by(v);
+      }
+    }
+
+    /** A force at a speed beside that of the tyres. */
+    void ofSpeed(SmoothForce.Value force, double speed, int sign, double number) {
+      spare[next] = force.force() / weight + sign * along.value() + number;
+      double slope = force.slope() / weight;
+      double ofSquare = slope / (4 * speed);
+      by(sign, 0);
+      slopes[next][SPEED_SQUARED] += ofSquare;
+      slopes[next][NEXT_SPEED_SQUARED] += ofSquare;
+      weighed.plus(z[next] * spare[next]).slope(ALONG, sign * z[next]);
+      addOfSpeed(weighed, speed, z[next] * slope, z[next] * force.bend() / weight);
       next++;
     }
 
-    /** Those of one end, by force along, bend, speed and turning there. */
-    void tyres(int k, Jet along, Jet bend, Jet speed2, Jet turning) {
-      Jet4[] constraints =
-          tyres.spare(
-              places[k],
-              Jet4.ofX(along.value()),
-              Jet4.ofY(bend.value()),
-              Jet4.ofZ(speed2.value()),
-              Jet4.ofU(turning.value()));
-      Jet4 sum = constraints[0].times(z[next]);
-      for (int c = 0; c < constraints.length; c++) {
-        Jet4 constraint = constraints[c];
-        sum = c == 0 ? sum : sum.plus(constraint.times(z[next]));
-        spare[next] = constraint.v();
-        for (int v = 0; v < Jet.VARIABLES; v++) {
-          slopes[next][v] =
-              constraint.x() * along.by(v)
-                  + constraint.y() * bend.by(v)
-                  + constraint.z() * speed2.by(v)
-                  + constraint.u() * turning.by(v);
-        }
-        next++;
-      }
-      weighed = weighed.plus(Jet.of(sum, along, bend, speed2, turning));
+    /** One less a share of the turning. */
+    void ofTurning(double share) {
+      spare[next] = 1 + share * turning.value();
+      by(0, share);
+      weighed.plus(z[next] * spare[next]).slope(TURNING, z[next] * share);
+      next++;
+    }
+
+    /** One less the square of a bend's share of the largest. */
+    void ofBend(double share) {
+      double bent = share * at[CURVATURE];
+      spare[next] = 1 - bent * bent;
+      slopes[next][CURVATURE] = -2 * bent * share;
+      weighed.plus(z[next] * spare[next]).slope(CURVATURE, -2 * z[next] * bent * share);
+      weighed.bend(CURVATURE, CURVATURE, -2 * z[next] * share * share);
+      next++;
+    }
+  }
+
+  /**
+   * Adds the derivatives of a function of the speed in the middle, whose square is half of the sum
+   * of those at the ends.
+   */
+  private static void addOfSpeed(Jet to, double speed, double slope, double bend) {
+    double first = slope / (4 * speed);
+    double second = (bend - slope / speed) / (16 * speed * speed);
+    to.slope(SPEED_SQUARED, first).slope(NEXT_SPEED_SQUARED, first);
+    to.bend(SPEED_SQUARED, SPEED_SQUARED, second);
+    to.bend(SPEED_SQUARED, NEXT_SPEED_SQUARED, second);
+    to.bend(NEXT_SPEED_SQUARED, NEXT_SPEED_SQUARED, second);
+  }
+
+  private static Jet perLength(double length) {
+    double r = 1 / length;
+    return new Jet(VARIABLES).plus(r).slope(LENGTH, -r * r).bend(LENGTH, LENGTH, 2 * r * r * r);
+  }
+
+  /** Force of the tyres along [weights]: gain of speed and height, air and rolling. */
+  private Jet along(int k, double[] at, double bends, double speed, Jet perLength) {
+    double w = at[SPEED_SQUARED];
+    double nextW = at[NEXT_SPEED_SQUARED];
+    Jet gain = new Jet(VARIABLES).plus((nextW - w) / (2 * G0) + climb[k]);
+    gain.slope(SPEED_SQUARED, -0.5 / G0).slope(NEXT_SPEED_SQUARED, 0.5 / G0);
+    Jet along = Jet.product(gain, perLength);
+    addAir(along, k, speed);
+    addRolling(along, k, bends, (w + nextW) / 2);
+    return along;
+  }
+
+  private void addAir(Jet to, int k, double speed) {
+    double through = speed + headwind[k];
+    double wind = Math.sqrt(through * through + crosswind[k] * crosswind[k]);
+    double share = wind > 0 ? through / wind : 0;
+    to.plus(drag * through * wind);
+    addOfSpeed(to, speed, drag * (wind + share * through), drag * share * (3 - share * share));
+  }
+
+  private void addRolling(Jet to, int k, double bends, double square) {
+    LineTyres.Place place = places[k];
+    double resistance = vehicle.rollingResistance();
+    double ofBend = resistance * 0.5 * place.sinPhi() / G0;
+    double ofSquare = ofBend * bends + resistance * place.crest();
+    to.plus(ofSquare * square + resistance * place.cosCos());
+    to.slope(SPEED_SQUARED, 0.5 * ofSquare).slope(NEXT_SPEED_SQUARED, 0.5 * ofSquare);
+    double inPlan = inSpace[k] * ofBend;
+    for (int bend : new int[] {CURVATURE, NEXT_CURVATURE}) {
+      to.slope(bend, inPlan * square);
+      to.bend(bend, SPEED_SQUARED, 0.5 * inPlan).bend(bend, NEXT_SPEED_SQUARED, 0.5 * inPlan);
     }
   }
 
   /** Growth of a car's turning [rad/s²], or rate at which a motorcycle leans [rad/s]. */
-  private Jet turning(Jet kappa, Jet nextKappa, Jet w, Jet nextW, Jet perLength) {
-    Jet speed2 = w.plus(nextW).times(0.5);
-    Jet change =
-        motorcycle
-            ? leaning(kappa, nextKappa, w, nextW).times(speed2.sqrt())
-            : nextKappa
-                .minus(kappa)
-                .times(speed2)
-                .plus(kappa.plus(nextKappa).times(nextW.minus(w)).times(0.25));
-    return change.times(perLength);
+  private Jet turning(
+      int k, double[] at, double bend, double nextBend, double speed, Jet perLength) {
+    Jet change = new Jet(VARIABLES);
+    if (motorcycle) {
+      addLean(change, 1, k, NEXT_CURVATURE, nextBend, NEXT_SPEED_SQUARED, at);
+      addLean(change, -1, k, CURVATURE, bend, SPEED_SQUARED, at);
+      Jet ofSpeed = new Jet(VARIABLES).plus(speed);
+      addOfSpeed(ofSpeed, speed, 1, 0);
+      change = Jet.product(change, ofSpeed);
+    } else {
+      // κ'·v² and κ·v·v', each with the middle of both ends.
+      addTurn(change, 1, k, NEXT_CURVATURE, nextBend, 0.25, 0.75, at);
+      addTurn(change, -1, k, CURVATURE, bend, 0.75, 0.25, at);
+    }
+    return Jet.product(change, perLength);
+  }
+
+  private void addTurn(
+      Jet to, int sign, int k, int bendAt, double bend, double own, double next, double[] at) {
+    double square = own * at[SPEED_SQUARED] + next * at[NEXT_SPEED_SQUARED];
+    double ofBend = sign * inSpace[k];
+    to.plus(sign * bend * square).slope(bendAt, ofBend * square);
+    to.slope(SPEED_SQUARED, sign * bend * own).slope(NEXT_SPEED_SQUARED, sign * bend * next);
+    to.bend(bendAt, SPEED_SQUARED, ofBend * own).bend(bendAt, NEXT_SPEED_SQUARED, ofBend * next);
+  }
+
+  private void addLean(Jet to, int sign, int k, int bendAt, double bend, int speedAt, double[] at) {
+    double ofBend = inSpace[k] / G0;
+    double across = bend * at[speedAt] / G0;
+    Jet sideways = new Jet(VARIABLES).slope(bendAt, ofBend * at[speedAt]);
+    sideways.slope(speedAt, bend / G0).bend(bendAt, speedAt, ofBend);
+    double r = 1 / (1 + across * across);
+    to.add(sign, Jet.function(Math.atan(across), r, -2 * across * r * r, sideways));
   }
 
   /**
@@ -229,36 +359,26 @@ final class LineForces {
   double mostTurned(Lap lap) {
     Path path = lap.path();
     double largest = 0;
-    for (int k = 0; k < path.elements(); k++) {
-      int next = path.road().wrap(k + 1);
-      Jet turned =
-          turning(
-              Jet.constant(path.curvatureAt(k)),
-              Jet.constant(path.curvatureAt(next)),
-              Jet.constant(lap.speedAt(k) * lap.speedAt(k)),
-              Jet.constant(lap.speedAt(next) * lap.speedAt(next)),
-              Jet.constant(1 / path.elementAt(k)));
-      largest = Math.max(largest, Math.abs(turned.value()) / most[k]);
+    for (int k = 0; k < grid.elements(); k++) {
+      int here = grid.at(k);
+      int next = grid.at(k + 1);
+      double[] at = new double[VARIABLES];
+      at[SPEED_SQUARED] = lap.speedAt(here) * lap.speedAt(here);
+      at[NEXT_SPEED_SQUARED] = lap.speedAt(next) * lap.speedAt(next);
+      Jet perLength = perLength(length(path, here, grid.gap(k)));
+      double speed = Math.sqrt((at[SPEED_SQUARED] + at[NEXT_SPEED_SQUARED]) / 2);
+      Jet turning =
+          turning(k, at, path.curvatureAt(here), path.curvatureAt(next), speed, perLength);
+      largest = Math.max(largest, Math.abs(turning.value()) / most[k]);
     }
     return largest;
   }
 
-  private Jet rolling(int k, Jet kappa, Jet nextKappa, Jet speed2) {
-    LineTyres.Place place = places[k];
-    Jet lift = kappa.plus(nextKappa).times(0.5 * place.sinPhi() / G0).plus(place.crest());
-    return speed2.times(lift).plus(place.cosCos()).times(vehicle.rollingResistance());
-  }
-
-  private static Jet leaning(Jet kappa, Jet nextKappa, Jet w, Jet nextW) {
-    return nextKappa.times(nextW).times(1 / G0).atan().minus(kappa.times(w).times(1 / G0).atan());
-  }
-
-  private Jet air(int k, Jet speed, Jet speed2) {
-    if (headwind[k] == 0 && crosswind[k] == 0) {
-      return speed2.times(drag);
+  private static double length(Path path, int from, int samples) {
+    double length = 0;
+    for (int k = 0; k < samples; k++) {
+      length += path.elementAt(path.road().wrap(from + k));
     }
-    Jet through = speed.plus(headwind[k]);
-    Jet wind = through.square().plus(crosswind[k] * crosswind[k]).sqrt();
-    return through.times(wind).times(drag);
+    return length;
   }
 }

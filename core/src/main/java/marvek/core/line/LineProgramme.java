@@ -5,9 +5,9 @@ import marvek.core.numeric.ElementProgramme;
 import marvek.core.numeric.Jet;
 
 /**
- * Offsets and speeds of the line of least time along a reach of a road, as one programme: unknown
- * are the offset and the square of the speed at each of its samples, the sum is the time, and each
- * element between two positions has the constraints of {@link LineForces} at its middle.
+ * Offsets and speeds of the line of least time along a road, as one programme: unknown are the
+ * offset and the square of the speed at each of its samples, the sum is the time, and each element
+ * between two positions has the constraints of {@link LineForces} at its middle.
  */
 final class LineProgramme implements ElementProgramme {
   /** Offsets and this many square metres a second squared count as alike. */
@@ -25,28 +25,28 @@ final class LineProgramme implements ElementProgramme {
   private static final double CALM = 0.003;
 
   private final Road road;
-  private final Reach reach;
+  private final Grid grid;
   private final LineForces forces;
   private final double timeUnit;
 
   /**
    * @param timeUnitS time over an element that counts as one
    */
-  LineProgramme(Road road, Reach reach, LineForces forces, double timeUnitS) {
+  LineProgramme(Road road, Grid grid, LineForces forces, double timeUnitS) {
     this.road = road;
-    this.reach = reach;
+    this.grid = grid;
     this.forces = forces;
     this.timeUnit = timeUnitS;
   }
 
   @Override
   public int unknowns() {
-    return 2 * reach.size();
+    return 2 * grid.size();
   }
 
   @Override
   public int elements() {
-    return reach.closed() ? reach.size() : reach.size() - 1;
+    return grid.elements();
   }
 
   @Override
@@ -66,7 +66,7 @@ final class LineProgramme implements ElementProgramme {
 
   @Override
   public boolean cyclic() {
-    return reach.closed();
+    return grid.closed();
   }
 
   @Override
@@ -78,8 +78,8 @@ final class LineProgramme implements ElementProgramme {
 
   /** At open ends the places that there are not see the end, and count nothing. */
   private int position(int i) {
-    int size = reach.size();
-    return reach.closed() ? Math.floorMod(i, size) : Math.max(0, Math.min(size - 1, i));
+    int size = grid.size();
+    return grid.closed() ? Math.floorMod(i, size) : Math.max(0, Math.min(size - 1, i));
   }
 
   @Override
@@ -90,36 +90,46 @@ final class LineProgramme implements ElementProgramme {
     if (!(wa > 0 && wb > 0)) {
       return false;
     }
-    Jet w = Jet.variable(LineForces.SPEED_SQUARED, wa);
-    Jet nextW = Jet.variable(LineForces.NEXT_SPEED_SQUARED, wb);
-    Jet length = Jet.variable(LineForces.LENGTH, geometry.length);
-    LineForces.Spare spare =
-        forces.of(
-            reach.at(element),
-            z,
-            Jet.variable(LineForces.CURVATURE, geometry.bend.curvature),
-            Jet.variable(LineForces.NEXT_CURVATURE, geometry.nextBend.curvature),
-            w,
-            nextW,
-            length);
-    Jet time =
-        length
-            .times(2 / timeUnit)
-            .over(w.sqrt().plus(nextW.sqrt()))
-            .times(spare.turned().square().times(CALM).plus(1));
+    LineForces.Spare spare = forces.of(element, z, geometry.variables(wa, wb));
+    Jet time = time(geometry.length, wa, wb, spare);
     into.f()[0] = time.value();
-    double[] slope = new double[Jet.VARIABLES];
-    for (int v = 0; v < Jet.VARIABLES; v++) {
-      slope[v] = time.by(v);
-    }
-    geometry.chain(slope, into.gradient(), 0);
+    geometry.chain(spare.slopes(time), into.gradient(), 0);
     for (int j = 0; j < spare.spare().length; j++) {
       into.c()[j] = spare.spare()[j];
       geometry.chain(spare.slopes()[j], into.jacobian(), j * WIDTH);
     }
-    Jet lagrangian = time.minus(spare.weighed());
-    geometry.chainSecond(lagrangian, into.hessian());
-    return Double.isFinite(lagrangian.value());
+    time.add(-1, spare.weighed());
+    geometry.chainSecond(spare.ofVariables(time), into.hessian());
+    return Double.isFinite(time.value());
+  }
+
+  /** Time over an element, and what turning counts beside. */
+  private Jet time(double length, double w, double nextW, LineForces.Spare spare) {
+    double v = Math.sqrt(w);
+    double nextV = Math.sqrt(nextW);
+    double perSpeed = 1 / (v + nextV);
+    double time = 2 * length * perSpeed / timeUnit;
+    double ofW = -0.5 * perSpeed / v;
+    double ofNext = -0.5 * perSpeed / nextV;
+    Jet whole = new Jet(LineForces.WITH_FORCES).plus(time);
+    whole.slope(LineForces.LENGTH, time / length);
+    whole.slope(LineForces.SPEED_SQUARED, time * ofW);
+    whole.slope(LineForces.NEXT_SPEED_SQUARED, time * ofNext);
+    whole.bend(LineForces.SPEED_SQUARED, LineForces.LENGTH, time / length * ofW);
+    whole.bend(LineForces.NEXT_SPEED_SQUARED, LineForces.LENGTH, time / length * ofNext);
+    whole.bend(
+        LineForces.SPEED_SQUARED, LineForces.SPEED_SQUARED, time * ofW * (2 * ofW - 0.5 / w));
+    whole.bend(
+        LineForces.NEXT_SPEED_SQUARED,
+        LineForces.NEXT_SPEED_SQUARED,
+        time * ofNext * (2 * ofNext - 0.5 / nextW));
+    whole.bend(LineForces.SPEED_SQUARED, LineForces.NEXT_SPEED_SQUARED, 2 * time * ofW * ofNext);
+    double turned = spare.turned();
+    double calm = CALM / spare.most();
+    Jet beside = new Jet(LineForces.WITH_FORCES).plus(1 + CALM * turned * turned);
+    beside.slope(LineForces.TURNING, 2 * calm * turned);
+    beside.bend(LineForces.TURNING, LineForces.TURNING, 2 * calm / spare.most());
+    return Jet.product(whole, beside);
   }
 
   /** Curvatures at both ends of an element and its length, with their derivatives by the places. */
@@ -152,15 +162,15 @@ final class LineProgramme implements ElementProgramme {
       double[] ny = new double[FIRST_SPEED];
       for (int p = 0; p < FIRST_SPEED; p++) {
         int position = position(element - 1 + p);
-        int i = reach.at(position);
+        int i = grid.at(position);
         nx[p] = road.normalXAt(i);
         ny[p] = road.normalYAt(i);
         px[p] = road.xAt(i) + x[2 * position] * nx[p];
         py[p] = road.yAt(i) + x[2 * position] * ny[p];
       }
       // At its ends an open line bends as it does beside them.
-      bendFrom = !reach.closed() && element == 0 ? 1 : 0;
-      nextFrom = !reach.closed() && element == elements() - 1 ? 0 : 1;
+      bendFrom = !grid.closed() && element == 0 ? 1 : 0;
+      nextFrom = !grid.closed() && element == elements() - 1 ? 0 : 1;
       bend = new SecondBend(px, py, nx, ny, bendFrom);
       nextBend = new SecondBend(px, py, nx, ny, nextFrom);
       for (int a = 0; a < 3; a++) {
@@ -169,13 +179,18 @@ final class LineProgramme implements ElementProgramme {
       }
       double ex = px[2] - px[1];
       double ey = py[2] - py[1];
-      double climb = forces.climbM(reach.at(element));
+      double climb = forces.climbM(element);
       length = Math.sqrt(ex * ex + ey * ey + climb * climb);
       byLength[1] = -(ex * nx[1] + ey * ny[1]) / length;
       byLength[2] = (ex * nx[2] + ey * ny[2]) / length;
       ownTwice = (1 - byLength[1] * byLength[1]) / length;
       nextTwice = (1 - byLength[2] * byLength[2]) / length;
       ownAndNext = -(nx[1] * nx[2] + ny[1] * ny[2] + byLength[1] * byLength[2]) / length;
+    }
+
+    /** The variables of the jets. */
+    double[] variables(double w, double nextW) {
+      return new double[] {bend.curvature, nextBend.curvature, w, nextW, length};
     }
 
     /** Derivatives by the jets' variables turned into those by the places. */
@@ -207,8 +222,8 @@ final class LineProgramme implements ElementProgramme {
 
     /** The same of the second derivatives. */
     void chainSecond(Jet jet, double[] into) {
-      double[] half = new double[Jet.VARIABLES * WIDTH];
-      for (int v = 0; v < Jet.VARIABLES; v++) {
+      double[] half = new double[LineForces.VARIABLES * WIDTH];
+      for (int v = 0; v < LineForces.VARIABLES; v++) {
         chain(
             jet.by(v, LineForces.CURVATURE),
             jet.by(v, LineForces.NEXT_CURVATURE),

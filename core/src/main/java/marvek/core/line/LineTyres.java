@@ -2,10 +2,12 @@ package marvek.core.line;
 
 import static marvek.core.profile.Constants.G0;
 
-import marvek.core.numeric.Jet4;
+import java.util.Arrays;
+import marvek.core.numeric.Jet;
 import marvek.core.profile.ForceModel;
 import marvek.core.profile.Lap;
 import marvek.core.vehicle.Vehicle;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What the tyres have to spare at one end of an element of a line, in weights of the vehicle, with
@@ -34,112 +36,261 @@ final class LineTyres {
    * @param sinPhi part of it that presses on the road
    * @param crest load that is gained with the square of the speed, air and crest together
    * @param grip factor on friction
+   * @param inSpace curvature in space over that in plan
    */
   record Place(
-      double cosCos, double cosSin, double cosPhi, double sinPhi, double crest, double grip) {}
+      double cosCos,
+      double cosSin,
+      double cosPhi,
+      double sinPhi,
+      double crest,
+      double grip,
+      double inSpace) {}
 
-  private final Vehicle.Drive drive;
+  /** What an end of an element is given by. */
+  static final int ALONG = 0;
+
+  static final int TURNING = 1;
+  static final int BEND = 2;
+  static final int SPEED_SQUARED = 3;
+  static final int GIVEN = 4;
+
+  /** What the tyres see beside: the load that rests on them, and the side force asked for. */
+  private static final int NORMAL = 4;
+
+  private static final int ACROSS = 5;
+  private static final int SEEN = 6;
+
+  /**
+   * An axle, or all of them.
+   *
+   * @param load by each that the tyres see
+   * @param side its side force likewise; null where it is shared as the load is
+   * @param ofMagnitude share of the force's magnitude along that it gives
+   * @param ofAlong share of the force along that it gives beside
+   */
+  private record Axle(
+      double[] load, double @Nullable [] side, double ofMagnitude, double ofAlong) {}
+
   private final boolean motorcycle;
-  private final boolean toldApart;
   private final double muX;
   private final double muY;
-  private final double heightRatio;
-  private final double frontShare;
-  private final double brakeShare;
-  private final double ofAir;
   private final double sensitivity;
   private final double weightOverReference;
-
-  /** Side force that a growth of the turning asks for at the front [weights/(rad/s²)]. */
-  private final double yaw;
+  private final double[] frontLoad;
+  private final Axle[] axles;
 
   LineTyres(Lap lap) {
     Vehicle vehicle = lap.vehicle();
     ForceModel forces = lap.forces();
     double weight = forces.massKg() * G0;
     double gripFactor = lap.conditions().gripFactor();
-    drive = vehicle.drive();
     motorcycle = vehicle.kind() == Vehicle.Kind.MOTORCYCLE;
-    toldApart = ForceModel.toldApart(vehicle, lap.conditions());
     muX = vehicle.tyre().muLongitudinal() * gripFactor;
     muY = vehicle.tyre().muLateral() * gripFactor;
-    heightRatio = vehicle.cgHeightM() / vehicle.wheelbaseM();
-    frontShare = vehicle.frontWeightShare();
-    brakeShare = vehicle.brakes().frontShare();
-    ofAir = forces.downforcePerSquaredSpeed() / weight * (vehicle.aero().frontShare() - frontShare);
     sensitivity = vehicle.tyre().loadSensitivity();
     weightOverReference = weight / (vehicle.tyre().referenceLoadN() * vehicle.wheels());
-    yaw = ForceModel.yawKgM(vehicle, forces.massKg()) / weight;
+    double heightRatio = vehicle.cgHeightM() / vehicle.wheelbaseM();
+    double frontShare = vehicle.frontWeightShare();
+    double ofAir =
+        forces.downforcePerSquaredSpeed() / weight * (vehicle.aero().frontShare() - frontShare);
+    frontLoad = seen(-heightRatio, 0, ofAir, frontShare, 0);
+    double[] rearLoad = seen(heightRatio, 0, -ofAir, 1 - frontShare, 0);
+    double[] frontSide = null;
+    double[] rearSide = null;
+    if (ForceModel.toldApart(vehicle, lap.conditions())) {
+      // Its share of the bend, and what turns the car.
+      double yaw = ForceModel.yawKgM(vehicle, forces.massKg()) / weight;
+      frontSide = seen(0, yaw, 0, 0, frontShare);
+      rearSide = seen(0, -yaw, 0, 0, 1 - frontShare);
+    }
+    Axle whole = new Axle(seen(0, 0, 0, 1, 0), seen(0, 0, 0, 0, 1), 1, 0);
+    Vehicle.Drive drive = vehicle.drive();
+    double brakes = motorcycle ? 0 : vehicle.brakes().frontShare();
+    double rearBrakes = motorcycle ? 0 : 1 - brakes;
+    Axle front = axle(frontLoad, frontSide, drive == Vehicle.Drive.FRONT, brakes);
+    Axle rear = axle(rearLoad, rearSide, motorcycle || drive == Vehicle.Drive.REAR, rearBrakes);
+    if (motorcycle) {
+      axles = new Axle[] {whole, rear};
+    } else {
+      axles =
+          drive == Vehicle.Drive.ALL ? new Axle[] {whole, front, rear} : new Axle[] {front, rear};
+    }
+  }
+
+  private static double[] seen(
+      double along, double turning, double speedSquared, double normal, double across) {
+    return new double[] {along, turning, 0, speedSquared, normal, across};
+  }
+
+  /** Drive is what of a force along is positive, brakes what is negative. */
+  private static Axle axle(double[] load, double @Nullable [] side, boolean drives, double brakes) {
+    double drive = drives ? 1 : 0;
+    return new Axle(load, side, (drive + brakes) / 2, (drive - brakes) / 2);
   }
 
   /** Number of constraints. */
   int constraints() {
-    return motorcycle || drive == Vehicle.Drive.ALL ? 3 : 2;
+    return axles.length + (motorcycle ? 1 : 0);
   }
 
   /**
    * What is to spare, each must not be negative.
    *
-   * @param along force of the tyres along [weights]
-   * @param bend in space [1/m]
-   * @param speed2 square of the speed [m²/s²]
-   * @param turning growth of the turning [rad/s²]; of no matter where axles are not told apart
+   * @param given force of the tyres along [weights], growth of the turning [rad/s²], of no matter
+   *     where axles are not told apart, bend in plan [1/m], square of the speed [m²/s²]
+   * @param z multipliers, from a place on
    */
-  Jet4[] spare(Place p, Jet4 along, Jet4 bend, Jet4 speed2, Jet4 turning) {
-    Jet4 magnitude = along.square().plus(ROUNDED * ROUNDED).sqrt();
-    Jet4 driving = magnitude.plus(along).times(0.5);
-    Jet4 braking = magnitude.minus(along).times(0.5);
-    Jet4 normal = speed2.times(bend.times(p.sinPhi / G0).plus(p.crest)).plus(p.cosCos);
-    Jet4 across = speed2.times(bend).times(p.cosPhi / G0).plus(-p.cosSin);
-    Jet4 friction =
-        normal.times(-sensitivity * weightOverReference).plus(1 + sensitivity).times(p.grip);
-    Jet4 front = normal.times(frontShare).plus(speed2.times(ofAir)).minus(along.times(heightRatio));
-    Axle ofFront = new Axle(front, frontSide(across, normal, front, turning), friction);
-    Axle ofRear = new Axle(normal.minus(front), across.minus(ofFront.side), friction);
-    Jet4 frontBrake = braking.times(brakeShare);
-    Jet4 rearBrake = braking.times(1 - brakeShare);
+  Spare spare(Place p, double[] given, double[] z, int from) {
+    Jet normal = pressed(p, given, p.sinPhi / G0, p.crest, p.cosCos);
+    Jet across = pressed(p, given, p.cosPhi / G0, 0, -p.cosSin);
+    double[] seen = Arrays.copyOf(given, SEEN);
+    seen[NORMAL] = normal.value();
+    seen[ACROSS] = across.value();
+    Spare spare = new Spare(constraints());
+    Jet weighed = new Jet(SEEN);
+    for (int c = 0; c < axles.length; c++) {
+      new Asked(p, seen, axles[c]).into(spare, weighed, c, z[from + c]);
+    }
     if (motorcycle) {
-      return new Jet4[] {
-        new Axle(normal, across, friction).spare(magnitude), front, ofRear.spare(driving)
-      };
+      // The front wheel stays down.
+      int c = axles.length;
+      spare.spare[c] = dot(frontLoad, seen);
+      for (int v = 0; v < SEEN; v++) {
+        spare.slopes[c][v] = frontLoad[v];
+        weighed.slope(v, z[from + c] * frontLoad[v]);
+      }
     }
-    return switch (drive) {
-      case FRONT -> new Jet4[] {ofFront.spare(driving.plus(frontBrake)), ofRear.spare(rearBrake)};
-      case REAR -> new Jet4[] {ofFront.spare(frontBrake), ofRear.spare(driving.plus(rearBrake))};
-      case ALL ->
-          new Jet4[] {
-            new Axle(normal, across, friction).spare(magnitude),
-            ofFront.spare(frontBrake),
-            ofRear.spare(rearBrake)
-          };
-    };
+    for (double[] slopes : spare.slopes) {
+      for (int v = BEND; v <= SPEED_SQUARED; v++) {
+        slopes[v] += slopes[NORMAL] * normal.by(v) + slopes[ACROSS] * across.by(v);
+      }
+    }
+    spare.weighed = weighed.substituted(normal, across);
+    return spare;
   }
 
-  /** Its share of the bend and what turns the car; or as its load, where that is not asked. */
-  private Jet4 frontSide(Jet4 across, Jet4 normal, Jet4 front, Jet4 turning) {
-    return toldApart
-        ? across.times(frontShare).plus(turning.times(yaw))
-        : across.times(front).times(normal.inverse());
+  /** A force that grows with the bend and the square of the speed. */
+  private static Jet pressed(
+      Place p, double[] given, double ofBend, double ofSquare, double weight) {
+    double square = given[SPEED_SQUARED];
+    double inSpace = p.inSpace * ofBend;
+    double perSquare = inSpace * given[BEND] + ofSquare;
+    return new Jet(GIVEN)
+        .plus(square * perSquare + weight)
+        .slope(SPEED_SQUARED, perSquare)
+        .slope(BEND, inSpace * square)
+        .bend(BEND, SPEED_SQUARED, inSpace);
   }
 
-  /** An axle, or all of them: its load, side force and friction. */
-  private final class Axle {
-    private final Jet4 load;
-    private final Jet4 side;
-    private final Jet4 friction;
+  /** Constraints with their derivatives by what an end is given by. */
+  static final class Spare {
+    final double[] spare;
 
-    Axle(Jet4 load, Jet4 side, Jet4 friction) {
-      this.load = load;
-      this.side = side;
-      this.friction = friction;
+    /** Derivatives of each; what stands beyond those given is of no meaning. */
+    final double[][] slopes;
+
+    /** Sum of the constraints, each times its multiplier. */
+    Jet weighed;
+
+    private Spare(int constraints) {
+      spare = new double[constraints];
+      slopes = new double[constraints][SEEN];
+      weighed = new Jet(GIVEN);
+    }
+  }
+
+  private static double dot(double[] a, double[] b) {
+    double sum = 0;
+    for (int v = 0; v < SEEN; v++) {
+      sum += a[v] * b[v];
+    }
+    return sum;
+  }
+
+  /** An axle at work, or all of them: {@code μ(N)·load − √(X² + Y²)}, X and Y over their μ. */
+  private final class Asked {
+    private final double[] load;
+    private final double loadValue;
+    private final double friction;
+    private final double frictionSlope;
+
+    /** Force along, and its derivatives by itself. */
+    private final double x;
+
+    private final double xSlope;
+    private final double xBend;
+    private final double y;
+    private final double[] ySlope = new double[SEEN];
+
+    /** Side force over load: what the second derivatives of a side force by load are made of. */
+    private final double perLoad;
+
+    private final double normal;
+    private final boolean asLoad;
+
+    Asked(Place p, double[] seen, Axle axle) {
+      load = axle.load;
+      loadValue = dot(load, seen);
+      normal = seen[NORMAL];
+      frictionSlope = -sensitivity * weightOverReference * p.grip;
+      friction = (1 + sensitivity) * p.grip + frictionSlope * normal;
+      double along = seen[ALONG];
+      double magnitude = Math.sqrt(along * along + ROUNDED * ROUNDED);
+      x = (axle.ofMagnitude * magnitude + axle.ofAlong * along) / muX;
+      xSlope = (axle.ofMagnitude * along / magnitude + axle.ofAlong) / muX;
+      xBend = axle.ofMagnitude * ROUNDED * ROUNDED / (magnitude * magnitude * magnitude) / muX;
+      asLoad = axle.side == null;
+      perLoad = seen[ACROSS] / normal;
+      if (asLoad) {
+        y = perLoad * loadValue / muY;
+        for (int v = 0; v < SEEN; v++) {
+          ySlope[v] = perLoad * load[v] / muY;
+        }
+        ySlope[ACROSS] += loadValue / normal / muY;
+        ySlope[NORMAL] -= loadValue * perLoad / normal / muY;
+      } else {
+        y = dot(axle.side, seen) / muY;
+        for (int v = 0; v < SEEN; v++) {
+          ySlope[v] = axle.side[v] / muY;
+        }
+      }
     }
 
-    /** What the load gives beyond what is asked along and across. */
-    Jet4 spare(Jet4 along) {
-      Jet4 x = along.times(1 / muX);
-      Jet4 y = side.times(1 / muY);
-      Jet4 asked = x.square().plus(y.square()).plus(ROUNDED * ROUNDED).sqrt();
-      return friction.times(load).minus(asked);
+    void into(Spare all, Jet weighed, int c, double z) {
+      double asked = Math.sqrt(x * x + y * y + ROUNDED * ROUNDED);
+      double[] slope = all.slopes[c];
+      double[] askedSlope = new double[SEEN];
+      for (int v = 0; v < SEEN; v++) {
+        askedSlope[v] = y * ySlope[v] / asked;
+      }
+      askedSlope[ALONG] += x * xSlope / asked;
+      for (int v = 0; v < SEEN; v++) {
+        slope[v] = friction * load[v] - askedSlope[v];
+      }
+      slope[NORMAL] += frictionSlope * loadValue;
+      all.spare[c] = friction * loadValue - asked;
+      weighed.plus(z * all.spare[c]);
+      for (int v = 0; v < SEEN; v++) {
+        weighed.slope(v, z * slope[v]);
+        weighed.bend(NORMAL, v, (v == NORMAL ? 2 : 1) * z * frictionSlope * load[v]);
+      }
+      weighed.bend(ALONG, ALONG, -z * (xSlope * xSlope + x * xBend) / asked);
+      weighed.outer(-0.5 * z / asked, ySlope, ySlope);
+      weighed.outer(0.5 * z / asked, askedSlope, askedSlope);
+      if (asLoad) {
+        addSecondOfSide(weighed, -z * y / asked / muY);
+      }
+    }
+
+    /** Second derivatives of {@code side·load/normal}. */
+    private void addSecondOfSide(Jet to, double weight) {
+      for (int v = 0; v < SEEN; v++) {
+        to.bend(ACROSS, v, weight * load[v] / normal);
+        to.bend(NORMAL, v, -(v == NORMAL ? 2 : 1) * weight * load[v] * perLoad / normal);
+      }
+      to.bend(ACROSS, NORMAL, -weight * loadValue / (normal * normal));
+      to.bend(NORMAL, NORMAL, 2 * weight * loadValue * perLoad / (normal * normal));
     }
   }
 }

@@ -82,8 +82,8 @@ final class Reach {
     return road.wrap(first + position);
   }
 
-  /** Position of a sample of the road; beyond {@link #size()} of one that is not in it. */
-  int position(int sample) {
-    return road.closed() ? Math.floorMod(sample - first, road.size()) : sample - first;
+  /** The same, counted on beyond the end of the road. */
+  int on(int position) {
+    return first + position;
   }
 }

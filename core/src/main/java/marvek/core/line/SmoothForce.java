@@ -1,7 +1,6 @@
 package marvek.core.line;
 
 import java.util.function.DoubleUnaryOperator;
-import marvek.core.numeric.Jet;
 import marvek.core.profile.Driveline;
 
 /**
@@ -37,9 +36,12 @@ final class SmoothForce {
     return top;
   }
 
-  /** Force at a speed [N]. */
-  Jet at(Jet speedMps) {
-    double t = Math.max(0, speedMps.value() / CELL_MPS);
+  /** A force [N] with its first and second derivative by the speed. */
+  record Value(double force, double slope, double bend) {}
+
+  /** Force at a speed. */
+  Value at(double speedMps) {
+    double t = Math.max(0, speedMps / CELL_MPS);
     int c = Math.min((int) t, force.length - 4);
     double u = t - c;
     double a = force[c];
@@ -59,7 +61,7 @@ final class SmoothForce {
                 + u * u * e)
             / 2;
     double second = (1 - u) * a + (3 * u - 2) * b + (1 - 3 * u) * d + u * e;
-    return speedMps.of(value, first / CELL_MPS, second / (CELL_MPS * CELL_MPS));
+    return new Value(value, first / CELL_MPS, second / (CELL_MPS * CELL_MPS));
   }
 
   private static double cube(double a) {

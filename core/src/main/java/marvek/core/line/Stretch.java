@@ -72,6 +72,12 @@ final class Stretch {
     return road.wrap(first + k);
   }
 
+  /** Position of a sample of the road; −1 of one that is not on the stretch. */
+  int positionOf(int sample) {
+    int k = road.closed() ? Math.floorMod(sample - first, road.size()) : sample - first;
+    return k >= 0 && k < size ? k : -1;
+  }
+
   /** Position before the first or after the last leads round on a closed lap only. */
   int position(int k) {
     return closed() ? Math.floorMod(k, size) : k;

@@ -1,192 +1,162 @@
 package marvek.core.numeric;
 
 /**
- * A value with its exact first and second derivatives in {@value #VARIABLES} variables: what is
- * computed with jets is differentiated along with it. Immutable.
+ * A value with its exact first and second derivatives in a few variables, put together term by
+ * term; mutable, for inner loops.
  *
  * <p>Method: forward-mode differentiation by the chain rule (Nocedal &amp; Wright, <i>Numerical
  * Optimization</i>, 2nd ed., 8.2, from memory).
  */
 public final class Jet {
-  /** Number of variables. */
-  public static final int VARIABLES = 5;
+  private final int variables;
+  private double value;
+  private final double[] first;
 
-  private static final int SECOND = 1 + VARIABLES;
-  private static final int LENGTH = SECOND + VARIABLES * (VARIABLES + 1) / 2;
+  /** Upper triangle of the second derivatives, row by row. */
+  private final double[] second;
 
-  /** By which two variables each second derivative is. */
-  private static final int[] ROW = new int[LENGTH];
-
-  private static final int[] COLUMN = new int[LENGTH];
-
-  static {
-    int k = SECOND;
-    for (int a = 1; a < SECOND; a++) {
-      for (int b = a; b < SECOND; b++) {
-        ROW[k] = a;
-        COLUMN[k] = b;
-        k++;
-      }
-    }
-  }
-
-  /** Value, gradient, upper triangle of the second derivatives row by row. */
-  private final double[] d;
-
-  private Jet(double[] d) {
-    this.d = d;
-  }
-
-  /** A number that depends on no variable. */
-  public static Jet constant(double value) {
-    double[] d = new double[LENGTH];
-    d[0] = value;
-    return new Jet(d);
-  }
-
-  /** A variable itself. */
-  public static Jet variable(int index, double value) {
-    double[] d = new double[LENGTH];
-    d[0] = value;
-    d[1 + index] = 1;
-    return new Jet(d);
+  /** Zero, whatever the variables are. */
+  public Jet(int variables) {
+    this.variables = variables;
+    first = new double[variables];
+    second = new double[variables * (variables + 1) / 2];
   }
 
   public double value() {
-    return d[0];
+    return value;
   }
 
   /** First derivative by a variable. */
   public double by(int a) {
-    return d[1 + a];
+    return first[a];
   }
 
   /** Second derivative by two variables. */
   public double by(int a, int b) {
-    return d[SECOND + place(Math.min(a, b), Math.max(a, b))];
+    return second[place(Math.min(a, b), Math.max(a, b))];
   }
 
-  private static int place(int a, int b) {
-    return a * VARIABLES - a * (a - 1) / 2 + (b - a);
+  private int place(int a, int b) {
+    return a * variables - a * (a - 1) / 2 + (b - a);
   }
 
-  /**
-   * A function of four jets, by its derivatives by them.
-   *
-   * @param f with x, y, z and u the four
-   */
-  public static Jet of(Jet4 f, Jet x, Jet y, Jet z, Jet u) {
-    double[] r = new double[LENGTH];
-    r[0] = f.v();
-    for (int i = 1; i < SECOND; i++) {
-      r[i] = f.x() * x.d[i] + f.y() * y.d[i] + f.z() * z.d[i] + f.u() * u.d[i];
-    }
-    for (int k = SECOND; k < LENGTH; k++) {
-      int i = ROW[k];
-      int j = COLUMN[k];
-      double xi = x.d[i];
-      double yi = y.d[i];
-      double zi = z.d[i];
-      double ui = u.d[i];
-      r[k] =
-          f.x() * x.d[k]
-              + f.y() * y.d[k]
-              + f.z() * z.d[k]
-              + f.u() * u.d[k]
-              + (f.xx() * xi + f.xy() * yi + f.xz() * zi + f.xu() * ui) * x.d[j]
-              + (f.xy() * xi + f.yy() * yi + f.yz() * zi + f.yu() * ui) * y.d[j]
-              + (f.xz() * xi + f.yz() * yi + f.zz() * zi + f.zu() * ui) * z.d[j]
-              + (f.xu() * xi + f.yu() * yi + f.zu() * zi + f.uu() * ui) * u.d[j];
-    }
-    return new Jet(r);
-  }
-
-  public Jet plus(Jet other) {
-    double[] sum = new double[LENGTH];
-    for (int k = 0; k < LENGTH; k++) {
-      sum[k] = d[k] + other.d[k];
-    }
-    return new Jet(sum);
-  }
-
-  public Jet minus(Jet other) {
-    double[] difference = new double[LENGTH];
-    for (int k = 0; k < LENGTH; k++) {
-      difference[k] = d[k] - other.d[k];
-    }
-    return new Jet(difference);
-  }
-
+  /** Adds a number. */
   public Jet plus(double number) {
-    double[] sum = d.clone();
-    sum[0] += number;
-    return new Jet(sum);
+    value += number;
+    return this;
   }
 
-  public Jet times(double factor) {
-    double[] product = new double[LENGTH];
-    for (int k = 0; k < LENGTH; k++) {
-      product[k] = factor * d[k];
+  /** Adds to the first derivative by a variable. */
+  public Jet slope(int a, double slope) {
+    first[a] += slope;
+    return this;
+  }
+
+  /** Adds to the second derivative by two variables, in either order. */
+  public Jet bend(int a, int b, double bend) {
+    second[place(Math.min(a, b), Math.max(a, b))] += bend;
+    return this;
+  }
+
+  /** Adds {@code factor·a·bᵀ}, and the same turned over, to the second derivatives. */
+  public void outer(double factor, double[] a, double[] b) {
+    int k = 0;
+    for (int i = 0; i < variables; i++) {
+      for (int j = i; j < variables; j++) {
+        second[k++] += factor * (a[i] * b[j] + b[i] * a[j]);
+      }
     }
-    return new Jet(product);
   }
 
-  public Jet times(Jet other) {
-    double a = d[0];
-    double b = other.d[0];
-    double[] p = new double[LENGTH];
-    p[0] = a * b;
-    for (int i = 1; i < SECOND; i++) {
-      p[i] = a * other.d[i] + b * d[i];
+  /** Adds another so many times. */
+  public void add(double factor, Jet other) {
+    value += factor * other.value;
+    for (int i = 0; i < first.length; i++) {
+      first[i] += factor * other.first[i];
     }
-    for (int k = SECOND; k < LENGTH; k++) {
-      int i = ROW[k];
-      int j = COLUMN[k];
-      p[k] = a * other.d[k] + b * d[k] + d[i] * other.d[j] + d[j] * other.d[i];
+    for (int k = 0; k < second.length; k++) {
+      second[k] += factor * other.second[k];
     }
-    return new Jet(p);
   }
 
-  public Jet over(Jet other) {
-    return times(other.inverse());
-  }
-
-  /** One over it. */
-  public Jet inverse() {
-    double r = 1 / d[0];
-    return of(r, -r * r, 2 * r * r * r);
-  }
-
-  public Jet square() {
-    return of(d[0] * d[0], 2 * d[0], 2);
-  }
-
-  public Jet sqrt() {
-    double root = Math.sqrt(d[0]);
-    return of(root, 0.5 / root, -0.25 / (root * d[0]));
-  }
-
-  public Jet atan() {
-    double r = 1 / (1 + d[0] * d[0]);
-    return of(Math.atan(d[0]), r, -2 * d[0] * r * r);
+  /** The product of two. */
+  public static Jet product(Jet a, Jet b) {
+    Jet product = new Jet(a.variables);
+    product.value = a.value * b.value;
+    for (int i = 0; i < product.first.length; i++) {
+      product.first[i] = a.value * b.first[i] + b.value * a.first[i];
+    }
+    for (int k = 0; k < product.second.length; k++) {
+      product.second[k] = a.value * b.second[k] + b.value * a.second[k];
+    }
+    product.outer(1, a.first, b.first);
+    return product;
   }
 
   /**
-   * A function of it.
+   * A function of one.
    *
    * @param value of the function there
-   * @param first its derivative
-   * @param second its second derivative
+   * @param slope its derivative
+   * @param bend its second derivative
    */
-  public Jet of(double value, double first, double second) {
-    double[] f = new double[LENGTH];
-    f[0] = value;
-    for (int i = 1; i < SECOND; i++) {
-      f[i] = first * d[i];
+  public static Jet function(double value, double slope, double bend, Jet of) {
+    Jet function = new Jet(of.variables);
+    function.value = value;
+    for (int i = 0; i < function.first.length; i++) {
+      function.first[i] = slope * of.first[i];
     }
-    for (int k = SECOND; k < LENGTH; k++) {
-      f[k] = first * d[k] + second * d[ROW[k]] * d[COLUMN[k]];
+    for (int k = 0; k < function.second.length; k++) {
+      function.second[k] = slope * of.second[k];
     }
-    return new Jet(f);
+    function.outer(0.5 * bend, of.first, of.first);
+    return function;
+  }
+
+  /** Adds another so many times, whose variables are these of this one. */
+  public void add(double factor, Jet other, int... places) {
+    value += factor * other.value;
+    int k = 0;
+    for (int i = 0; i < places.length; i++) {
+      first[places[i]] += factor * other.first[i];
+      for (int j = i; j < places.length; j++) {
+        bend(places[i], places[j], factor * other.second[k++]);
+      }
+    }
+  }
+
+  /**
+   * The function of the first variables that this one becomes when the last ones are functions of
+   * them.
+   *
+   * @param last the values of the last variables as functions of the first
+   */
+  public Jet substituted(Jet... last) {
+    int kept = variables - last.length;
+    Jet sum = new Jet(kept);
+    sum.value = value;
+    System.arraycopy(first, 0, sum.first, 0, kept);
+    for (int i = 0; i < kept; i++) {
+      System.arraycopy(second, place(i, i), sum.second, sum.place(i, i), kept - i);
+    }
+    double[] beside = new double[kept];
+    for (int u = 0; u < last.length; u++) {
+      double slope = first[kept + u];
+      for (int i = 0; i < kept; i++) {
+        sum.first[i] += slope * last[u].first[i];
+        beside[i] = second[place(i, kept + u)];
+      }
+      for (int k = 0; k < sum.second.length; k++) {
+        sum.second[k] += slope * last[u].second[k];
+      }
+      for (int o = u; o < last.length; o++) {
+        double weight = (o == u ? 0.5 : 1) * second[place(kept + u, kept + o)];
+        for (int i = 0; i < kept; i++) {
+          beside[i] += weight * last[o].first[i];
+        }
+      }
+      sum.outer(1, last[u].first, beside);
+    }
+    return sum;
   }
 }

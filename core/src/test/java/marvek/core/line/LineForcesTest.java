@@ -11,7 +11,6 @@ import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.Survey;
 import marvek.core.conditions.Conditions;
-import marvek.core.numeric.Jet;
 import marvek.core.profile.Constants;
 import marvek.core.profile.ForceModel;
 import marvek.core.profile.Lap;
@@ -44,9 +43,13 @@ class LineForcesTest {
     return SpeedProfile.solve(Path.centreline(road, List.of()), vehicle, day);
   }
 
+  private static Grid every(Lap lap) {
+    return Grid.every(Reach.whole(lap.path().road()), lap.path().road());
+  }
+
   /** The least that the tyres have to spare when they push with a force [weights]. */
   private static double spare(Lap lap, double w, double tyreN) {
-    LineForces model = new LineForces(lap, lap.path(), new boolean[lap.size()], null);
+    LineForces model = new LineForces(lap, every(lap), lap.path(), new boolean[lap.size()], null);
     ForceModel forces = lap.forces();
     double bend = lap.path().curvatureAt(0);
     double gain = 2 * LENGTH_M * (tyreN - forces.resistanceN(0, w)) / forces.massKg();
@@ -54,11 +57,7 @@ class LineForcesTest {
         model.of(
             0,
             new double[model.constraints()],
-            Jet.variable(LineForces.CURVATURE, bend),
-            Jet.variable(LineForces.NEXT_CURVATURE, bend),
-            Jet.variable(LineForces.SPEED_SQUARED, w - gain / 2),
-            Jet.variable(LineForces.NEXT_SPEED_SQUARED, w + gain / 2),
-            Jet.variable(LineForces.LENGTH, LENGTH_M));
+            new double[] {bend, bend, w - gain / 2, w + gain / 2, LENGTH_M});
     double least = Double.POSITIVE_INFINITY;
     // The last four are engine, brakes and the two of turning.
     for (int j = 0; j < model.constraints() - 4; j++) {
@@ -137,18 +136,14 @@ class LineForcesTest {
     int k = path.road().indexOf(150);
     double limit = lap.forces().limitW(k);
     double alongN = lap.forces().resistanceN(k, limit);
-    LineForces model = new LineForces(lap, path, new boolean[lap.size()], null);
+    LineForces model = new LineForces(lap, every(lap), path, new boolean[lap.size()], null);
     double held = 0;
     for (double share = 0.5; share < 1.1; share += 0.001) {
       LineForces.Spare spare =
           model.of(
               k,
               new double[model.constraints()],
-              Jet.variable(LineForces.CURVATURE, 1 / 60.0),
-              Jet.variable(LineForces.NEXT_CURVATURE, 1 / 60.0),
-              Jet.variable(LineForces.SPEED_SQUARED, share * limit),
-              Jet.variable(LineForces.NEXT_SPEED_SQUARED, share * limit),
-              Jet.variable(LineForces.LENGTH, path.elementAt(k)));
+              new double[] {1 / 60.0, 1 / 60.0, share * limit, share * limit, path.elementAt(k)});
       held = spare.spare()[0] > 0 ? share : held;
     }
     // At a level speed the grade's pull takes its part of the grip.
@@ -160,22 +155,18 @@ class LineForcesTest {
   @Test
   void turningIsBoundedByItsRate() {
     Lap lap = circle(TestVehicles.clubCar());
-    LineForces model = new LineForces(lap, lap.path(), new boolean[lap.size()], null);
+    LineForces model = new LineForces(lap, every(lap), lap.path(), new boolean[lap.size()], null);
     double w = 400;
     double most = Math.toRadians(100) / w;
     for (double share : new double[] {-1, -0.5, 0, 0.5, 1}) {
-      Jet turned =
+      double turned =
           model
               .of(
                   0,
                   new double[model.constraints()],
-                  Jet.variable(LineForces.CURVATURE, 0.01),
-                  Jet.variable(LineForces.NEXT_CURVATURE, 0.01 + share * most),
-                  Jet.variable(LineForces.SPEED_SQUARED, w),
-                  Jet.variable(LineForces.NEXT_SPEED_SQUARED, w),
-                  Jet.variable(LineForces.LENGTH, 1))
+                  new double[] {0.01, 0.01 + share * most, w, w, 1})
               .turned();
-      assertThat(turned.value()).isCloseTo(share, within(1e-9));
+      assertThat(turned).isCloseTo(share, within(1e-9));
     }
   }
 
@@ -183,21 +174,12 @@ class LineForcesTest {
   @Test
   void leaningIsBoundedByItsRate() {
     Lap lap = circle(TestVehicles.motorcycle());
-    LineForces model = new LineForces(lap, lap.path(), new boolean[lap.size()], null);
+    LineForces model = new LineForces(lap, every(lap), lap.path(), new boolean[lap.size()], null);
     double w = 400;
     double next = Math.tan(Math.toRadians(60) / Math.sqrt(w)) * Constants.G0 / w;
-    Jet turned =
-        model
-            .of(
-                0,
-                new double[model.constraints()],
-                Jet.variable(LineForces.CURVATURE, 0),
-                Jet.variable(LineForces.NEXT_CURVATURE, next),
-                Jet.variable(LineForces.SPEED_SQUARED, w),
-                Jet.variable(LineForces.NEXT_SPEED_SQUARED, w),
-                Jet.variable(LineForces.LENGTH, 1))
-            .turned();
-    assertThat(turned.value()).isCloseTo(1, within(1e-9));
+    double turned =
+        model.of(0, new double[model.constraints()], new double[] {0, next, w, w, 1}).turned();
+    assertThat(turned).isCloseTo(1, within(1e-9));
   }
 
   @Test
@@ -210,7 +192,7 @@ class LineForcesTest {
           Math.max(
               Math.abs(lap.driveline().bestForceN(v + 2) - best),
               Math.abs(lap.driveline().bestForceN(v - 2) - best));
-      double smooth = engine.at(Jet.variable(0, v)).value();
+      double smooth = engine.at(v).force();
       assertThat(smooth).isCloseTo(best, within(around + 0.002 * best));
     }
   }

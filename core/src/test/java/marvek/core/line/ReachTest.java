@@ -53,7 +53,8 @@ class ReachTest {
 
   /**
    * Who looks too short a way loses at the exit what the whole lap would have told him. Both ended
-   * within a tolerance of their own: 0.2 ms lay between them at most.
+   * within a tolerance of their own, and what is held was driven from other places: 0.6 ms lay
+   * between them at most.
    */
   @Test
   void aSpoiltStretchIsMendedAsWellAsByLookingAtTheWholeLap() {
@@ -73,7 +74,7 @@ class ReachTest {
         assertThat(byReach).isLessThan(spoilt.timeS() - 0.1);
         assertThat(byReach)
             .as("corner %d", corner.number())
-            .isCloseTo(mended(spoilt, stretch, Reach.whole(road), circuit), within(0.0005));
+            .isCloseTo(mended(spoilt, stretch, Reach.whole(road), circuit), within(0.001));
       }
     }
   }
@@ -96,9 +97,9 @@ class ReachTest {
         Stretch stretch = around(corner, road);
         Reach reach = Reach.of(lap, stretch);
         int last = reach.size() - 1;
-        assertThat(reach.position(stretch.at(0))).isLessThan(reach.size());
-        assertThat(reach.position(stretch.at(stretch.size() - 1))).isBetween(0, last);
-        assertThat(reach.at(reach.position(stretch.at(0)))).isEqualTo(stretch.at(0));
+        int before = road.ahead(reach.at(0), stretch.at(0));
+        assertThat(reach.at(before)).isEqualTo(stretch.at(0));
+        assertThat(before + stretch.size()).isLessThanOrEqualTo(reach.size());
         assertSlowestOrEnd(lap, reach.at(0), stretch.at(0));
         assertSlowestOrEnd(lap, reach.at(last), stretch.at(stretch.size() - 1));
       }
