@@ -319,13 +319,19 @@ public final class ForceModel {
   /** Where a bend asks for a shade more than there is, the one force that comes nearest. */
   private double mostN(GripLimits.Place place) {
     double most = limits.mostN(place);
-    double least = axles == null ? most : axles.leastN(place);
+    if (axles == null || axles.holds(place, -place.closedN())) {
+      return most;
+    }
+    double least = axles.leastN(place);
     return least > most ? (least + most) / 2 : most;
   }
 
   private double leastN(GripLimits.Place place) {
     double least = limits.leastN(place);
-    double most = axles == null ? least : axles.mostN(place);
+    if (axles == null || axles.holds(place, -place.closedN())) {
+      return least;
+    }
+    double most = axles.mostN(place);
     return least > most ? (least + most) / 2 : least;
   }
 
@@ -394,7 +400,11 @@ public final class ForceModel {
     if (!(normalN(i, w) > 0)) {
       return -resistance;
     }
-    double most = mostN(place(i, w, 0));
+    GripLimits.Place place = place(i, w, 0);
+    if (axles != null && axles.holds(place, engineN)) {
+      return engineN - resistance;
+    }
+    double most = mostN(place);
     return (engineN < most ? engineN : most) - resistance;
   }
 
@@ -418,9 +428,14 @@ public final class ForceModel {
       return asWhole;
     }
     double high = Math.min(asWhole, highestW);
+    boolean open = asWhole > highestW;
+    double closedN = closed.at(i, high);
+    if (open && axles.holds(place(i, high, closedN), -closedN)) {
+      return Double.POSITIVE_INFINITY;
+    }
     // No axles hold more than all tyres would together.
     AxleLimit limit = new AxleLimit(w -> axles.spareN(place(i, w, closed.at(i, w))));
-    return limit.below(high, asWhole > highestW);
+    return limit.below(high, open);
   }
 
   /** The same of the vehicle as a whole, whatever its speed. */

@@ -139,26 +139,49 @@ final class TwoAxles implements GripLimits {
     return p.sideN() * (1 - frontShare) - p.yawN() - p.yawPerN() * alongN;
   }
 
+  /**
+   * Whether both axles hold a force along that is drive or a shut throttle: then it lies between
+   * the least and the greatest.
+   */
+  boolean holds(Place p, double alongN) {
+    boolean shared = drive == Vehicle.Drive.ALL && alongN > 0;
+    double frontN = shared ? 0 : closedAtFront * alongN;
+    double rearN = shared ? 0 : alongN - frontN;
+    return holds(p, frontN, frontSideN(p, alongN), frontLoadN(p, alongN))
+        && holds(p, rearN, rearSideN(p, alongN), rearLoadN(p, alongN))
+        && (!shared || heldN(p, alongN) >= alongN);
+  }
+
+  /** The axle's ellipse, both sides times its frictions. */
+  private static boolean holds(Place p, double alongN, double sideN, double loadN) {
+    double x = alongN * p.muY();
+    double y = sideN * p.muX();
+    double n = loadN * p.muX() * p.muY();
+    return n > 0 && x * x + y * y <= n * n;
+  }
+
   /** End of the forces along that the front axle holds whose own force is x0 + x1 times them. */
   private double front(Place p, double x0, double x1, boolean upper) {
+    double grip = p.muX() * p.muY();
     return end(
-        x0 / p.muX(),
-        x1 / p.muX(),
-        frontSideN(p, 0) / p.muY(),
-        p.yawPerN() / p.muY(),
-        p.frontN(),
-        -heightRatio,
+        x0 * p.muY(),
+        x1 * p.muY(),
+        frontSideN(p, 0) * p.muX(),
+        p.yawPerN() * p.muX(),
+        p.frontN() * grip,
+        -heightRatio * grip,
         upper);
   }
 
   private double rear(Place p, double x0, double x1, boolean upper) {
+    double grip = p.muX() * p.muY();
     return end(
-        x0 / p.muX(),
-        x1 / p.muX(),
-        rearSideN(p, 0) / p.muY(),
-        -p.yawPerN() / p.muY(),
-        p.rearN(),
-        heightRatio,
+        x0 * p.muY(),
+        x1 * p.muY(),
+        rearSideN(p, 0) * p.muX(),
+        -p.yawPerN() * p.muX(),
+        p.rearN() * grip,
+        heightRatio * grip,
         upper);
   }
 

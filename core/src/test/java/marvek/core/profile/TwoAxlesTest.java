@@ -152,6 +152,25 @@ class TwoAxlesTest {
     assertThat(driving).isCloseTo(ends.get(1), within(1.1 * STEP_N + SPLIT * driving));
   }
 
+  /** An engine drives with all that it has until a wheel refuses it. */
+  @ParameterizedTest
+  @MethodSource("cases")
+  void anEngineDrivesAsFarAsTheWheelsTakeIt(Case c) {
+    Trial trial = new Trial(c, 0);
+    int i = trial.body.i;
+    double w = trial.body.w;
+    ForceModel forces = trial.body.forces;
+    double most = trial.ends().get(1);
+    for (double engine = 0; engine < 12_000; engine += 8 * STEP_N) {
+      double driving = forces.netDriveN(i, w, engine) + forces.resistanceN(i, w);
+      if (trial.taken(engine)) {
+        assertThat(driving).isCloseTo(engine, within(1e-6));
+      } else {
+        assertThat(driving).isBetween(most - 1e-6, most * (1 + SPLIT) + 1.1 * STEP_N);
+      }
+    }
+  }
+
   /** A shut throttle brakes the driven wheels with 1500 N, then the brakes come to it. */
   @ParameterizedTest
   @MethodSource("cases")
