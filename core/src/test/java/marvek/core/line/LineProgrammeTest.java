@@ -91,6 +91,15 @@ class LineProgrammeTest {
     }
   }
 
+  /** All along at one speed: there the tyres push with next to nothing. */
+  private static At steady(Lap lap, Random random) {
+    At near = near(lap, random);
+    for (int k = 1; k < near.x.length; k += 2) {
+      near.x[k] = 1;
+    }
+    return near;
+  }
+
   private static At near(Lap lap, Random random) {
     boolean[] held = new boolean[lap.size()];
     double[] bend = new double[lap.size()];
@@ -122,6 +131,18 @@ class LineProgrammeTest {
         for (int place = 0; place < WIDTH; place++) {
           checkBy(here, element, place, own);
         }
+      }
+    }
+  }
+
+  @ParameterizedTest
+  @MethodSource("vehicles")
+  void derivativesAreWhatDifferencesSayBetweenDriveAndBrakes(Vehicle vehicle) {
+    At here = steady(lap(vehicle, Conditions.OF_NEW_BOOKS), new Random(12));
+    for (int element = 0; element < here.programme.elements(); element++) {
+      ElementProgramme.Derivatives own = here.at(element, here.x);
+      for (int place = 0; place < WIDTH; place++) {
+        checkBy(here, element, place, own);
       }
     }
   }

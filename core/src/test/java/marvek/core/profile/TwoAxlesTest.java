@@ -16,6 +16,7 @@ import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.LUDecomposition;
 import org.hipparchus.linear.RealVector;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -169,6 +170,15 @@ class TwoAxlesTest {
         assertThat(driving).isBetween(most - 1e-6, most * (1 + SPLIT) + 1.1 * STEP_N);
       }
     }
+  }
+
+  @Test
+  void aLiftedAxleHoldsNothing() {
+    Vehicle car = FreeBodyTest.car(Drive.REAR);
+    double lifts = 100 * car.wheelbaseM() / car.cgHeightM();
+    GripLimits.Place light = new GripLimits.Place(100, 9900, 0, 0, 0, 2, 2, 0);
+    assertThat(new TwoAxles(car).holds(light, 0.99 * lifts)).isTrue();
+    assertThat(new TwoAxles(car).holds(light, 1.01 * lifts)).isFalse();
   }
 
   /** A shut throttle brakes the driven wheels with 1500 N, then the brakes come to it. */
