@@ -68,10 +68,16 @@ final class Grid {
     boolean[] near = new boolean[reach.size()];
     for (int p = 0; p < near.length; p++) {
       if (!held[reach.at(p)]) {
-        Arrays.fill(near, Math.max(0, p - JOIN), Math.min(near.length, p + JOIN + 1), true);
+        for (int beside = p - JOIN; beside <= p + JOIN; beside++) {
+          near[reach.closed() ? Math.floorMod(beside, near.length) : clamped(beside, near)] = true;
+        }
       }
     }
     return near;
+  }
+
+  private static int clamped(int position, boolean[] all) {
+    return Math.max(0, Math.min(all.length - 1, position));
   }
 
   /** Number of places. */

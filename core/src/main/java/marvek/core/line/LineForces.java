@@ -214,15 +214,15 @@ final class LineForces {
     void tyres(int bendAt, int speedAt) {
       double[] given = {along.value(), turning.value(), at[bendAt], at[speedAt]};
       LineTyres.Spare ofTyres = tyres.spare(places[k], given, z, next);
-      for (int c = 0; c < ofTyres.spare.length; c++) {
-        double[] slope = ofTyres.slopes[c];
-        spare[next] = ofTyres.spare[c];
+      for (int c = 0; c < ofTyres.spare().length; c++) {
+        double[] slope = ofTyres.slopes()[c];
+        spare[next] = ofTyres.spare()[c];
         by(slope[LineTyres.ALONG], slope[LineTyres.TURNING]);
         slopes[next][bendAt] += slope[LineTyres.BEND];
         slopes[next][speedAt] += slope[LineTyres.SPEED_SQUARED];
         next++;
       }
-      weighed.add(1, ofTyres.weighed, ALONG, TURNING, bendAt, speedAt);
+      weighed.add(1, ofTyres.weighed(), ALONG, TURNING, bendAt, speedAt);
     }
 
     private void by(double ofAlong, double ofTurning) {

@@ -6,8 +6,8 @@ import marvek.core.numeric.Jet;
 
 /**
  * Offsets and speeds of the line of least time along a road, as one programme: unknown are the
- * offset and the square of the speed at each of its samples, the sum is the time, and each element
- * between two positions has the constraints of {@link LineForces} at its middle.
+ * offset and the square of the speed at each place of a grid, the sum is the time, and each element
+ * between two places has the constraints of {@link LineForces}.
  */
 final class LineProgramme implements ElementProgramme {
   /** Offsets and this many square metres a second squared count as alike. */

@@ -147,27 +147,27 @@ final class LineTyres {
     double[] seen = Arrays.copyOf(given, SEEN);
     seen[NORMAL] = normal.value();
     seen[ACROSS] = across.value();
-    Spare spare = new Spare(constraints());
+    double[] spare = new double[constraints()];
+    double[][] slopes = new double[constraints()][SEEN];
     Jet weighed = new Jet(SEEN);
     for (int c = 0; c < axles.length; c++) {
-      new Asked(p, seen, axles[c]).into(spare, weighed, c, z[from + c]);
+      spare[c] = new Asked(p, seen, axles[c]).spare(slopes[c], weighed, z[from + c]);
     }
     if (motorcycle) {
       // The front wheel stays down.
       int c = axles.length;
-      spare.spare[c] = dot(frontLoad, seen);
+      spare[c] = dot(frontLoad, seen);
       for (int v = 0; v < SEEN; v++) {
-        spare.slopes[c][v] = frontLoad[v];
+        slopes[c][v] = frontLoad[v];
         weighed.slope(v, z[from + c] * frontLoad[v]);
       }
     }
-    for (double[] slopes : spare.slopes) {
+    for (double[] slope : slopes) {
       for (int v = BEND; v <= SPEED_SQUARED; v++) {
-        slopes[v] += slopes[NORMAL] * normal.by(v) + slopes[ACROSS] * across.by(v);
+        slope[v] += slope[NORMAL] * normal.by(v) + slope[ACROSS] * across.by(v);
       }
     }
-    spare.weighed = weighed.substituted(normal, across);
-    return spare;
+    return new Spare(spare, slopes, weighed.substituted(normal, across));
   }
 
   /** A force that grows with the bend and the square of the speed. */
@@ -183,22 +183,13 @@ final class LineTyres {
         .bend(BEND, SPEED_SQUARED, inSpace);
   }
 
-  /** Constraints with their derivatives by what an end is given by. */
-  static final class Spare {
-    final double[] spare;
-
-    /** Derivatives of each; what stands beyond those given is of no meaning. */
-    final double[][] slopes;
-
-    /** Sum of the constraints, each times its multiplier. */
-    Jet weighed;
-
-    private Spare(int constraints) {
-      spare = new double[constraints];
-      slopes = new double[constraints][SEEN];
-      weighed = new Jet(GIVEN);
-    }
-  }
+  /**
+   * Constraints with their derivatives by what an end is given by.
+   *
+   * @param slopes of each constraint; what stands beyond those given is of no meaning
+   * @param weighed sum of the constraints, each times its multiplier
+   */
+  record Spare(double[] spare, double[][] slopes, Jet weighed) {}
 
   private static double dot(double[] a, double[] b) {
     double sum = 0;
@@ -257,9 +248,9 @@ final class LineTyres {
       }
     }
 
-    void into(Spare all, Jet weighed, int c, double z) {
+    /** What it has to spare; its derivatives go to the slope and, weighed, to the sum. */
+    double spare(double[] slope, Jet weighed, double z) {
       double asked = Math.sqrt(x * x + y * y + ROUNDED * ROUNDED);
-      double[] slope = all.slopes[c];
       double[] askedSlope = new double[SEEN];
       for (int v = 0; v < SEEN; v++) {
         askedSlope[v] = y * ySlope[v] / asked;
@@ -269,8 +260,8 @@ final class LineTyres {
         slope[v] = friction * load[v] - askedSlope[v];
       }
       slope[NORMAL] += frictionSlope * loadValue;
-      all.spare[c] = friction * loadValue - asked;
-      weighed.plus(z * all.spare[c]);
+      double spare = friction * loadValue - asked;
+      weighed.plus(z * spare);
       for (int v = 0; v < SEEN; v++) {
         weighed.slope(v, z * slope[v]);
         weighed.bend(NORMAL, v, (v == NORMAL ? 2 : 1) * z * frictionSlope * load[v]);
@@ -281,6 +272,7 @@ final class LineTyres {
       if (asLoad) {
         addSecondOfSide(weighed, -z * y / asked / muY);
       }
+      return spare;
     }
 
     /** Second derivatives of {@code side·load/normal}. */

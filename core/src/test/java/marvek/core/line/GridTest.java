@@ -53,6 +53,26 @@ class GridTest {
     }
   }
 
+  /** A free part that begins behind the line joins what is held before the line. */
+  @Test
+  void joinsAreSeenAcrossTheSeam() {
+    Lap lap = centre(MadeRoads.of(11, 1));
+    int n = lap.size();
+    for (int from : new int[] {1, n - 31}) {
+      boolean[] held = new boolean[n];
+      Arrays.fill(held, true);
+      Arrays.fill(held, from, from + 30, false);
+      Grid grid = grid(lap, held);
+      Set<Integer> places = new HashSet<>();
+      for (int p = 0; p < grid.size(); p++) {
+        places.add(grid.at(p));
+      }
+      for (int k = -4; k < 34; k++) {
+        assertThat(places).contains(Math.floorMod(from + k, n));
+      }
+    }
+  }
+
   @Test
   void asFarApartAsTheCarGoesInAMomentWhereItIsHeld() {
     for (Circuit circuit : List.of(MadeRoads.of(11, 1), MadeRoads.open())) {
