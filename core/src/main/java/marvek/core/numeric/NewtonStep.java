@@ -78,38 +78,8 @@ final class NewtonStep {
 
   private void addElement(int e, Iterate at, ElementProgramme.Derivatives d) {
     System.arraycopy(d.hessian(), 0, element, 0, width * width);
+    double[] jacobian = d.jacobian();
     int[] open = free[e];
-    if (open.length == width) {
-      addConstraints(e, at, d.jacobian(), element);
-    } else {
-      addConstraints(e, at, d.jacobian(), open);
-    }
-    for (int p = 0; p < open.length; p++) {
-      int row = places[e * width + open[p]];
-      for (int q = p; q < open.length; q++) {
-        int column = places[e * width + open[q]];
-        // Two places of one unknown: the pair counts in both orders.
-        double sum = element[open[p] * width + open[q]];
-        matrix.add(row, column, row == column && p != q ? 2 * sum : sum);
-      }
-    }
-  }
-
-  /** All places free: the same with nothing looked up, as most elements are. */
-  private void addConstraints(int e, Iterate at, double[] jacobian, double[] sum) {
-    for (int j = 0; j < m; j++) {
-      double weight = at.z()[e * m + j] / at.s()[e * m + j];
-      int row = j * width;
-      for (int a = 0; a < width; a++) {
-        double weighed = weight * jacobian[row + a];
-        for (int b = a; b < width; b++) {
-          sum[a * width + b] += weighed * jacobian[row + b];
-        }
-      }
-    }
-  }
-
-  private void addConstraints(int e, Iterate at, double[] jacobian, int[] open) {
     for (int j = 0; j < m; j++) {
       double weight = at.z()[e * m + j] / at.s()[e * m + j];
       for (int p = 0; p < open.length; p++) {
@@ -119,6 +89,15 @@ final class NewtonStep {
           int b = open[q];
           element[a * width + b] += weighed * jacobian[j * width + b];
         }
+      }
+    }
+    for (int p = 0; p < open.length; p++) {
+      int row = places[e * width + open[p]];
+      for (int q = p; q < open.length; q++) {
+        int column = places[e * width + open[q]];
+        // Two places of one unknown: the pair counts in both orders.
+        double sum = element[open[p] * width + open[q]];
+        matrix.add(row, column, row == column && p != q ? 2 * sum : sum);
       }
     }
   }
