@@ -29,18 +29,26 @@ async function pageFields() {
   return format(text, { parser: 'typescript', singleQuote: true, printWidth: 100 });
 }
 
+/** Sentences that stand on a page: they come with it, all others when one of them is said. */
+const ON_A_PAGE = /^(own|lap|mark)\.|^as-told$/;
+
 /** The sentences that the server says, by their codes. */
-async function sentences() {
-  const table = JSON.parse(readFileSync(here('openapi.json'), 'utf8'))['x-sentences'];
-  const text = `/** Generated from openapi.json: see contract.mjs. */\nexport const SENTENCES = ${JSON.stringify(table)} as const;\n`;
+async function sentences(name, which) {
+  const all = JSON.parse(readFileSync(here('openapi.json'), 'utf8'))['x-sentences'];
+  const table = Object.fromEntries(Object.entries(all).filter(([code]) => which(code)));
+  const text = `/** Generated from openapi.json: see contract.mjs. */\nexport const ${name} = ${JSON.stringify(table)} as const;\n`;
   return format(text, { parser: 'typescript', singleQuote: true, printWidth: 100 });
 }
+
+const pageSentences = () => sentences('PAGE_SENTENCES', (code) => ON_A_PAGE.test(code));
+const otherSentences = () => sentences('OTHER_SENTENCES', (code) => !ON_A_PAGE.test(code));
 
 /** What is generated, by its place. */
 export const GENERATED = {
   'src/api/schema.d.ts': types,
   'src/api/page-fields.ts': pageFields,
-  'src/say/sentences.ts': sentences,
+  'src/say/page-sentences.ts': pageSentences,
+  'src/say/other-sentences.ts': otherSentences,
 };
 
 export const kept = (path) => readFileSync(here(path), 'utf8');

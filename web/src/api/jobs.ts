@@ -30,7 +30,14 @@ export async function waitForJob(
     if (job.status === 'done') return job.result!.id;
     if (job.status === 'cancelled') return undefined;
     if (job.status === 'failed') {
-      throw new Failed({ title: 'It could not be computed', detail: job.problem ?? '', status: 0 });
+      const { problem, field, said } = job;
+      throw new Failed({
+        title: 'It could not be computed',
+        detail: problem ?? '',
+        status: 0,
+        field: field ?? undefined,
+        said: said ?? undefined,
+      });
     }
     await pause(PAUSE_MS);
   }

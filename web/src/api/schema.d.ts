@@ -4024,7 +4024,7 @@ export interface components {
         /** @description A value that nobody gave, by its pointer into the file, and where it comes from. */
         CarSketchesAssumedView: {
             pointer: string;
-            why: string;
+            why: components["schemas"]["BookSentence"];
         };
         /** @description The facts, and what is changed of the values that were assumed. */
         CarSketchesFactsBody: {
@@ -4082,6 +4082,9 @@ export interface components {
             /** Format: uuid */
             id: string;
             name: string;
+            /** @description the same as sentences */
+            said: components["schemas"]["BookSentence"][];
+            /** @description in words, for scripts */
             warnings: string[];
         };
         /** @description What lists show of a car. */
@@ -4166,7 +4169,7 @@ export interface components {
             /** Format: double */
             notedAt_m: number;
             usable: boolean;
-            why: string;
+            why?: components["schemas"]["BookSentence"] | null;
         };
         /** @description What a file was understood as, to be looked at before anything is stored. */
         CircuitPreview: {
@@ -4964,9 +4967,11 @@ export interface components {
         };
         /** @description How a job stands. */
         JobView: {
+            /** @description of a value that cannot be used */
+            field?: string | null;
             /** Format: uuid */
             id: string;
-            /** @description what it failed with */
+            /** @description what it failed with, in words */
             problem?: string | null;
             /**
              * Format: double
@@ -4975,6 +4980,8 @@ export interface components {
             progress: number;
             /** @description what the job gave, once it is done */
             result?: components["schemas"]["JobWorkMade"] | null;
+            /** @description the same as a sentence with its facts */
+            said?: components["schemas"]["BookSentence"] | null;
             /** @enum {string} */
             status: "queued" | "running" | "done" | "failed" | "cancelled";
         };
@@ -5245,7 +5252,7 @@ export interface components {
             driver: string;
             id: string;
             /** @description what it has no channel for, in words */
-            missing: string[];
+            missing: components["schemas"]["BookSentence"][];
             /** Format: int32 */
             number: number;
             /**
@@ -5313,10 +5320,10 @@ export interface components {
             kind: "csv" | "nmea" | "gpx";
             /** @description its first rows, for somebody to point at the headers */
             lines: components["schemas"]["LapPreviewLine"][];
-            /** @description what no column is known for, in words */
-            missing: string[];
+            /** @description what no column is known for */
+            missing: components["schemas"]["BookSentence"][];
             /** @description why it cannot be; null where it can */
-            problem?: string | null;
+            problem?: components["schemas"]["Problem"] | null;
             /** @description what would become of it; null where it cannot be read so */
             read?: components["schemas"]["PreviewedLaps"] | null;
             /** @description whether they are named as those of an earlier file with the same header */
@@ -5340,13 +5347,13 @@ export interface components {
         };
         /** @description A file and what became of it. */
         LapViewsFileView: {
-            corrections: string[];
+            corrections: components["schemas"]["BookSentence"][];
             /** @description whose laps they are; empty for the book's own */
             driver: string;
             /** Format: uuid */
             id: string;
             /** @description what it has no channel for, in words */
-            missing: string[];
+            missing: components["schemas"]["BookSentence"][];
             name: string;
             /** @description how far its positions were moved, in time and in place */
             put_right: components["schemas"]["LapViewsPutRight"];
@@ -6050,10 +6057,10 @@ export interface components {
         /** @description What a file would become that is not kept yet. */
         PreviewedLaps: {
             /** @description what was put right, in words */
-            corrections: string[];
+            corrections: components["schemas"]["BookSentence"][];
             laps: components["schemas"]["PreviewedLapsLap"][];
             /** @description what it has no channel for, in words */
-            missing: string[];
+            missing: components["schemas"]["BookSentence"][];
             /** @description of its first flying lap likewise; empty without a position */
             path: number[];
             /** @description how far its positions were moved, in time and in place */
@@ -6083,6 +6090,11 @@ export interface components {
             detail: string;
             /** @description member of the body */
             field?: string;
+            /**
+             * Format: int32
+             * @description in the field's list, from 0
+             */
+            index?: number;
             instance?: string;
             /**
              * Format: int32
@@ -6091,7 +6103,7 @@ export interface components {
             line?: number;
             /** @description JSON pointer into the file */
             pointer?: string;
-            /** @description of the field, with its figures */
+            /** @description with its facts, in SI units */
             said?: components["schemas"]["BookSentence"];
             /** Format: int32 */
             status: number;
@@ -6636,7 +6648,7 @@ export interface components {
             lostS?: number | null;
             second: string;
             /** @description what the model can or cannot say */
-            words: string;
+            words: components["schemas"]["BookSentence"];
         };
         /** @description All differences and what the second sheet as a whole costs. */
         SheetComparisonResult: {

@@ -1,5 +1,6 @@
 <!-- @component Two laps beside each other over the whole lap, standing or replayed. -->
 <script lang="ts">
+  import { say } from '../say/every';
   import { onMount } from 'svelte';
   import type { LapPair } from '../api/laps';
   import { useBook } from '../book/book-state.svelte';
@@ -159,7 +160,7 @@
     {/if}
     {#each [pair.first, pair.second] as side, k (side.id + k)}
       {#if side.missing.length}
-        <p class="text-neutral text-sm">{names[k]}: {side.missing.join(' ')}</p>
+        <p class="text-neutral text-sm">{names[k]}: {side.missing.map(say).join(' ')}</p>
       {/if}
     {/each}
     <div class="desk:flex gap-5 pt-1">

@@ -1,5 +1,6 @@
 <!-- @component What came of the facts: the speeds that are met, and every assumed value to be changed. -->
 <script lang="ts">
+  import { say } from '../say/every';
   import Undo from '@lucide/svelte/icons/rotate-ccw';
   import type { CarSketch } from '../api/answers';
   import NumberInput from '../ui/NumberInput.svelte';
@@ -43,7 +44,7 @@
               onchange={(v) => onchange(value.pointer, v)}
             />
             <p class="text-neutral text-[0.95rem] leading-tight">
-              {changes[value.pointer] === undefined ? why : 'yours'}
+              {changes[value.pointer] === undefined ? say(why) : 'yours'}
             </p>
           </div>
           {#if changes[value.pointer] !== undefined}

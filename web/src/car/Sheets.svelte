@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from '../say/every';
   import type { KeptSheet, SetupSheet, SheetComparison } from '../api/answers';
   import { api, Failed } from '../api/client';
   import { Working } from '../api/working.svelte';
@@ -131,7 +132,7 @@
               {#if d.lostS == null}<em>not computed.</em>{:else}<strong class="figures"
                   >{gain(d.lostS)}.</strong
                 >{/if}
-              {d.words}
+              {say(d.words)}
             </td>
           </tr>
         {:else}<tr><td>Nothing differs.</td></tr>{/each}

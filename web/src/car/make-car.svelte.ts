@@ -1,3 +1,4 @@
+import { whyWords } from '../say/every';
 import { Asking } from '../api/asking.svelte';
 import { api } from '../api/client';
 import { Working } from '../api/working.svelte';
@@ -82,7 +83,7 @@ export class MakeCar {
   at(fact: string): string | undefined {
     const { problem } = this.asking;
     // The name of the field stands before it already.
-    return problem?.field === fact ? problem.detail.slice(fact.length).trim() : undefined;
+    return problem?.field === fact ? whyWords(problem) : undefined;
   }
 
   /** Takes the car onto the shelf; answers its id. */

@@ -8,7 +8,7 @@
   import { heightsOpen } from './heights';
   import ImportPreview from './ImportPreview.svelte';
   import ImportSettingsForm from './ImportSettingsForm.svelte';
-  import { say } from '../say/say.svelte';
+  import { say } from '../say/every';
   import type { CircuitPreview, CircuitSummary, ImportSettings, RoadColumns } from './types';
   import ColumnsTable from '../ui/ColumnsTable.svelte';
   import FileButton from '../ui/FileButton.svelte';

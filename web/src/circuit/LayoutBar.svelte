@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from '../say/say.svelte';
+  import { say } from '../say/every';
   import { today } from '../units/format';
   import Redo from '@lucide/svelte/icons/redo-2';
   import Undo from '@lucide/svelte/icons/undo-2';

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from '../say/every';
   import { today } from '../units/format';
   import { api } from '../api/client';
   import { Working } from '../api/working.svelte';
@@ -49,7 +50,7 @@
             Math.abs(shadow.moved_m),
           )}
           {shadow.moved_m < 0 ? 'back' : 'on'} since it was noted.
-        {:else}is not usable at this hour: {shadow.why}.{/if}
+        {:else}is not usable at this hour: {say(shadow.why!)}.{/if}
       </p>
     {/each}
     {#if light.inShade.length}

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from '../say/say.svelte';
+  import { say } from '../say/every';
   import { useCircuit } from './circuit-state.svelte';
 
   const circuit = useCircuit();

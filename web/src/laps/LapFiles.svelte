@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { LapFile } from '../api/laps';
+  import { say } from '../say/every';
   import FileButton from '../ui/FileButton.svelte';
   import LongWork from '../ui/LongWork.svelte';
   import Popover from '../ui/Popover.svelte';
@@ -92,9 +93,9 @@
         {file.samples.toLocaleString('en')} samples; taken: {file.used.join(', ')}.
       </p>
       {#if file.unknown.length}<p>Not known and left out: {file.unknown.join(', ')}.</p>{/if}
-      {#each file.missing as words (words)}<p class="text-neutral">{words}</p>{/each}
-      {#each file.corrections as correction (correction)}
-        <p class="text-warning font-semibold">▲ {correction}</p>
+      {#each file.missing as said (said.code)}<p class="text-neutral">{say(said)}</p>{/each}
+      {#each file.corrections as said, i (i)}
+        <p class="text-warning font-semibold">▲ {say(said)}</p>
       {:else}<p class="text-neutral">Nothing had to be put right.</p>{/each}
       <div class="flex gap-2 pt-2">
         <a class="btn btn-ghost" href="/api/laps/{file.id}/file" download>As it was brought in</a>

@@ -3,6 +3,7 @@
   import ColumnsTable from '../ui/ColumnsTable.svelte';
   import Dialog from '../ui/Dialog.svelte';
   import type { Whose } from '../api/laps';
+  import { reasonWords, say } from '../say/every';
   import type { Asking } from './debrief-state.svelte';
   import HeaderLines from './HeaderLines.svelte';
   import PreviewedPath from './PreviewedPath.svelte';
@@ -45,10 +46,12 @@
     {#if read.corrections.length}
       <h3 class="pt-3 text-lg font-bold">What is put right</h3>
       <ul data-corrections>
-        {#each read.corrections as words (words)}<li class="leading-snug">▲ {words}</li>{/each}
+        {#each read.corrections as said, i (i)}<li class="leading-snug">▲ {say(said)}</li>{/each}
       </ul>
     {:else}<p class="text-neutral pt-2">Nothing has to be put right.</p>{/if}
-    {#each read.missing as words (words)}<p class="text-neutral leading-snug">{words}</p>{/each}
+    {#each read.missing as said (said.code)}<p class="text-neutral leading-snug">
+        {say(said)}
+      </p>{/each}
   {:else}
     <p class="leading-snug">
       {#if preview.problem}It cannot be read like this.{:else}Not everything that is needed was
@@ -56,11 +59,13 @@
         header.{/if}
     </p>
     {#if preview.problem}
-      <p class="text-error font-semibold" role="alert" data-problem>▲ {preview.problem}</p>
+      <p class="text-error font-semibold" role="alert" data-problem>
+        ▲ {reasonWords(preview.problem)}
+      </p>
     {/if}
   {/if}
-  {#each preview.missing as words (words)}
-    <p class="text-warning font-semibold">▲ {words}</p>
+  {#each preview.missing as said (said.code)}
+    <p class="text-warning font-semibold">▲ {say(said)}</p>
   {/each}
   {#if preview.columns.length}
     <HeaderLines lines={preview.lines} chosen={preview.headerLine} {onpoint} />

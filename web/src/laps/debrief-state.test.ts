@@ -1,12 +1,14 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Columns, Debrief, DrivenLap, LapPreview, Whose } from '../api/laps';
-import type { View } from '../api/types';
+import type { View, Sentence } from '../api/types';
 import { testPage, testTrace } from '../test-lap';
 import { Refused } from '../test-server';
 
+const NO_SPEEDS: Sentence = { code: 'laps.without-speeds', facts: {} };
+
 const server = vi.hoisted(() => ({
   debrief: undefined as unknown as Debrief,
-  missing: [] as string[],
+  missing: [] as Sentence[],
   mapped: [] as Columns[],
   whose: [] as Whose[],
   surfaces: [] as string[],
@@ -165,10 +167,10 @@ describe('the debrief of a session', () => {
   });
 
   it('asks where columns are missing, and brings the file in as they were named', async () => {
-    server.missing = ['speed_mps'];
+    server.missing = [NO_SPEEDS];
     const desk = await loaded();
     await desk.take(file());
-    expect(desk.asking?.preview.missing).toEqual(['speed_mps']);
+    expect(desk.asking?.preview.missing).toEqual([NO_SPEEDS]);
     expect(server.mapped).toEqual([]);
     await desk.map('Speed', 'speed_mps');
     expect(desk.asking?.preview.missing).toEqual([]);

@@ -1,6 +1,5 @@
 <script lang="ts">
   import { useBook } from '../book/book-state.svelte';
-  import { say } from '../say/say.svelte';
 
   const { corner }: { corner: number } = $props();
   const book = useBook();
@@ -14,7 +13,9 @@
         <span aria-hidden="true">▲</span> To be checked on track
       </p>
       <ul>
-        {#each checks as check, i (i)}<li>{say(check.reason)}</li>{/each}
+        {#await import('../say/every') then { say }}
+          {#each checks as check, i (i)}<li>{say(check.reason)}</li>{/each}
+        {/await}
       </ul>
     </div>
     <button class="btn" onclick={() => book.clearCheck(corner)}>I have looked: it holds</button>

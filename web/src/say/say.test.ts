@@ -1,10 +1,12 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
 
-import { SENTENCES } from './sentences';
+import { OTHER_SENTENCES } from './other-sentences';
+import { PAGE_SENTENCES } from './page-sentences';
 
 vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => {} });
 const { preferences } = await import('../units/preferences.svelte');
-const { say, problemWords } = await import('./say.svelte');
+const { say, problemTitle, problemWords, reasonWords } = await import('./every');
+const SENTENCES = { ...PAGE_SENTENCES, ...OTHER_SENTENCES };
 
 const crest = { code: 'lap.crest', facts: { at_m: 1234.6, held_mps: 50 } };
 
@@ -49,7 +51,7 @@ describe('sentences of the server', () => {
 
   it('hold no braces but those of facts', () => {
     for (const template of Object.values(SENTENCES)) {
-      expect(template.replace(/\{\w+(:\d)?(\|word)?\}/g, '')).not.toMatch(/[{}]/);
+      expect(template.replace(/\{\w+(:[\dn])?(\|word)?\}/g, '')).not.toMatch(/[{}]/);
     }
   });
 
@@ -60,5 +62,34 @@ describe('sentences of the server', () => {
       'brake.at_m (5468 yd) lies beyond the lap of 4921 yd.',
     );
     expect(problemWords({ detail: 'no such corner' })).toBe('no such corner');
+  });
+
+  it('tell a value as it was given', () => {
+    const said = { code: 'refused.out-of-bounds', facts: { value: 0.35, least: 1, most: 2.5 } };
+    expect(problemWords({ detail: '', field: 'gearbox.ratios', index: 3, said })).toBe(
+      'gearbox.ratios[3] (0.35) must lie between 1 and 2.5.',
+    );
+  });
+
+  it('tell where in a file it is, and that nothing was stored', () => {
+    const type = 'urn:marvek:problem:bad-file';
+    const said = { code: 'file.no-number', facts: { given: 'abc' } };
+    const at = (place: object) => problemWords({ detail: '', type, said, ...place });
+    expect(at({ line: 7, column: 'x_m' })).toBe(
+      'Line 7, x_m: "abc" is not a number. Nothing was stored.',
+    );
+    expect(at({ line: 7 })).toBe('Line 7: "abc" is not a number. Nothing was stored.');
+    expect(at({ pointer: '/a/0' })).toBe('At /a/0: "abc" is not a number. Nothing was stored.');
+    expect(at({ pointer: '' })).toBe('At the top: "abc" is not a number. Nothing was stored.');
+    expect(reasonWords({ detail: '', type, said })).toBe('"abc" is not a number.');
+  });
+
+  it('call a problem by its type, one of a newer server by its own title', () => {
+    const title = 'As the server calls it';
+    expect(problemTitle({ type: 'urn:marvek:problem:bad-file', title })).toBe(
+      'The file cannot be taken in',
+    );
+    expect(problemTitle({ type: 'urn:marvek:problem:of-tomorrow', title })).toBe(title);
+    expect(problemTitle({ title })).toBe(title);
   });
 });

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { OpenPoint } from '../api/sessions';
   import { useBook } from '../book/book-state.svelte';
-  import { fieldWords } from './words';
+  import { fieldWords } from './field-words';
   import { useSession } from './session-state.svelte';
 
   const session = useSession();

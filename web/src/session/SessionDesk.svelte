@@ -14,7 +14,8 @@
   import SurfaceParts from './SurfaceParts.svelte';
   import TyresAndCar from './TyresAndCar.svelte';
   import WhenAndWhat from './WhenAndWhat.svelte';
-  import { fieldWords, hourWords, sessionName } from './words';
+  import { fieldWords } from './field-words';
+  import { hourWords, sessionName } from './words';
 
   const { id }: { id: string } = $props();
   const book = useBook();

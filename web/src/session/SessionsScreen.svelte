@@ -9,7 +9,8 @@
   import Problem from '../ui/Problem.svelte';
   import TextInput from '../ui/TextInput.svelte';
   import { lapTime } from '../units/format';
-  import { fieldWords, hourWords, inWords, KINDS, nextOf, PURPOSES, stateWords } from './words';
+  import { fieldWords } from './field-words';
+  import { hourWords, inWords, KINDS, nextOf, PURPOSES, stateWords } from './words';
 
   const book = useBook();
   let sessions = $state.raw<KeptSession[]>();

@@ -4,7 +4,8 @@
   import Amount from '../ui/Amount.svelte';
   import { lengthFrom, lengthIn } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
-  import { fieldWords, SURFACES } from './words';
+  import { fieldWords } from './field-words';
+  import { SURFACES } from './words';
   import { useSession } from './session-state.svelte';
 
   const session = useSession();

@@ -5,7 +5,7 @@ import { openWindows, windowId } from '../ui/window-id';
 import type { KeptSession, Session } from '../api/sessions';
 import type { Conditions, Problem } from '../api/types';
 import { Working } from '../api/working.svelte';
-import { FIELD_WORDS, fieldWords } from './words';
+import { FIELD_WORDS, fieldWords } from './field-words';
 
 const KEY = Symbol('session');
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { KeptSession } from '../api/sessions';
-import { fieldWords, hourWords, inWords, kerbUse, nextOf, warmUpLines } from './words';
+import { hourWords, inWords, kerbUse, nextOf, warmUpLines } from './words';
 
 const kept = (begins: string, driven = false): KeptSession =>
   ({
@@ -38,20 +38,6 @@ describe('the next session', () => {
     expect(nextOf([kept('2026-06-13T10:20:00Z', true), list[2]], now)).toBe(list[2]);
     expect(nextOf([{ ...list[1], driven: true }, list[2]], now)).toBe(list[2]);
     expect(nextOf([list[0]], now)).toBeUndefined();
-  });
-});
-
-describe('what the server says of a value', () => {
-  const problem = (field: string, detail: string) => ({ title: '', status: 422, field, detail });
-
-  it('is told by the name on the screen', () => {
-    expect(
-      fieldWords(problem('tyres.laps', 'tyres.laps (-3.0) must lie between 0.0 and 2000.0')),
-    ).toBe('Their laps (-3) must lie between 0 and 2000.');
-    expect(fieldWords(problem('startsAt', 'startsAt (2026-03-29T01:30) does not exist.'))).toBe(
-      'The hour (2026-03-29T01:30) does not exist.',
-    );
-    expect(fieldWords(problem('x', 'x (0.35) is too much.'))).toBe('The value (0.35) is too much.');
   });
 });
 

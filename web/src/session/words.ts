@@ -1,5 +1,5 @@
 import type { Brief, Change, Kind, KeptSession, Purpose, Session, Tier } from '../api/sessions';
-import type { Conditions, KerbUse, Problem } from '../api/types';
+import type { Conditions, KerbUse } from '../api/types';
 import { KERB_USE } from '../page/words';
 
 export const KINDS: Record<Kind, string> = {
@@ -135,50 +135,6 @@ export function parseLapTime(text: string): number | undefined {
   if (!match) return undefined;
   const seconds = Number(match[2].replace(',', '.'));
   return match[1] !== undefined && seconds >= 60 ? undefined : 60 * Number(match[1] ?? 0) + seconds;
-}
-
-/** Names of the values that have a field on the screen. */
-export const FIELD_WORDS: Record<string, string> = {
-  event: 'The event',
-  startsAt: 'The hour',
-  laterHour: 'The later hour',
-  length_min: 'The length',
-  'tyres.name': 'The name of the tyres',
-  'tyres.laps': 'Their laps',
-  'tyres.goodLaps': 'The laps they stay good for',
-  'tyres.inUseSince': 'The day since when they are in use',
-  gripUsed: 'The grip used',
-  fuel_kg: 'The fuel',
-  coldLap: 'The lap on cold tyres',
-  wear: 'The wear',
-  airTemperature_c: 'The air',
-  trackTemperature_c: 'The road',
-  pressure_hpa: 'The pressure',
-  windSpeed_mps: 'The wind',
-  windFrom_deg: 'The direction of the wind',
-  parts: 'A part of the lap',
-  openPoints: 'The open points',
-  'openPoints.words': 'An open point',
-  'openPoints.corner': 'The corner of an open point',
-  'result.laps': 'The laps driven',
-  'result.bestLap_s': 'The best lap',
-  'result.learned': 'What was learned',
-};
-
-/**
- * What the server says of a value, without the value's own name in a file.
- *
- * "tyres.laps (−3.0) must lie between 0.0 and 2000.0." becomes "Their laps (−3) must lie …".
- */
-export function fieldWords(problem: Problem): string {
-  const field = problem.field ?? '';
-  const subject = FIELD_WORDS[field] ?? FIELD_WORDS[field.split('.')[0]] ?? 'The value';
-  const said = problem.detail
-    .replace(/^\S+ /, '')
-    .replace(/(\d)\.0(?=[) .,]|$)/g, '$1')
-    .replace(/\.?$/, '.');
-  const goesOn = /^(\(|is |has |must |lie|need)/.test(said);
-  return goesOn ? `${subject} ${said}` : `${subject}: ${said}`;
 }
 
 const USES = Object.keys(KERB_USE) as KerbUse[];

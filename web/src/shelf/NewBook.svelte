@@ -5,6 +5,7 @@
   import { waitForJob } from '../api/jobs';
   import type { LineChoice } from '../api/types';
   import { navigate } from '../router';
+  import { say } from '../say/every';
   import Header from '../ui/Header.svelte';
   import Problem from '../ui/Problem.svelte';
   import FileButton from '../ui/FileButton.svelte';
@@ -35,7 +36,7 @@
     await reading.run(async () => {
       const done = await api.importCar(file);
       carId = done.id;
-      news = [`Taken in: ${done.name}.`, ...done.warnings];
+      news = [`Taken in: ${done.name}.`, ...done.said.map(say)];
       await refresh();
     });
   }

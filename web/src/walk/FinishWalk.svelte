@@ -2,7 +2,7 @@
   import { today } from '../units/format';
   import { navigate } from '../router';
   import Dialog from '../ui/Dialog.svelte';
-  import { say } from '../say/say.svelte';
+  import { say } from '../say/every';
   import type { WalkState } from './walk-state.svelte';
 
   interface Props {

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from '../say/say.svelte';
+  import { say } from '../say/every';
   import { preferences } from '../units/preferences.svelte';
   import type { WalkState } from './walk-state.svelte';
   import FileButton from '../ui/FileButton.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import Header from '../ui/Header.svelte';
   import Problem from '../ui/Problem.svelte';
-  import { say } from '../say/say.svelte';
+  import { say } from '../say/every';
   import { preferences } from '../units/preferences.svelte';
   import FinishWalk from './FinishWalk.svelte';
   import NewNote from './NewNote.svelte';

@@ -8,6 +8,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import marvek.core.review.StepState;
+import marvek.core.say.Sentence;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -132,7 +133,7 @@ public final class BookJson {
     if (known || version >= versionOf(circuit)) {
       throw BadFileException.atPointer(
           "/earlierLayouts/" + earlier.size() + "/marvek/layoutVersion",
-          "version " + version + " must be an earlier one than the circuit's, and come once.");
+          Sentence.of("file.earlier-version", "version", version));
     }
   }
 
@@ -142,14 +143,14 @@ public final class BookJson {
 
   private static void checkOnce(boolean first, String pointer) {
     if (!first) {
-      throw BadFileException.atPointer(pointer, "the same stands in the list twice.");
+      throw BadFileException.atPointer(pointer, Sentence.of("file.twice-in-list"));
     }
   }
 
   private static void checkIssued(Integer revision, int revisions, String pointer) {
     if (revision != null && (revision < 1 || revision > revisions)) {
       throw BadFileException.atPointer(
-          pointer + "/revision", "there is no revision " + revision + " in this book.");
+          pointer + "/revision", Sentence.of("file.no-revision-here", "revision", revision));
     }
   }
 
@@ -165,7 +166,7 @@ public final class BookJson {
                       .replaceFirst("^\\$", "")
                       .replaceAll("\\[(\\d+)\\]", "/$1")
                       .replace('.', '/'),
-                  message.getMessage() + ".");
+                  Sentence.of("file.schema", "why", message.getMessage()));
             });
   }
 
@@ -173,21 +174,19 @@ public final class BookJson {
     try {
       reading.run();
     } catch (BadFileException e) {
-      String inner = e.pointer() == null ? "" : e.pointer();
-      String detail = e.getMessage().replaceFirst("^At [^:]*: ", "");
-      throw BadFileException.atPointer(pointer + inner, detail);
+      throw e.within(pointer);
     }
   }
 
   private static void checkRevision(JsonPlace place, int number) {
     if (place.integer("number") != number) {
-      throw place.at("number").error("revisions must be numbered 1, 2, 3 … in this order.");
+      throw place.at("number").error(Sentence.of("file.revisions-order"));
     }
     if (place.has("parent") && !(place.integer("parent") < number && place.integer("parent") > 0)) {
-      throw place.at("parent").error("must be the number of an earlier revision.");
+      throw place.at("parent").error(Sentence.of("file.earlier-revision"));
     }
     if (place.moment("createdAt") == null) {
-      throw place.at("createdAt").error("a time such as 2026-05-01T09:00:00Z is expected.");
+      throw place.at("createdAt").error(Sentence.of("file.moment-second"));
     }
     ConditionsJson.read(place.node().get("conditions"), place.at("conditions").pointer());
     OwnValuesJson.read(place.node().path("ownValues"), place.at("ownValues").pointer());
@@ -231,7 +230,7 @@ public final class BookJson {
   private static void checkSession(JsonPlace place, int sessions) {
     int session = place.integer("session");
     if (session < 0 || session >= sessions) {
-      throw place.at("session").error("there is no session " + session + " in this book.");
+      throw place.at("session").error(Sentence.of("file.no-session-here", "session", session));
     }
   }
 }

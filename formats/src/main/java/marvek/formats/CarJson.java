@@ -21,7 +21,7 @@ import tools.jackson.databind.JsonNode;
 public final class CarJson {
   private static final Schema SCHEMA = PublishedSchema.CAR.compiled();
 
-  private final List<String> assumed = new ArrayList<>();
+  private final List<Sentence> assumed = new ArrayList<>();
 
   /** Members that are read and that the model does not compute with yet. */
   private static final List<String> WITHOUT_EFFECT = List.of("/driveFrontShare", "/trackWidth_m");
@@ -42,11 +42,10 @@ public final class CarJson {
     try {
       Vehicle vehicle = vehicle(top);
       sayWithoutEffect(top.node());
-      return new Imported<>(vehicle, assumed.stream().map(Sentence::told).toList());
+      return new Imported<>(vehicle, assumed);
     } catch (InvalidValueException e) {
       String pointer = "/" + e.field().replace('.', '/');
-      throw BadFileException.atPointer(
-          e.index() >= 0 ? pointer + "/" + e.index() : pointer, e.getMessage() + ".");
+      throw BadFileException.atPointer(e.index() >= 0 ? pointer + "/" + e.index() : pointer, e);
     }
   }
 
@@ -60,9 +59,10 @@ public final class CarJson {
     }
     if (!named.isEmpty()) {
       assumed.add(
-          String.join(", ", named)
-              + (named.size() == 1 ? " is kept and does" : " are kept and do")
-              + " not change the lap yet.");
+          Sentence.of(
+              named.size() == 1 ? "car.without-effect" : "car.several-without-effect",
+              "members",
+              String.join(", ", named)));
     }
   }
 
@@ -71,8 +71,7 @@ public final class CarJson {
         .min(Comparator.comparing((Error m) -> m.getInstanceLocation().toString()))
         .ifPresent(
             message -> {
-              throw BadFileException.atPointer(
-                  pointer(message), words(message) + " A car file is described in the user guide.");
+              throw BadFileException.atPointer(pointer(message), words(message));
             });
   }
 
@@ -88,13 +87,13 @@ public final class CarJson {
     return pointer.toString();
   }
 
-  private static String words(Error message) {
+  private static Sentence words(Error message) {
     if ("required".equals(message.getKeyword())) {
-      return "\"" + message.getProperty() + "\" is missing: add it.";
+      return Sentence.of("file.car-without", "member", message.getProperty());
     }
     String text = message.getMessage();
     int colon = text.indexOf(": ");
-    return (colon >= 0 ? text.substring(colon + 2) : text) + ".";
+    return Sentence.of("file.car-schema", "why", colon >= 0 ? text.substring(colon + 2) : text);
   }
 
   private Vehicle vehicle(JsonPlace top) {
@@ -182,7 +181,12 @@ public final class CarJson {
   private double number(JsonPlace place, String name, double otherwise) {
     if (!place.has(name)) {
       assumed.add(
-          "No " + (place.pointer() + "/" + name).substring(1) + ": taken as " + otherwise + ".");
+          Sentence.of(
+              "car.assumed",
+              "member",
+              (place.pointer() + "/" + name).substring(1),
+              "taken",
+              otherwise));
     }
     return place.number(name, otherwise);
   }

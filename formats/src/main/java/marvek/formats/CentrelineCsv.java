@@ -93,8 +93,7 @@ public final class CentrelineCsv {
       case "true", "yes" -> true;
       case "false", "no" -> false;
       default ->
-          throw BadFileException.atLine(
-              line, null, "\"closed\" is true or false, not \"" + word + "\".");
+          throw BadFileException.atLine(line, null, Sentence.of("file.closed-word", "given", word));
     };
   }
 
@@ -120,7 +119,7 @@ public final class CentrelineCsv {
       throw new java.io.UncheckedIOException(e);
     }
     if (header == null) {
-      throw BadFileException.whole("The file is empty: a header and points are expected.");
+      throw BadFileException.whole(Sentence.of("file.no-points-at-all"));
     }
   }
 
@@ -131,13 +130,13 @@ public final class CentrelineCsv {
         throw BadFileException.atLine(
             record.getStartingLineNumber(),
             column,
-            "this column is missing in the header; found " + String.join(", ", header) + ".");
+            Sentence.of("file.column-missing", "found", String.join(", ", header)));
       }
     }
     for (String column : header) {
       if (header.indexOf(column) != header.lastIndexOf(column)) {
         throw BadFileException.atLine(
-            record.getStartingLineNumber(), column, "this column appears twice.");
+            record.getStartingLineNumber(), column, Sentence.of("file.column-twice"));
       }
       if (!NEEDED.contains(column) && !OPTIONAL.contains(column)) {
         warnings.add(Sentence.of("circuit.column-unknown", "column", column));
@@ -155,7 +154,8 @@ public final class CentrelineCsv {
       throw BadFileException.atLine(
           record.getStartingLineNumber(),
           null,
-          record.getFieldCount() + " values where the header has " + header.size() + " columns.");
+          Sentence.of(
+              "file.values-count", "values", record.getFieldCount(), "columns", header.size()));
     }
     double[] row = new double[6];
     for (int c = 0; c < 6; c++) {
@@ -185,9 +185,11 @@ public final class CentrelineCsv {
     try {
       return Double.parseDouble(field);
     } catch (NumberFormatException e) {
-      String hint = field.contains(",") ? " Use a point for decimals." : "";
       throw BadFileException.atLine(
-          record.getStartingLineNumber(), column, "\"" + field + "\" is not a number." + hint);
+          record.getStartingLineNumber(),
+          column,
+          Sentence.of(
+              field.contains(",") ? "file.decimal-comma" : "file.no-number", "given", field));
     }
   }
 
@@ -213,9 +215,9 @@ public final class CentrelineCsv {
     } catch (InvalidValueException e) {
       if (e.index() >= 0) {
         String column = header.contains(e.field()) ? e.field() : null;
-        throw BadFileException.atLine(lines.get(e.index()), column, e.getMessage() + ".");
+        throw BadFileException.atLine(lines.get(e.index()), column, e);
       }
-      throw BadFileException.whole(e.getMessage() + ".");
+      throw BadFileException.whole(e);
     }
   }
 

@@ -3,6 +3,7 @@ package marvek.formats;
 import java.util.Arrays;
 import marvek.core.InvalidValueException;
 import marvek.core.circuit.CircuitEdits;
+import marvek.core.say.Sentence;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DatabindException;
 import tools.jackson.databind.DeserializationFeature;
@@ -43,9 +44,9 @@ public final class CircuitEditsJson {
     try {
       return MAPPER.treeToValue(node, CircuitEdits.class);
     } catch (DatabindException e) {
-      throw BadFileException.atPointer(pointer(e), words(e));
+      throw unusable(e);
     } catch (JacksonException e) {
-      throw BadFileException.whole("This is not a circuit's edits: " + e.getOriginalMessage());
+      throw BadFileException.whole(Sentence.of("file.no-edits", "why", e.getOriginalMessage()));
     }
   }
 
@@ -62,9 +63,9 @@ public final class CircuitEditsJson {
     return pointer.toString();
   }
 
-  private static String words(DatabindException e) {
+  private static BadFileException unusable(DatabindException e) {
     if (e.getCause() instanceof InvalidValueException invalid) {
-      return invalid.getMessage() + ".";
+      return BadFileException.atPointer(pointer(e), invalid);
     }
     if (e instanceof InvalidFormatException format && format.getTargetType().isEnum()) {
       String names =
@@ -73,8 +74,9 @@ public final class CircuitEditsJson {
               Arrays.stream(format.getTargetType().getEnumConstants())
                   .map(c -> Spelled.of((Enum<?>) c))
                   .toList());
-      return "\"" + format.getValue() + "\" is not known; expected one of " + names + ".";
+      return BadFileException.atPointer(
+          pointer(e), Sentence.of("file.unknown-name", "given", format.getValue(), "known", names));
     }
-    return "a value of another kind is expected here.";
+    return BadFileException.atPointer(pointer(e), Sentence.of("file.another-kind"));
   }
 }

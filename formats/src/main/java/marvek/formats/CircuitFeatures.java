@@ -13,6 +13,7 @@ import marvek.core.circuit.MarkType;
 import marvek.core.circuit.Side;
 import marvek.core.circuit.TrackLimits;
 import marvek.core.circuit.Zone;
+import marvek.core.say.Sentence;
 
 /** What stands and lies along a circuit, collected feature by feature from its GeoJSON. */
 final class CircuitFeatures {
@@ -104,7 +105,7 @@ final class CircuitFeatures {
   private static Side leftOrRight(JsonPlace p) {
     Side side = p.oneOf("side", Side.class);
     if (side != Side.LEFT && side != Side.RIGHT) {
-      throw p.at("side").error("left or right is expected.");
+      throw p.at("side").error(Sentence.of("file.left-or-right"));
     }
     return side;
   }

@@ -6,7 +6,6 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import marvek.core.InvalidValueException;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.GeoPoint;
@@ -58,14 +57,14 @@ public final class CircuitGeoJson {
 
   private Imported<Circuit> readTree(JsonPlace top) {
     if (!looksLikeOne(top.node())) {
-      throw top.at("type").error("a GeoJSON FeatureCollection is expected.");
+      throw top.at("type").error(Sentence.of("file.feature-collection"));
     }
     JsonPlace own = top.object("marvek");
     if (!"circuit".equals(own.text("format"))) {
-      throw own.at("format").error("\"circuit\" is expected.");
+      throw own.at("format").error(Sentence.of("file.circuit-member"));
     }
     if (own.integer("version") != 1) {
-      throw own.at("version").error("only version 1 is known.");
+      throw own.at("version").error(Sentence.of("file.version-1"));
     }
     List<JsonPlace> features = top.array("features");
     JsonPlace centreline = theCentreline(top, features);
@@ -85,7 +84,7 @@ public final class CircuitGeoJson {
     try {
       return Circuit.bare("road", survey).smoothed(smoothing).road();
     } catch (InvalidValueException e) {
-      throw own.at("smoothing").error(e.getMessage() + ".");
+      throw own.at("smoothing").error(e);
     }
   }
 
@@ -101,13 +100,13 @@ public final class CircuitGeoJson {
     for (JsonPlace feature : features) {
       if ("centreline".equals(kind(feature))) {
         if (found != null) {
-          throw feature.error("there is more than one centreline.");
+          throw feature.error(Sentence.of("file.centrelines"));
         }
         found = feature;
       }
     }
     if (found == null) {
-      throw top.at("features").error("a feature of kind \"centreline\" is missing.");
+      throw top.at("features").error(Sentence.of("file.no-centreline"));
     }
     return found;
   }
@@ -147,7 +146,7 @@ public final class CircuitGeoJson {
       } else if (e.field().startsWith("banking")) {
         place = properties.at("banking_deg");
       }
-      throw (e.index() >= 0 ? place.at(e.index()) : place).error(e.getMessage() + ".");
+      throw (e.index() >= 0 ? place.at(e.index()) : place).error(e);
     }
   }
 
@@ -168,7 +167,7 @@ public final class CircuitGeoJson {
     if (list.size() != n) {
       throw properties
           .at(name)
-          .error("has " + list.size() + " values for " + n + " points of the centreline.");
+          .error(Sentence.of("file.points-count", "values", list.size(), "points", n));
     }
     for (int i = 0; i < n; i++) {
       values[i] = list.get(i).number();
@@ -184,11 +183,11 @@ public final class CircuitGeoJson {
     switch (geometry.text("type")) {
       case "Point" -> positions = List.of(geometry.at("coordinates"));
       case "LineString" -> positions = geometry.array("coordinates");
-      default -> throw geometry.at("type").error("a Point or a LineString is expected.");
+      default -> throw geometry.at("type").error(Sentence.of("file.point-or-line"));
     }
     for (JsonPlace position : positions) {
       if (!position.node().isArray() || position.node().size() < 2) {
-        throw position.error("a position [longitude, latitude] is expected.");
+        throw position.error(Sentence.of("file.position"));
       }
       double lon = range(position.at(0), 180, "longitude");
       double lat = range(position.at(1), 90, "latitude");
@@ -201,7 +200,7 @@ public final class CircuitGeoJson {
       points.add(new double[] {xy[0], xy[1], z});
     }
     if (points.isEmpty()) {
-      throw geometry.at("coordinates").error("has no positions.");
+      throw geometry.at("coordinates").error(Sentence.of("file.no-positions"));
     }
     return points;
   }
@@ -209,7 +208,7 @@ public final class CircuitGeoJson {
   static double range(JsonPlace place, double bound, String what) {
     double value = place.number();
     if (!(Math.abs(value) <= bound)) {
-      throw place.error(value + " is not a " + what + "; positions are [longitude, latitude].");
+      throw place.error(Sentence.of("file.not-a-coordinate", "value", value, "what", what));
     }
     return value;
   }
@@ -228,7 +227,7 @@ public final class CircuitGeoJson {
       CircuitFeatures.Extent extent = extent(feature);
       things.read(kind, feature.object("properties"), extent);
     } catch (InvalidValueException e) {
-      throw feature.at("properties").error(e.getMessage() + ".");
+      throw feature.at("properties").error(e);
     }
   }
 
@@ -276,11 +275,7 @@ public final class CircuitGeoJson {
     if (Math.abs(position.offsetM()) > FARTHEST_M) {
       throw feature
           .at("geometry")
-          .error(
-              String.format(
-                  Locale.ROOT,
-                  "lies %.0f m off the centreline; is it of another circuit?",
-                  Math.abs(position.offsetM())));
+          .error(Sentence.of("file.off-centreline", "away_m", Math.abs(position.offsetM())));
     }
     return position;
   }
@@ -312,7 +307,7 @@ public final class CircuitGeoJson {
           things.corners(),
           stretches);
     } catch (InvalidValueException e) {
-      throw own.at(e.field()).error(e.getMessage() + ".");
+      throw own.at(e.field()).error(e);
     }
   }
 
@@ -351,7 +346,7 @@ public final class CircuitGeoJson {
     try {
       return ZoneId.of(own.text("timeZone")).getId();
     } catch (DateTimeException e) {
-      throw own.at("timeZone").error("a time zone such as Europe/London is expected.");
+      throw own.at("timeZone").error(Sentence.of("file.time-zone"));
     }
   }
 }

@@ -2,7 +2,6 @@ package marvek.formats;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import marvek.core.InvalidValueException;
 import marvek.core.circuit.Circuit;
@@ -152,12 +151,13 @@ public final class CircuitImport {
   private static void checkLength(Road road) {
     if (!(road.lengthM() >= SHORTEST_M && road.lengthM() <= LONGEST_M)) {
       throw BadFileException.whole(
-          String.format(
-              Locale.ROOT,
-              "The road is %.0f m long; between %.0f m and %.0f m is expected."
-                  + " Are the coordinates in metres?",
+          Sentence.of(
+              "file.road-length",
+              "length_m",
               road.lengthM(),
+              "shortest_m",
               SHORTEST_M,
+              "longest_m",
               LONGEST_M));
     }
   }
@@ -223,11 +223,8 @@ public final class CircuitImport {
   static BadFileException atPoint(
       InvalidValueException e, java.util.function.IntUnaryOperator line) {
     return e.index() >= 0 && "track".equals(e.field())
-        ? BadFileException.atLine(line.applyAsInt(e.index()), null, "the track" + after(e) + ".")
-        : BadFileException.whole(e.getMessage() + ".");
-  }
-
-  private static String after(InvalidValueException e) {
-    return e.getMessage().replaceFirst("^track\\[\\d+\\]", "");
+        ? BadFileException.atLine(
+            line.applyAsInt(e.index()), null, new InvalidValueException("the track", e.said()))
+        : BadFileException.whole(e);
   }
 }

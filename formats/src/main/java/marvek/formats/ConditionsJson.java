@@ -7,6 +7,7 @@ import java.util.Set;
 import marvek.core.InvalidValueException;
 import marvek.core.conditions.Conditions;
 import marvek.core.conditions.SurfacePart;
+import marvek.core.say.Sentence;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -41,7 +42,7 @@ public final class ConditionsJson {
     }
     JsonPlace place = new JsonPlace(node, pointer);
     if (!node.isObject()) {
-      throw place.error("an object is expected here.");
+      throw place.error(Sentence.of("file.object"));
     }
     Conditions d = Conditions.DEFAULT;
     try {
@@ -67,7 +68,7 @@ public final class ConditionsJson {
           place.oneOf("model", Conditions.Model.class, Conditions.Model.PLAIN),
           place.oneOf("start", Conditions.Start.class, Conditions.Start.FLYING));
     } catch (InvalidValueException e) {
-      throw BadFileException.atPointer(pointer + "/" + e.field(), e.getMessage() + ".");
+      throw BadFileException.atPointer(pointer + "/" + e.field(), e);
     }
   }
 

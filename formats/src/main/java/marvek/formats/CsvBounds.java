@@ -2,6 +2,7 @@ package marvek.formats;
 
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvRecordHandler;
+import marvek.core.say.Sentence;
 
 /** How much a row of a CSV file may hold: files come from outside, and a cell is no essay. */
 final class CsvBounds {
@@ -23,6 +24,6 @@ final class CsvBounds {
   /** What the parser could not take. */
   static BadFileException notCsv(CsvParseException e) {
     String why = e.getCause() == null ? e.getMessage() : e.getCause().getMessage();
-    return BadFileException.whole("This is not a CSV file of columns: " + why);
+    return BadFileException.whole(Sentence.of("file.no-csv", "why", why));
   }
 }

@@ -8,6 +8,7 @@ import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
+import marvek.core.say.Sentence;
 
 /**
  * A text of rows and columns: how its columns are parted, found from many lines, because the first
@@ -105,10 +106,7 @@ record CsvText(FileText text, char separator, boolean decimalComma) {
       throw BadFileException.atLine(
           line,
           null,
-          fields.size()
-              + " columns; at most "
-              + MOST_COLUMNS
-              + " are read. Export only the channels that are needed.");
+          Sentence.of("file.columns-count", "columns", fields.size(), "most", MOST_COLUMNS));
     }
     return fields.stream().map(field -> named(field, line)).toList();
   }
@@ -119,11 +117,7 @@ record CsvText(FileText text, char separator, boolean decimalComma) {
       throw BadFileException.atLine(
           line,
           null,
-          "a header of "
-              + header.length()
-              + " characters; at most "
-              + LONGEST_HEADER
-              + " are read. Is this the row of headers?");
+          Sentence.of("file.header-length", "length", header.length(), "most", LONGEST_HEADER));
     }
     return header;
   }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.TrackPoint;
+import marvek.core.say.Sentence;
 import org.jspecify.annotations.Nullable;
 
 /** Positions of a GPX file or of a table with positions, in the plane of a circuit. */
@@ -24,8 +25,7 @@ public final class DrivenTrack {
 
   private static List<TrackPoint> gpx(GpxFile file, Circuit circuit) {
     if (file.size() == 0) {
-      throw BadFileException.whole(
-          "The file has no track and no route: record one by driving the circuit.");
+      throw BadFileException.whole(Sentence.of("file.no-track-driven"));
     }
     LocalPlane plane = plane(circuit);
     List<TrackPoint> points = new ArrayList<>();
@@ -66,9 +66,7 @@ public final class DrivenTrack {
 
   private static LocalPlane plane(Circuit circuit) {
     if (circuit.origin() == null) {
-      throw BadFileException.whole(
-          "The file has places on the earth, but this circuit was drawn without one: give a table"
-              + " with x_m and y_m in the plane of its centreline.");
+      throw BadFileException.whole(Sentence.of("file.circuit-drawn"));
     }
     return new LocalPlane(circuit.origin());
   }

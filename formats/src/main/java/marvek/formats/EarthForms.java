@@ -1,13 +1,14 @@
 package marvek.formats;
 
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.DoubleUnaryOperator;
 import java.util.stream.IntStream;
 import marvek.core.circuit.GeoPoint;
 import marvek.core.laps.Channel;
 import marvek.core.laps.Recording;
 import marvek.core.numeric.Median;
+import marvek.core.say.Sentence;
 
 /**
  * Finds out how a file writes latitudes and longitudes, by where they must lie: on the circuit that
@@ -25,23 +26,23 @@ final class EarthForms {
   private static final List<Form> FORMS =
       List.of(
           new Form("", v -> v),
-          new Form("degrees and minutes in one number", EarthForms::packedMinutes),
-          new Form("degrees, minutes and seconds in one number", EarthForms::packedSeconds),
+          new Form("degrees-minutes", EarthForms::packedMinutes),
+          new Form("degrees-minutes-seconds", EarthForms::packedSeconds),
           new Form("radians", Math::toDegrees),
           new Form("minutes", v -> v / 60),
           new Form("seconds", v -> v / 3600),
-          new Form("ten-millionths of a degree", v -> v * 1e-7),
-          new Form("millionths of a degree", v -> v * 1e-6));
+          new Form("ten-millionths", v -> v * 1e-7),
+          new Form("millionths", v -> v * 1e-6));
 
   private EarthForms() {}
 
   /**
    * A way of writing that fits.
    *
-   * @param told in words what was put right; empty where nothing was
+   * @param told what was put right; empty where nothing was
    */
   record Fitting(
-      DoubleUnaryOperator degrees, int signLat, int signLon, boolean swapped, String told) {
+      DoubleUnaryOperator degrees, int signLat, int signLon, boolean swapped, List<Sentence> told) {
     double latDeg(double latitude, double longitude) {
       return signLat * degrees.applyAsDouble(swapped ? longitude : latitude);
     }
@@ -72,9 +73,7 @@ final class EarthForms {
     double lat = middle(recording, Channel.LATITUDE);
     double lon = middle(recording, Channel.LONGITUDE);
     if (Double.isNaN(lat) || Double.isNaN(lon)) {
-      throw BadFileException.whole(
-          "The columns of latitude and longitude are empty: the receiver had no position. Bring in a"
-              + " file with a distance_m, or one that was recorded under the open sky.");
+      throw BadFileException.whole(Sentence.of("file.positions-empty"));
     }
     for (boolean swapped : new boolean[] {false, true}) {
       double a = swapped ? lon : lat;
@@ -96,13 +95,15 @@ final class EarthForms {
       }
     }
     throw BadFileException.whole(
-        String.format(
-            Locale.ROOT,
-            "The positions (%.5f, %.5f) do not lie at this circuit (%.5f, %.5f): is it a lap of"
-                + " another circuit?",
+        Sentence.of(
+            "file.positions-elsewhere",
+            "lat",
             lat,
+            "lon",
             lon,
+            "circuit_lat",
             circuit.latDeg(),
+            "circuit_lon",
             circuit.lonDeg()));
   }
 
@@ -126,21 +127,16 @@ final class EarthForms {
   }
 
   private static Fitting fitting(Form form, int signLat, int signLon, boolean swapped) {
-    StringBuilder told = new StringBuilder();
+    List<Sentence> told = new ArrayList<>();
     if (!form.name().isEmpty()) {
-      told.append("Latitude and longitude are written as ").append(form.name()).append(". ");
+      told.add(Sentence.of("laps.place-form", "form", form.name()));
     }
     if (swapped) {
-      told.append("Latitude and longitude are swapped. ");
+      told.add(Sentence.of("laps.place-swapped"));
     }
     if (signLat < 0 || signLon < 0) {
-      told.append("Their signs for south or west are missing or turned round. ");
+      told.add(Sentence.of("laps.place-signs"));
     }
-    return new Fitting(
-        form.degrees(),
-        signLat,
-        signLon,
-        swapped,
-        told.isEmpty() ? "" : told + "By where this circuit lies: put right.");
+    return new Fitting(form.degrees(), signLat, signLon, swapped, told);
   }
 }

@@ -21,6 +21,7 @@ import java.util.zip.GZIPInputStream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipInputStream;
+import marvek.core.say.Sentence;
 
 /**
  * The text of a file, however it is packed (gzip, a zip of one file) and encoded (UTF-8, UTF-16,
@@ -48,9 +49,9 @@ public final class FileText {
   private final Charset charset;
   private final int markBytes;
   private final String head;
-  private final List<String> told;
+  private final List<Sentence> told;
 
-  private FileText(Bytes bytes, Charset charset, int markBytes, String head, List<String> told) {
+  private FileText(Bytes bytes, Charset charset, int markBytes, String head, List<Sentence> told) {
     this.bytes = bytes;
     this.charset = charset;
     this.markBytes = markBytes;
@@ -70,11 +71,11 @@ public final class FileText {
    */
   public static FileText of(Bytes bytes) {
     try {
-      List<String> told = new ArrayList<>();
+      List<Sentence> told = new ArrayList<>();
       Bytes plain = unpacked(bytes, told);
       byte[] head = head(plain);
       if (head.length == 0) {
-        throw BadFileException.whole("The file is empty: a header and samples are expected.");
+        throw BadFileException.whole(Sentence.of("file.empty-laps"));
       }
       return decoded(plain, head, told);
     } catch (IOException e) {
@@ -82,17 +83,17 @@ public final class FileText {
     }
   }
 
-  private static Bytes unpacked(Bytes packed, List<String> told) throws IOException {
+  private static Bytes unpacked(Bytes packed, List<Sentence> told) throws IOException {
     Bytes now = packed;
     for (int layer = 0; layer < MOST_LAYERS; layer++) {
       byte[] first = first(now, ZIP.length);
       Bytes outer = now;
       if (first.length > 1 && (first[0] & 0xff) == GZIP_FIRST && (first[1] & 0xff) == GZIP_SECOND) {
-        told.add("Unpacked from gzip.");
+        told.add(Sentence.of("laps.gzip"));
         now = () -> bounded(new GZIPInputStream(outer.open(), 1 << 16));
       } else if (Arrays.equals(first, ZIP)) {
         String entry = onlyEntry(outer);
-        told.add("Unpacked from a zip: " + entry + ".");
+        told.add(Sentence.of("laps.zip", "entry", entry));
         now = () -> bounded(entry(outer, entry));
       } else {
         return now;
@@ -112,18 +113,16 @@ public final class FileText {
       }
     }
     if (names.isEmpty()) {
-      throw BadFileException.whole(
-          "This is a zip without a file in it, or another binary file: export the laps as CSV, NMEA"
-              + " or GPX and bring that in.");
+      throw BadFileException.whole(Sentence.of("file.zip-empty"));
     }
     if (names.size() != 1) {
       throw BadFileException.whole(
-          "The zip holds "
-              + names.size()
-              + " files"
-              + " ("
-              + String.join(", ", names.stream().limit(5).toList())
-              + "); it is read with one file of laps in it. Take that one out and bring it in.");
+          Sentence.of(
+              "file.zip-many",
+              "count",
+              names.size(),
+              "names",
+              String.join(", ", names.stream().limit(5).toList())));
     }
     return names.get(0);
   }
@@ -161,9 +160,7 @@ public final class FileText {
         left -= Math.max(0, answer < 0 ? 0 : bytes);
         if (left < 0) {
           throw BadFileException.whole(
-              "Unpacked the file is larger than "
-                  + (MOST_BYTES >> 20)
-                  + " MB: bring in one session, or fewer channels.");
+              Sentence.of("file.unpacked-large", "most", MOST_BYTES >> 20));
         }
         return answer;
       }
@@ -185,10 +182,10 @@ public final class FileText {
   }
 
   private static BadFileException broken() {
-    return BadFileException.whole("The packed file is broken: pack or download it again.");
+    return BadFileException.whole(Sentence.of("file.pack-broken"));
   }
 
-  private static FileText decoded(Bytes bytes, byte[] head, List<String> told) {
+  private static FileText decoded(Bytes bytes, byte[] head, List<Sentence> told) {
     Charset charset = StandardCharsets.UTF_8;
     int mark = 0;
     if (begins(head, 0xEF, 0xBB, 0xBF)) {
@@ -205,7 +202,7 @@ public final class FileText {
       charset = Charset.forName("windows-1252");
     }
     if (!charset.equals(StandardCharsets.UTF_8)) {
-      told.add("The text is " + charset.displayName(Locale.ROOT) + ".");
+      told.add(Sentence.of("laps.charset", "charset", charset.displayName(Locale.ROOT)));
     }
     String text = new String(head, mark, head.length - mark, charset);
     return new FileText(bytes, charset, mark, text, told);
@@ -229,8 +226,7 @@ public final class FileText {
     if (zeros(head, 0) > 0.8 * half && zeros(head, 1) == 0) {
       return StandardCharsets.UTF_16BE;
     }
-    throw BadFileException.whole(
-        "This is a binary file, not text. Export the laps as CSV, NMEA or GPX and bring that in.");
+    throw BadFileException.whole(Sentence.of("file.binary"));
   }
 
   private static int zeros(byte[] head, int from) {
@@ -257,8 +253,8 @@ public final class FileText {
     return false;
   }
 
-  /** What was done to come to the text, in words. */
-  public List<String> told() {
+  /** What was done to come to the text. */
+  public List<Sentence> told() {
     return told;
   }
 

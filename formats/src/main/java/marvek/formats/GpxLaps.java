@@ -10,6 +10,7 @@ import java.util.Map;
 import marvek.core.laps.Channel;
 import marvek.core.laps.Recording;
 import marvek.core.laps.Samples;
+import marvek.core.say.Sentence;
 
 /** Laps of a GPX track whose points have times; their speed comes from the positions. */
 final class GpxLaps {
@@ -30,7 +31,7 @@ final class GpxLaps {
     }
   }
 
-  private static LapFile laps(GpxFile track, List<String> before) {
+  private static LapFile laps(GpxFile track, List<Sentence> before) {
     double[] raw = new double[track.size()];
     int timed = 0;
     for (int i = 0; i < raw.length; i++) {
@@ -39,21 +40,14 @@ final class GpxLaps {
     }
     if (timed < LEAST_POINTS) {
       throw BadFileException.whole(
-          "The track has "
-              + raw.length
-              + " points, and "
-              + timed
-              + " of them have a time: laps need a time at each. Record a track, not a route, and"
-              + " export it with times.");
+          Sentence.of("file.few-times", "points", raw.length, "timed", timed));
     }
     LapClock.Running clock = LapClock.of(raw, true);
     if (clock.isHopeless()) {
       throw BadFileException.atLine(
-          track.lineAt(Math.max(0, clock.firstDropped())),
-          "time",
-          "the time does not go on here: export the points in the order they were driven.");
+          track.lineAt(Math.max(0, clock.firstDropped())), "time", Sentence.of("file.time-order"));
     }
-    List<String> told = new ArrayList<>(before);
+    List<Sentence> told = new ArrayList<>(before);
     told.addAll(clock.told());
     int n = clock.timeS().length;
     double[] lat = new double[n];

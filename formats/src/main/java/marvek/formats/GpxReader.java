@@ -10,6 +10,7 @@ import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import marvek.core.circuit.GeoPoint;
+import marvek.core.say.Sentence;
 
 /**
  * Reads GPX (1.0 and 1.1) as a stream, so that a million points fit, with the line of everything
@@ -53,7 +54,7 @@ public final class GpxReader {
       throw BadFileException.atLine(
           Math.max(1, e.getLocation() == null ? 1 : e.getLocation().getLineNumber()),
           null,
-          "this is not well-formed XML. The file may have been cut off: export it again.");
+          Sentence.of("file.no-xml"));
     }
   }
 
@@ -62,13 +63,10 @@ public final class GpxReader {
     while (xml.hasNext()) {
       switch (xml.next()) {
         case XMLStreamConstants.DTD, XMLStreamConstants.ENTITY_REFERENCE ->
-            throw error(
-                null,
-                "the file declares a document type or an entity. GPX needs none, and they can"
-                    + " reach beyond the file: it is not read.");
+            throw error(null, Sentence.of("file.xml-entities"));
         case XMLStreamConstants.START_ELEMENT -> {
           if (!root && !"gpx".equals(xml.getLocalName())) {
-            throw error(null, "<gpx> is expected here, found <" + xml.getLocalName() + ">.");
+            throw error(null, Sentence.of("file.no-gpx", "found", xml.getLocalName()));
           }
           root = true;
           element();
@@ -142,7 +140,7 @@ public final class GpxReader {
   private int next() throws XMLStreamException {
     int event = xml.next();
     if (event == XMLStreamConstants.ENTITY_REFERENCE) {
-      throw error(null, "an entity is used here that is not one of XML's own: it is not read.");
+      throw error(null, Sentence.of("file.xml-entity"));
     }
     return event;
   }
@@ -155,14 +153,15 @@ public final class GpxReader {
   private double coordinate(String attribute, double bound) {
     String text = xml.getAttributeValue(null, attribute);
     if (text == null) {
-      throw error(attribute, "this attribute is missing.");
+      throw error(attribute, Sentence.of("file.attribute-missing"));
     }
     double value = number(attribute, text);
     if (!(Math.abs(value) <= bound)) {
-      String swapped =
-          bound == 90 && Math.abs(value) <= 180 ? " Are latitude and longitude swapped?" : "";
+      boolean swapped = bound == 90 && Math.abs(value) <= 180;
       throw error(
-          attribute, text + " lies outside of −" + bound + "° to " + bound + "°." + swapped);
+          attribute,
+          Sentence.of(
+              swapped ? "file.degrees-swapped" : "file.degrees", "given", text, "bound", bound));
     }
     return value;
   }
@@ -170,7 +169,7 @@ public final class GpxReader {
   private double height() throws XMLStreamException {
     double value = number("ele", text());
     if (!(value > -1000 && value < 9000)) {
-      throw error("ele", value + " m is not a height of a road.");
+      throw error("ele", Sentence.of("file.no-height", "given", value));
     }
     return value;
   }
@@ -184,7 +183,7 @@ public final class GpxReader {
     } catch (NumberFormatException e) {
       // Said below.
     }
-    throw error(what, "\"" + text + "\" is not a number.");
+    throw error(what, Sentence.of("file.no-number", "given", text));
   }
 
   /** A time that cannot be read is left out: roads need none, and laps say that it is missing. */
@@ -201,7 +200,7 @@ public final class GpxReader {
     StringBuilder text = new StringBuilder();
     for (int event = next(); event != XMLStreamConstants.END_ELEMENT; event = next()) {
       if (event == XMLStreamConstants.START_ELEMENT) {
-        throw error(null, "text is expected here, found <" + xml.getLocalName() + ">.");
+        throw error(null, Sentence.of("file.text-expected", "found", xml.getLocalName()));
       }
       if (text.length() < LONGEST_TEXT && xml.hasText()) {
         text.append(xml.getText());
@@ -215,7 +214,7 @@ public final class GpxReader {
     return xml.getLocation().getLineNumber();
   }
 
-  private BadFileException error(String column, String detail) {
-    return BadFileException.atLine(line(), column, detail);
+  private BadFileException error(String column, Sentence said) {
+    return BadFileException.atLine(line(), column, said);
   }
 }

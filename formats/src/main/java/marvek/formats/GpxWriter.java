@@ -18,6 +18,7 @@ import marvek.core.page.Knot;
 import marvek.core.page.PageField;
 import marvek.core.page.Phase;
 import marvek.core.page.Press;
+import marvek.core.say.Sentence;
 
 /** Writes GPX 1.1: marks and action points as waypoints, for any device that shows such. */
 public final class GpxWriter {
@@ -131,9 +132,7 @@ public final class GpxWriter {
 
   private static LocalPlane planeOf(Circuit circuit) {
     if (circuit.origin() == null) {
-      throw BadFileException.whole(
-          "The circuit has no place on the earth (it came from a file in metres), and GPX knows"
-              + " no other: export circuit GeoJSON or centreline CSV.");
+      throw BadFileException.whole(Sentence.of("file.gpx-no-place"));
     }
     return new LocalPlane(circuit.origin());
   }

@@ -80,7 +80,7 @@ public record ImportSettings(
           place.has("widthLeft_m") && place.has("widthRight_m"),
           columns(node.path("columns")));
     } catch (InvalidValueException e) {
-      throw BadFileException.atPointer("/" + e.field(), e.getMessage() + ".");
+      throw BadFileException.atPointer("/" + e.field(), e);
     }
   }
 

@@ -11,6 +11,7 @@ import java.nio.charset.CharacterCodingException;
 import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
+import marvek.core.say.Sentence;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadConstraints;
 import tools.jackson.core.StreamReadFeature;
@@ -33,9 +34,6 @@ public final class JsonFiles {
 
   /** What a gigabyte of memory holds as a tree, at some 45 bytes a token. */
   private static final long MOST_TOKENS = 8_000_000;
-
-  private static final String NOT_UTF_8 =
-      "The file is not UTF-8 text: save it as UTF-8 and try again.";
 
   private static final byte[] BYTE_ORDER_MARK = {(byte) 0xEF, (byte) 0xBB, (byte) 0xBF};
 
@@ -93,16 +91,15 @@ public final class JsonFiles {
     try {
       JsonNode tree = MAPPER.readTree(read);
       if (tree.isMissingNode()) {
-        throw BadFileException.whole("The file is empty.");
+        throw BadFileException.whole(Sentence.of("file.empty"));
       }
       JsonText.check(tree);
       return tree;
     } catch (StreamConstraintsException e) {
-      throw BadFileException.whole(
-          "The file is deeper, longer or fuller than any that Marvek writes (" + bound(e) + ").");
+      throw BadFileException.whole(Sentence.of("file.beyond-bounds", "why", bound(e)));
     } catch (JacksonIOException e) {
       if (e.getCause() instanceof CharConversionException) {
-        throw BadFileException.whole(NOT_UTF_8);
+        throw BadFileException.whole(Sentence.of("file.not-utf-8"));
       }
       throw e.getCause();
     } catch (JacksonException e) {
@@ -120,17 +117,16 @@ public final class JsonFiles {
 
   private static BadFileException notJson(JacksonException e, FileEnd read) throws IOException {
     if (e.getOriginalMessage().startsWith("Invalid UTF-8")) {
-      return BadFileException.whole(NOT_UTF_8);
+      return BadFileException.whole(Sentence.of("file.not-utf-8"));
     }
     TokenStreamLocation at = e.getLocation();
-    String detail =
+    Sentence said =
         endsTooSoon(e, read)
-            ? "the file ends here in the middle of its JSON. It may have been cut off:"
-                + " export or copy it again."
-            : "this is not JSON (" + plainly(e.getOriginalMessage()) + "). Export it again.";
+            ? Sentence.of("file.json-cut-off")
+            : Sentence.of("file.no-json", "why", plainly(e.getOriginalMessage()));
     return at == null
-        ? BadFileException.whole(detail)
-        : BadFileException.atLine(at.getLineNr(), "column " + at.getColumnNr(), detail);
+        ? BadFileException.whole(said)
+        : BadFileException.atLine(at.getLineNr(), "column " + at.getColumnNr(), said);
   }
 
   private static String bound(StreamConstraintsException e) {
@@ -161,7 +157,7 @@ public final class JsonFiles {
               .toString();
       return text.startsWith("\uFEFF") ? text.substring(1) : text;
     } catch (CharacterCodingException e) {
-      throw BadFileException.whole(NOT_UTF_8);
+      throw BadFileException.whole(Sentence.of("file.not-utf-8"));
     }
   }
 

@@ -11,6 +11,8 @@ import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Function;
+import marvek.core.InvalidValueException;
+import marvek.core.say.Sentence;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -26,8 +28,38 @@ record JsonPlace(JsonNode node, String pointer) {
     return new JsonPlace(node, "");
   }
 
-  BadFileException error(String detail) {
-    return BadFileException.atPointer(pointer, detail);
+  BadFileException error(Sentence said) {
+    return BadFileException.atPointer(pointer, said);
+  }
+
+  BadFileException error(InvalidValueException e) {
+    return BadFileException.atPointer(pointer, e);
+  }
+
+  /** What can be expected at a place. */
+  private enum Kind {
+    OBJECT("file.object-expected", "file.object-missing"),
+    LIST("file.list-expected", "file.list-missing"),
+    NUMBER("file.number-expected", "file.number-missing"),
+    WHOLE_NUMBER("file.whole-number-expected", "file.whole-number-missing"),
+    TEXT_VALUE("file.text-value-expected", "file.text-value-missing"),
+    TRUE_OR_FALSE("file.true-or-false-expected", "file.true-or-false-missing");
+
+    private final String ofAnother;
+    private final String ofNone;
+
+    Kind(String ofAnother, String ofNone) {
+      this.ofAnother = ofAnother;
+      this.ofNone = ofNone;
+    }
+  }
+
+  /** Something of another kind stands here, or nothing. */
+  private BadFileException unexpected(Kind kind) {
+    return error(
+        node.isMissingNode()
+            ? Sentence.of(kind.ofNone)
+            : Sentence.of(kind.ofAnother, "found", found(node)));
   }
 
   boolean has(String name) {
@@ -45,7 +77,7 @@ record JsonPlace(JsonNode node, String pointer) {
   JsonPlace object(String name) {
     JsonPlace place = at(name);
     if (!place.node.isObject()) {
-      throw place.error("an object {…} is expected here, found " + found(place.node) + ".");
+      throw place.unexpected(Kind.OBJECT);
     }
     return place;
   }
@@ -53,7 +85,7 @@ record JsonPlace(JsonNode node, String pointer) {
   List<JsonPlace> array(String name) {
     JsonPlace place = at(name);
     if (!place.node.isArray()) {
-      throw place.error("a list […] is expected here, found " + found(place.node) + ".");
+      throw place.unexpected(Kind.LIST);
     }
     return place.elements();
   }
@@ -68,7 +100,7 @@ record JsonPlace(JsonNode node, String pointer) {
 
   double number() {
     if (!node.isNumber()) {
-      throw error("a number is expected here, found " + found(node) + ".");
+      throw unexpected(Kind.NUMBER);
     }
     return node.doubleValue();
   }
@@ -88,7 +120,7 @@ record JsonPlace(JsonNode node, String pointer) {
   int integer(String name) {
     JsonPlace place = at(name);
     if (!place.node.isIntegralNumber() || !place.node.canConvertToInt()) {
-      throw place.error("a whole number is expected here, found " + found(place.node) + ".");
+      throw place.unexpected(Kind.WHOLE_NUMBER);
     }
     return place.node.intValue();
   }
@@ -96,7 +128,7 @@ record JsonPlace(JsonNode node, String pointer) {
   String text(String name) {
     JsonPlace place = at(name);
     if (!place.node.isString()) {
-      throw place.error("a text is expected here, found " + found(place.node) + ".");
+      throw place.unexpected(Kind.TEXT_VALUE);
     }
     return place.node.stringValue();
   }
@@ -107,21 +139,17 @@ record JsonPlace(JsonNode node, String pointer) {
 
   /** A day such as 2026-05-01; null where there is none. */
   LocalDate day(String name) {
-    return temporal(name, LocalDate::parse, "a day such as 2026-05-01 is expected.");
+    return temporal(name, LocalDate::parse, "file.day-expected");
   }
 
   /** A day and an hour at the circuit; null where there is none. */
   LocalDateTime dayAndHour(String name) {
-    return temporal(
-        name,
-        LocalDateTime::parse,
-        "a day and an hour at the circuit such as 2026-05-01T16:30 are expected.");
+    return temporal(name, LocalDateTime::parse, "file.hour-expected");
   }
 
   /** A moment with its offset from UTC; null where there is none. */
   OffsetDateTime moment(String name) {
-    return temporal(
-        name, OffsetDateTime::parse, "a time such as 2026-05-01T16:30:00Z is expected.");
+    return temporal(name, OffsetDateTime::parse, "file.moment-expected");
   }
 
   private <T extends Temporal> T temporal(
@@ -133,11 +161,11 @@ record JsonPlace(JsonNode node, String pointer) {
       T value = parser.apply(text(name));
       int year = value.get(ChronoField.YEAR);
       if (year < FIRST_YEAR || year > LAST_YEAR) {
-        throw at(name).error("the year " + year + " is not one of these centuries.");
+        throw at(name).error(Sentence.of("file.year", "year", year));
       }
       return value;
     } catch (DateTimeException e) {
-      throw at(name).error(expected + " Found \"" + shortened(text(name)) + "\".");
+      throw at(name).error(Sentence.of(expected, "found", shortened(text(name))));
     }
   }
 
@@ -147,7 +175,7 @@ record JsonPlace(JsonNode node, String pointer) {
     }
     JsonPlace place = at(name);
     if (!place.node.isBoolean()) {
-      throw place.error("true or false is expected here, found " + found(place.node) + ".");
+      throw place.unexpected(Kind.TRUE_OR_FALSE);
     }
     return place.node.booleanValue();
   }
@@ -165,7 +193,7 @@ record JsonPlace(JsonNode node, String pointer) {
       names.add(Spelled.of(constant));
     }
     throw at(name)
-        .error("\"" + text + "\" is not known; expected one of " + String.join(", ", names));
+        .error(Sentence.of("file.unknown-name", "given", text, "known", String.join(", ", names)));
   }
 
   <E extends Enum<E>> E oneOf(String name, Class<E> type, E otherwise) {
@@ -180,20 +208,18 @@ record JsonPlace(JsonNode node, String pointer) {
               if (!names.contains(name)) {
                 throw BadFileException.atPointer(
                     pointer + "/" + shortened(name.replace("~", "~0").replace("/", "~1")),
-                    "is not known here. Known are "
-                        + String.join(", ", new TreeSet<>(names))
-                        + ".");
+                    Sentence.of(
+                        "file.unknown-member", "known", String.join(", ", new TreeSet<>(names))));
               }
             });
   }
 
+  /** As JSON writes it, without what is in it. */
   private static String found(JsonNode node) {
     return switch (node.getNodeType()) {
-      case MISSING -> "nothing";
-      case NULL -> "null";
-      case STRING -> "the text \"" + shortened(node.stringValue()) + "\"";
-      case ARRAY -> "a list";
-      case OBJECT -> "an object";
+      case STRING -> "\"" + shortened(node.stringValue()) + "\"";
+      case ARRAY -> "[…]";
+      case OBJECT -> "{…}";
       default -> node.asString();
     };
   }

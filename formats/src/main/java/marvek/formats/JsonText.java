@@ -2,6 +2,7 @@ package marvek.formats;
 
 import java.util.Map;
 import marvek.core.PlainText;
+import marvek.core.say.Sentence;
 import tools.jackson.databind.JsonNode;
 
 /** What JSON can hold and no format can use: characters that are no text, numbers without end. */
@@ -21,7 +22,7 @@ public final class JsonText {
     if (node.isString()) {
       text(node.stringValue(), pointer);
     } else if (node.isFloatingPointNumber() && !Double.isFinite(node.doubleValue())) {
-      throw BadFileException.atPointer(pointer, "the number is larger than any that can be used.");
+      throw BadFileException.atPointer(pointer, Sentence.of("file.number-large"));
     } else if (node.isArray()) {
       for (int i = 0; i < node.size(); i++) {
         check(node.get(i), pointer + "/" + i);
@@ -41,7 +42,8 @@ public final class JsonText {
     if (bad >= 0) {
       throw BadFileException.atPointer(
           pointer,
-          String.format("the text holds U+%04X, which cannot be used.", text.codePointAt(bad)));
+          Sentence.of(
+              "file.no-character", "character", String.format("U+%04X", text.codePointAt(bad))));
     }
   }
 }

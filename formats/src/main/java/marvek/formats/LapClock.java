@@ -6,6 +6,7 @@ import java.util.BitSet;
 import java.util.List;
 import java.util.Locale;
 import marvek.core.numeric.Median;
+import marvek.core.say.Sentence;
 
 /**
  * Makes one clock of what stands in a column of times: in whatever unit, running on over midnight
@@ -49,7 +50,7 @@ final class LapClock {
   private final boolean unitKnown;
   private final BitSet kept = new BitSet();
   private final BitSet breaks = new BitSet();
-  private final List<String> told = new ArrayList<>();
+  private final List<Sentence> told = new ArrayList<>();
   private int dropped;
   private int firstDropped = -1;
 
@@ -65,7 +66,7 @@ final class LapClock {
    * @param kept rows whose time can be used
    * @param breaks rows of those kept, counted among them, before which the clock jumped
    * @param firstDropped first row that is left out, −1 without any
-   * @param told what was put right, in words
+   * @param told what was put right
    */
   record Running(
       double[] timeS,
@@ -73,7 +74,7 @@ final class LapClock {
       BitSet breaks,
       int dropped,
       int firstDropped,
-      List<String> told) {
+      List<Sentence> told) {
     /** Whether so many rows are left out that the column is no clock. */
     boolean isHopeless() {
       return dropped > MOST_DROPPED * (timeS.length + dropped) || timeS.length < 2;
@@ -128,10 +129,7 @@ final class LapClock {
         } else {
           offset = time[count - 1] + step - raw[i];
           breaks.set(count);
-          told.add(
-              text(
-                  "The clock jumps back by %.1f s at %.1f s: that lap does not count.",
-                  back, time[count - 1]));
+          told.add(Sentence.of("laps.clock-jumps-back", "by_s", back, "at_s", time[count - 1]));
         }
         now = raw[i] + offset;
       } else if (last >= 0 && now == time[count - 1] && !rounded) {
@@ -144,13 +142,10 @@ final class LapClock {
     }
     time = Arrays.copyOf(time, count);
     if (restarts > 0) {
-      told.add(
-          text(
-              "The time begins again %d times: strung together, one sample (%.0f ms) between.",
-              restarts, 1000 * step));
+      told.add(Sentence.of("laps.time-restarts", "times", restarts, "ms", 1000 * step));
     }
     if (midnights > 0) {
-      told.add("The time of day goes over midnight: counted on.");
+      told.add(Sentence.of("laps.over-midnight"));
     }
     if (rounded) {
       spread(time, step);
@@ -178,7 +173,7 @@ final class LapClock {
         for (int i = 0; i < raw.length; i++) {
           raw[i] *= unit.seconds();
         }
-        told.add("The time is in " + unit.name() + ": put right.");
+        told.add(Sentence.of("laps.time-unit", "unit", unit.name()));
         return;
       }
     }
@@ -219,7 +214,7 @@ final class LapClock {
       }
       begun = i;
     }
-    told.add(text("The time is rounded to %.3g s: samples are laid evenly between.", step));
+    told.add(Sentence.of("laps.time-rounded", "step", step));
   }
 
   private static String text(String format, Object... values) {

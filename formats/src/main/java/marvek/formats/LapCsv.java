@@ -13,6 +13,7 @@ import marvek.core.laps.Channel;
 import marvek.core.laps.Recording;
 import marvek.core.laps.Samples;
 import marvek.core.laps.SamplesBuilder;
+import marvek.core.say.Sentence;
 
 /**
  * Reads a lap CSV (RFC 4180): rows of any kind, a header, rows of units, then a row a sample.
@@ -30,7 +31,7 @@ public final class LapCsv {
   private final CsvText text;
   private final Map<String, String> mapping;
   private final long headerLine;
-  private final List<String> corrections = new ArrayList<>();
+  private final List<Sentence> corrections = new ArrayList<>();
   private LapHead head;
   private LapColumn[] columns;
   private int[] taken;
@@ -93,8 +94,7 @@ public final class LapCsv {
       words[c] = new Words();
     }
     if (head.line() > 1) {
-      corrections.add(
-          "The row of headers is line " + head.line() + ": what is above it is passed over.");
+      corrections.add(Sentence.of("laps.header-line", "line", head.line()));
     }
     try {
       RowsAhead.each(text, this::sample);
@@ -113,7 +113,7 @@ public final class LapCsv {
       throw BadFileException.atLine(
           record.getStartingLineNumber(),
           null,
-          "more than " + MOST_ROWS + " samples: bring in one session at a time.");
+          Sentence.of("file.samples-most", "most", MOST_ROWS));
     }
     for (int c : taken) {
       values[c].add(number(CsvText.cell(record, c), record, c) * factors[c]);
@@ -166,11 +166,7 @@ public final class LapCsv {
   private LapFile file() {
     if (rows < LEAST_ROWS) {
       throw BadFileException.whole(
-          "The file has "
-              + rows
-              + " samples; at least "
-              + LEAST_ROWS
-              + " are needed. Was the header alone exported?");
+          Sentence.of("file.samples-few", "given", rows, "least", LEAST_ROWS));
     }
     for (int c = 0; c < columns.length; c++) {
       checkWords(c);
@@ -205,17 +201,17 @@ public final class LapCsv {
       throw BadFileException.atLine(
           head.samplesFrom() + Math.max(0, clock.firstDropped()),
           head.header().get(at),
-          "the time does not go on here, nor in "
-              + (clock.dropped() - 1)
-              + " other rows: export the laps in the order they were driven.");
+          Sentence.of("file.time-order-rows", "others", clock.dropped() - 1));
     }
     corrections.addAll(clock.told());
     if (clock.dropped() > 0) {
       corrections.add(
-          clock.dropped()
-              + " rows whose time does not go on were left out, the first in line "
-              + (head.samplesFrom() + clock.firstDropped())
-              + ".");
+          Sentence.of(
+              "laps.rows-out",
+              "count",
+              clock.dropped(),
+              "line",
+              head.samplesFrom() + clock.firstDropped()));
     }
     return clock;
   }
@@ -235,17 +231,18 @@ public final class LapCsv {
             };
     if (!few && needed) {
       throw BadFileException.atLine(
-          no.firstLine, columns[c].name(), "\"" + no.first + "\" is no number.");
+          no.firstLine, columns[c].name(), Sentence.of("file.no-number", "given", no.first));
     }
     corrections.add(
-        String.format(
-            Locale.ROOT,
-            few
-                ? "%d cells of \"%s\" are no numbers (line %d: \"%s\"): taken as missing."
-                : "%d cells of \"%s\" are no numbers (line %d: \"%s\"): the column is left out.",
+        Sentence.of(
+            few ? "laps.cells-out" : "laps.column-out",
+            "count",
             no.count,
+            "column",
             head.header().get(c),
+            "line",
             no.firstLine,
+            "cell",
             no.first));
     if (!few) {
       columns[c] = null;

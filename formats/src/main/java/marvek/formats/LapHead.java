@@ -6,6 +6,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import marvek.core.laps.Channel;
+import marvek.core.say.Sentence;
 
 /**
  * What the beginning of a lap file says: where its row of headers stands below whatever stands
@@ -35,7 +36,7 @@ record LapHead(List<String> header, LapColumn[] columns, long line, long samples
   static LapHead of(CsvText text, Map<String, String> mapping, long headerLine) {
     List<CsvRecord> rows = text.first(ROWS);
     if (rows.isEmpty()) {
-      throw BadFileException.whole("The file has 0 samples: a header and rows are expected.");
+      throw BadFileException.whole(Sentence.of("file.no-samples"));
     }
     int at = headerLine > 0 ? pointed(rows, headerLine) : found(rows, mapping, text.point());
     List<String> header = CsvText.names(rows.get(at));
@@ -62,8 +63,7 @@ record LapHead(List<String> header, LapColumn[] columns, long line, long samples
         return r;
       }
     }
-    throw BadFileException.atLine(
-        line, null, "no row of headers can stand here: point at a row that is not empty.");
+    throw BadFileException.atLine(line, null, Sentence.of("file.no-header-here"));
   }
 
   /** The row with the most names that are known; without one the last before the numbers begin. */
@@ -95,11 +95,7 @@ record LapHead(List<String> header, LapColumn[] columns, long line, long samples
       }
     }
     if (numbers(rows.get(0), point) * 2 > rows.get(0).getFieldCount()) {
-      throw BadFileException.atLine(
-          1,
-          null,
-          "the file begins with numbers and has no row of headers: write one above them, as"
-              + " time_s,lat_deg,lon_deg,speed_kmh.");
+      throw BadFileException.atLine(1, null, Sentence.of("file.no-header"));
     }
     return 0;
   }
@@ -137,7 +133,9 @@ record LapHead(List<String> header, LapColumn[] columns, long line, long samples
                 .orElseThrow(
                     () ->
                         BadFileException.atLine(
-                            line, name, "is mapped to " + to + ", which is no column of laps."));
+                            line,
+                            name,
+                            Sentence.of("file.mapped-to-nothing-of-laps", "given", to)));
       }
     }
     for (int c = 0; c < columns.length; c++) {
@@ -174,29 +172,48 @@ record LapHead(List<String> header, LapColumn[] columns, long line, long samples
     return indexOf(columns, channel) >= 0;
   }
 
-  /** What a file needs and does not have, in words; empty where it can be read. */
-  List<String> missing() {
-    List<String> missing = new ArrayList<>();
+  /** What a recording needs to be laps. */
+  private enum Need {
+    TIMES("laps.without-times", "file.without-times"),
+    SPEEDS("laps.without-speeds", "file.without-speeds"),
+    WAY("laps.without-way", "file.without-way");
+
+    private final String said;
+    private final String refused;
+
+    Need(String said, String refused) {
+      this.said = said;
+      this.refused = refused;
+    }
+  }
+
+  /** What the file does not have; empty where it can be read. */
+  private List<Need> lacking() {
+    List<Need> lacking = new ArrayList<>();
     if (!has(null)) {
-      missing.add("no column of times is known");
+      lacking.add(Need.TIMES);
     }
     boolean position =
         has(Channel.LATITUDE) && has(Channel.LONGITUDE) || has(Channel.X) && has(Channel.Y);
     if (!has(Channel.SPEED) && !position) {
-      missing.add("no column of speeds is known");
+      lacking.add(Need.SPEEDS);
     }
     if (!has(Channel.DISTANCE) && !position) {
-      missing.add(
-          "neither a position (lat_deg and lon_deg, or x_m and y_m) nor a distance_m is known");
+      lacking.add(Need.WAY);
     }
-    return missing;
+    return lacking;
+  }
+
+  /** The same in sentences. */
+  List<Sentence> missing() {
+    return lacking().stream().map(need -> Sentence.of(need.said)).toList();
   }
 
   /** Refuses a file that lacks what is needed. */
   LapHead checked() {
-    for (String words : missing()) {
+    for (Need need : lacking()) {
       throw BadFileException.atLine(
-          line, null, words + "; found " + String.join(", ", header) + ". Say which column it is.");
+          line, null, Sentence.of(need.refused, "found", String.join(", ", header)));
     }
     return this;
   }

@@ -2,10 +2,10 @@ package marvek.formats;
 
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.IntStream;
 import marvek.core.laps.Channel;
 import marvek.core.laps.Samples;
+import marvek.core.say.Sentence;
 
 /** Brings pedals to per cent: from a pressure, from shares of one, from counts of a sensor. */
 final class LapPedals {
@@ -23,7 +23,7 @@ final class LapPedals {
   private LapPedals() {}
 
   /** The values of a column, in per cent if it is a pedal's. */
-  static Samples checked(LapColumn column, Samples samples, List<String> corrections) {
+  static Samples checked(LapColumn column, Samples samples, List<Sentence> corrections) {
     if (column.channel() != Channel.BRAKE && column.channel() != Channel.THROTTLE) {
       return samples;
     }
@@ -32,35 +32,25 @@ final class LapPedals {
     return Samples.of(column.channel(), values);
   }
 
-  private static void check(LapColumn column, double[] values, List<String> corrections) {
+  private static void check(LapColumn column, double[] values, List<Sentence> corrections) {
     double most = hardest(values);
     String name = column.channel().column();
     if (column.pressure()) {
       if (most < LEAST_BAR) {
         throw BadFileException.atLine(
-            2, name, "the brake pressure never comes above " + LEAST_BAR + " bar: is it in bar?");
+            2, name, Sentence.of("file.pressure-low", "least", LEAST_BAR));
       }
       scale(values, 100 / most);
-      corrections.add(
-          String.format(
-              Locale.ROOT,
-              "The brake is a pressure: the hardest in this file, %.0f bar, is taken as 100 %%.",
-              most));
+      corrections.add(Sentence.of("laps.brake-pressure", "bar", most));
     } else if (most > 0 && most <= 1.001) {
       scale(values, 100);
-      corrections.add(name + " runs from 0 to 1 and not to 100: put right.");
+      corrections.add(Sentence.of("laps.pedal-of-one", "column", name));
       if (column.channel() == Channel.BRAKE && isSwitch(values)) {
-        corrections.add(
-            "The brake is a switch: it tells where the brakes were used, and not how hard.");
+        corrections.add(Sentence.of("laps.brake-switch"));
       }
     } else if (most > MOST_PCT) {
       scale(values, 100 / most);
-      corrections.add(
-          String.format(
-              Locale.ROOT,
-              "%s is no share of full scale: the most in this file, %.0f, is taken as 100 %%.",
-              name,
-              most));
+      corrections.add(Sentence.of("laps.no-share", "column", name, "most", most));
     }
   }
 

@@ -4,6 +4,7 @@ import de.siegmar.fastcsv.reader.CsvRecord;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import marvek.core.say.Sentence;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -20,7 +21,7 @@ public record LapPreview(
     long headerLine,
     List<Line> lines,
     List<Column> columns,
-    List<String> missing) {
+    List<Sentence> missing) {
   private static final int ROWS = 400;
   private static final int SHOWN = 5;
   private static final int LINES = 24;

@@ -3,37 +3,39 @@ package marvek.formats;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import marvek.core.laps.Channel;
 import marvek.core.laps.Recording;
+import marvek.core.say.Sentence;
 
 /** Puts the unit of a speed right by the way that was covered. */
 final class LapSpeeds {
-  /** Units that a speed may be in instead, as factors on the value. */
-  private static final Map<String, Double> MISTAKEN =
-      Map.of(
-          "in m/s and not km/h",
-          3.6,
-          "in km/h and not m/s",
-          1 / 3.6,
-          "in mph and not km/h",
-          1.609344,
-          "in km/h and not mph",
-          1 / 1.609344,
-          "in knots and not km/h",
-          1.852,
-          "in km/h and not knots",
-          1 / 1.852,
-          "in mph and not m/s",
-          1.609344 / 3.6,
-          "in knots and not m/s",
-          1.852 / 3.6,
-          "a tenth of what it should be",
-          10.0,
-          "ten times what it should be",
-          0.1);
+  /**
+   * A speed in another unit than its header says, or a wrong power of ten.
+   *
+   * @param factor on the value
+   */
+  private record Mistaken(double factor, Sentence said) {
+    static Mistaken unit(String is, String header, double factor) {
+      return new Mistaken(factor, Sentence.of("laps.speed-unit", "is", is, "said", header));
+    }
+  }
+
+  private static final double KM_H_OF_MPH = 1.609344;
+  private static final double KM_H_OF_KNOTS = 1.852;
+
+  private static final List<Mistaken> MISTAKEN =
+      List.of(
+          Mistaken.unit("m/s", "km/h", 3.6),
+          Mistaken.unit("km/h", "m/s", 1 / 3.6),
+          Mistaken.unit("mph", "km/h", KM_H_OF_MPH),
+          Mistaken.unit("km/h", "mph", 1 / KM_H_OF_MPH),
+          Mistaken.unit("knots", "km/h", KM_H_OF_KNOTS),
+          Mistaken.unit("km/h", "knots", 1 / KM_H_OF_KNOTS),
+          Mistaken.unit("mph", "m/s", KM_H_OF_MPH / 3.6),
+          Mistaken.unit("knots", "m/s", KM_H_OF_KNOTS / 3.6),
+          new Mistaken(10, Sentence.of("laps.speed-tenth")),
+          new Mistaken(0.1, Sentence.of("laps.speed-tenfold")));
 
   private static final double NEAR = 0.06;
 
@@ -48,40 +50,40 @@ final class LapSpeeds {
   /**
    * @throws BadFileException if the speed cannot be that of a lap
    */
-  static Recording checked(Recording recording, long firstLine, List<String> corrections) {
+  static Recording checked(Recording recording, long firstLine, List<Sentence> corrections) {
     double[] speed = recording.channel(Channel.SPEED);
     if (Arrays.stream(speed).allMatch(Double::isNaN)) {
       throw BadFileException.atLine(
-          firstLine, Channel.SPEED.column(), "the column is empty: leave it out, or take another.");
+          firstLine, Channel.SPEED.column(), Sentence.of("file.column-empty"));
     }
     double covered = covered(recording);
     double byTheSpeed = integral(recording, speed);
     if (byTheSpeed <= 0) {
       throw BadFileException.atLine(
-          firstLine, Channel.SPEED.column(), "the speed is 0 all through: this is no driven lap.");
+          firstLine, Channel.SPEED.column(), Sentence.of("file.speed-zero"));
     }
     if (covered > 0) {
       otherUnit(covered / byTheSpeed)
           .ifPresent(
               unit -> {
                 for (int i = 0; i < speed.length; i++) {
-                  speed[i] *= unit.getValue();
+                  speed[i] *= unit.factor();
                 }
-                corrections.add(
-                    "The speed is " + unit.getKey() + ", by the way that was covered: put right.");
+                corrections.add(unit.said());
               });
     }
     withoutImpossible(speed, firstLine, corrections);
     return recording.with(Channel.SPEED, speed);
   }
 
-  private static Optional<Map.Entry<String, Double>> otherUnit(double ratio) {
-    return MISTAKEN.entrySet().stream()
-        .filter(unit -> Math.abs(ratio / unit.getValue() - 1) < NEAR)
-        .min(Comparator.comparingDouble(unit -> Math.abs(ratio / unit.getValue() - 1)));
+  private static Optional<Mistaken> otherUnit(double ratio) {
+    return MISTAKEN.stream()
+        .filter(unit -> Math.abs(ratio / unit.factor() - 1) < NEAR)
+        .min(Comparator.comparingDouble(unit -> Math.abs(ratio / unit.factor() - 1)));
   }
 
-  private static void withoutImpossible(double[] speed, long firstLine, List<String> corrections) {
+  private static void withoutImpossible(
+      double[] speed, long firstLine, List<Sentence> corrections) {
     int count = 0;
     int first = -1;
     for (int i = 0; i < speed.length; i++) {
@@ -94,18 +96,17 @@ final class LapSpeeds {
       throw BadFileException.atLine(
           firstLine + first,
           Channel.SPEED.column(),
-          String.format(
-              Locale.ROOT,
-              "a speed of %.0f km/h cannot be: is its unit the one that the header says?",
-              3.6 * speed[first]));
+          Sentence.of("file.speed-high", "speed_mps", speed[first]));
     }
     if (count > 0) {
       corrections.add(
-          String.format(
-              Locale.ROOT,
-              "%d speeds that cannot be were left out, the first (%.0f km/h) in line %d.",
+          Sentence.of(
+              "laps.speeds-out",
+              "count",
               count,
-              3.6 * speed[first],
+              "first_mps",
+              speed[first],
+              "line",
               firstLine + first));
       for (int i = first; i < speed.length; i++) {
         speed[i] = speed[i] > FASTEST_MPS || speed[i] < -1 ? Double.NaN : speed[i];

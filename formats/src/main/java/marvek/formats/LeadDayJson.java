@@ -10,6 +10,7 @@ import marvek.core.InvalidValueException;
 import marvek.core.circuit.Side;
 import marvek.core.lead.LeadDay;
 import marvek.core.lead.Member;
+import marvek.core.say.Sentence;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -80,7 +81,7 @@ public final class LeadDayJson {
               .toList(),
           files(p.has("files") ? p.array("files") : List.of()));
     } catch (InvalidValueException e) {
-      throw p.error(e.getMessage());
+      throw p.error(e);
     }
   }
 
@@ -110,7 +111,7 @@ public final class LeadDayJson {
       try {
         file = UUID.fromString(entry.text("file"));
       } catch (IllegalArgumentException e) {
-        throw entry.error("file is no id of a file of laps.");
+        throw entry.error(Sentence.of("file.no-file-id"));
       }
       files.computeIfAbsent(entry.text("driver"), d -> new HashSet<>()).add(file);
     }

@@ -82,7 +82,7 @@ final class LimitStretchJson {
       return stretch;
     } catch (InvalidValueException e) {
       throw BadFileException.atPointer(
-          p.pointer() + "/" + MEMBERS.getOrDefault(e.field(), e.field()), e.getMessage() + ".");
+          p.pointer() + "/" + MEMBERS.getOrDefault(e.field(), e.field()), e);
     }
   }
 
@@ -90,7 +90,7 @@ final class LimitStretchJson {
     try {
       return Spelled.read(In.class, "sessions", each.node().asString(""));
     } catch (InvalidValueException e) {
-      throw BadFileException.atPointer(each.pointer(), e.getMessage() + ".");
+      throw BadFileException.atPointer(each.pointer(), e);
     }
   }
 

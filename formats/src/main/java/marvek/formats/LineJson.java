@@ -4,6 +4,7 @@ import marvek.core.InvalidValueException;
 import marvek.core.line.ChosenLine;
 import marvek.core.line.LineChoice;
 import marvek.core.line.LineOffsets;
+import marvek.core.say.Sentence;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
@@ -34,13 +35,13 @@ public final class LineJson {
       return null;
     }
     if (!node.isArray()) {
-      throw BadFileException.atPointer("/" + OFFSETS, "an array of numbers is expected here.");
+      throw BadFileException.atPointer("/" + OFFSETS, Sentence.of("file.numbers-expected"));
     }
     double[] offsets = new double[node.size()];
     for (int i = 0; i < offsets.length; i++) {
       if (!node.get(i).isNumber()) {
         throw BadFileException.atPointer(
-            "/" + OFFSETS + "/" + i, "a number is expected here: the offset in metres.");
+            "/" + OFFSETS + "/" + i, Sentence.of("file.offset-expected"));
       }
       offsets[i] = node.get(i).asDouble();
     }

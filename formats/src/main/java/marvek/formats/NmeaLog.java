@@ -12,6 +12,7 @@ import java.util.Map;
 import marvek.core.laps.Channel;
 import marvek.core.laps.Recording;
 import marvek.core.laps.Samples;
+import marvek.core.say.Sentence;
 
 /**
  * Reads a receiver's log of NMEA 0183 sentences: RMC (time, position, speed, date) and GGA
@@ -201,32 +202,18 @@ final class NmeaLog {
   private LapFile file() {
     if (wrong > MOST_WRONG * sentences) {
       throw BadFileException.atLine(
-          firstWrong,
-          null,
-          wrong
-              + " of "
-              + sentences
-              + " sentences do not hold their checksum: the log was damaged on its way. Copy it"
-              + " from the receiver again.");
+          firstWrong, null, Sentence.of("file.checksums", "wrong", wrong, "sentences", sentences));
     }
     if (fixes.size() < LEAST_FIXES) {
       throw BadFileException.whole(
-          "The log has "
-              + fixes.size()
-              + " positions with a time (sentences RMC or GGA); at least "
-              + LEAST_FIXES
-              + " are needed.");
+          Sentence.of("file.few-fixes", "fixes", fixes.size(), "least", LEAST_FIXES));
     }
-    List<String> told = new ArrayList<>(text.told());
+    List<Sentence> told = new ArrayList<>(text.told());
     if (wrong > 0) {
-      told.add(
-          wrong
-              + " sentences whose checksum does not hold were left out, the first in line "
-              + firstWrong
-              + ".");
+      told.add(Sentence.of("laps.checksums-out", "count", wrong, "line", firstWrong));
     }
     if (withoutFix > 0) {
-      told.add(withoutFix + " sentences without a position were passed over.");
+      told.add(Sentence.of("laps.without-fix", "count", withoutFix));
     }
     LapClock.Running clock = LapClock.of(clock(), true);
     told.addAll(clock.told());

@@ -19,6 +19,7 @@ import marvek.core.page.PedalWork;
 import marvek.core.page.PointNotes;
 import marvek.core.page.ToldPoints;
 import marvek.core.page.Variants;
+import marvek.core.say.Sentence;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -44,7 +45,7 @@ public final class OwnValuesJson {
     }
     JsonPlace place = new JsonPlace(node, pointer);
     if (!node.isArray()) {
-      throw place.error("a list is expected here.");
+      throw place.error(Sentence.of("file.list"));
     }
     for (JsonPlace entry : place.elements()) {
       list.add(readOne(entry));
@@ -64,7 +65,7 @@ public final class OwnValuesJson {
       measured(p).forEach(own::measured);
       return own.build();
     } catch (InvalidValueException e) {
-      throw BadFileException.atPointer(p.pointer() + "/" + e.field(), e.getMessage() + ".");
+      throw BadFileException.atPointer(p.pointer() + "/" + e.field(), e);
     }
   }
 
@@ -94,14 +95,14 @@ public final class OwnValuesJson {
     Map<String, List<String>> measured = new TreeMap<>();
     JsonNode node = p.node().path("measured");
     if (!node.isMissingNode() && !node.isObject()) {
-      throw BadFileException.atPointer(p.pointer() + "/measured", "an object is expected here.");
+      throw BadFileException.atPointer(p.pointer() + "/measured", Sentence.of("file.object"));
     }
     node.properties()
         .forEach(
             field -> {
               if (!field.getValue().isArray()) {
                 throw BadFileException.atPointer(
-                    p.pointer() + "/measured/" + field.getKey(), "a list of laps is expected.");
+                    p.pointer() + "/measured/" + field.getKey(), Sentence.of("file.laps-expected"));
               }
               List<String> laps = new ArrayList<>();
               field.getValue().forEach(lap -> laps.add(lap.asString()));

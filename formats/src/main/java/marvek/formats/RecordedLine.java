@@ -94,10 +94,7 @@ public final class RecordedLine {
   private Imported<Read> gpx(GpxFile file, String fileName) {
     if (file.size() == 0) {
       throw BadFileException.whole(
-          "The file has no track and no route: record one by driving or walking the circuit."
-              + (file.waypoints().isEmpty()
-                  ? ""
-                  : " Its waypoints can be taken into a walk of a circuit that is known."));
+          Sentence.of(file.waypoints().isEmpty() ? "file.no-track" : "file.waypoints-alone"));
     }
     if (file.segments() > 1) {
       warnings.add(Sentence.of("circuit.segments", "segments", file.segments()));
@@ -376,7 +373,7 @@ public final class RecordedLine {
       return done(bare(name, origin, result), result, points.size());
     } catch (InvalidValueException e) {
       JsonPlace place = line.at("coordinates");
-      throw (e.index() >= 0 ? place.at(e.index()) : place).error(e.getMessage() + ".");
+      throw (e.index() >= 0 ? place.at(e.index()) : place).error(e);
     }
   }
 
@@ -390,10 +387,9 @@ public final class RecordedLine {
             yield feature.object("geometry");
           }
         }
-        throw place.at("features").error("no feature is a LineString: a line is expected.");
+        throw place.at("features").error(Sentence.of("file.no-line"));
       }
-      default ->
-          throw place.at("type").error("a circuit GeoJSON or a GeoJSON LineString is expected.");
+      default -> throw place.at("type").error(Sentence.of("file.geojson-line"));
     };
   }
 }

@@ -11,6 +11,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import marvek.core.say.Sentence;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -79,7 +80,7 @@ public final class RoadTable {
       throw new UncheckedIOException(e);
     }
     if (table == null || table.lines.isEmpty()) {
-      throw BadFileException.whole("The file has no points: a header and rows are expected.");
+      throw BadFileException.whole(Sentence.of("file.no-points"));
     }
     return table;
   }
@@ -103,7 +104,7 @@ public final class RoadTable {
       throw new UncheckedIOException(e);
     }
     if (table == null) {
-      throw BadFileException.whole("The file is empty: a header and points are expected.");
+      throw BadFileException.whole(Sentence.of("file.no-points-at-all"));
     }
     List<Column> columns = new ArrayList<>();
     for (int c = 0; c < table.columns.length; c++) {
@@ -130,9 +131,9 @@ public final class RoadTable {
                 .orElseThrow(
                     () ->
                         BadFileException.atLine(
-                            1, name, "is mapped to " + to + ", which is no column of a road."));
+                            1, name, Sentence.of("file.mapped-to-nothing-of-roads", "given", to)));
         if (!taken.add(columns[c].quantity())) {
-          throw BadFileException.atLine(1, name, "is a second column for " + to + ".");
+          throw BadFileException.atLine(1, name, Sentence.of("file.second-column", "given", to));
         }
       }
     }
@@ -171,11 +172,7 @@ public final class RoadTable {
   private void checkWhole() {
     if (!missing().isEmpty()) {
       throw BadFileException.atLine(
-          1,
-          null,
-          "neither x_m and y_m nor lat_deg and lon_deg are known; found "
-              + String.join(", ", header)
-              + ". Say which column is what.");
+          1, null, Sentence.of("file.no-position-columns", "found", String.join(", ", header)));
     }
   }
 
@@ -184,7 +181,7 @@ public final class RoadTable {
       throw BadFileException.atLine(
           record.getStartingLineNumber(),
           null,
-          "more than " + MOST_POINTS + " points: cut the file to some laps.");
+          Sentence.of("file.points-most", "most", MOST_POINTS));
     }
     double[] row = new double[columns.length];
     for (int c = 0; c < columns.length; c++) {
@@ -199,9 +196,7 @@ public final class RoadTable {
             }
             case WIDTH, WIDTH_LEFT, WIDTH_RIGHT ->
                 throw BadFileException.atLine(
-                    record.getStartingLineNumber(),
-                    header.get(c),
-                    "is empty: give the width at each point, or leave the column out.");
+                    record.getStartingLineNumber(), header.get(c), Sentence.of("file.width-empty"));
             default -> {
               // Without a height or a banking a point is one all the same.
             }
@@ -243,7 +238,7 @@ public final class RoadTable {
       throw BadFileException.atLine(
           record.getStartingLineNumber(),
           header.get(c),
-          "\"" + CsvText.shown(text, 40) + "\" is no number.");
+          Sentence.of("file.no-number", "given", CsvText.shown(text, 40)));
     }
   }
 

@@ -14,6 +14,7 @@ import marvek.core.brief.Session.OpenPoint;
 import marvek.core.brief.TyreSet;
 import marvek.core.conditions.Conditions;
 import marvek.core.page.PageField;
+import marvek.core.say.Sentence;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -30,7 +31,7 @@ public final class SessionJson {
   public static SessionFile read(JsonNode node, String pointer) {
     JsonPlace p = new JsonPlace(node, pointer);
     if (node == null || !node.isObject()) {
-      throw p.error("an object is expected here.");
+      throw p.error(Sentence.of("file.object"));
     }
     LocalDateTime startsAt = hour(p, "startsAt");
     Conditions conditions =
@@ -52,8 +53,7 @@ public final class SessionJson {
       Integer revision = p.has("revision") ? p.integer("revision") : null;
       return new SessionFile(session, decisions(node.path("decisions"), pointer), revision);
     } catch (InvalidValueException e) {
-      throw BadFileException.atPointer(
-          pointer + "/" + e.field().replace('.', '/'), e.getMessage() + ".");
+      throw BadFileException.atPointer(pointer + "/" + e.field().replace('.', '/'), e);
     }
   }
 
@@ -65,7 +65,7 @@ public final class SessionJson {
     }
     JsonPlace list = new JsonPlace(node, pointer + "/decisions");
     if (!node.isArray()) {
-      throw list.error("a list of decisions is expected.");
+      throw list.error(Sentence.of("file.decisions-expected"));
     }
     for (JsonPlace d : list.elements()) {
       decisions.add(
@@ -85,7 +85,7 @@ public final class SessionJson {
   private static LocalDateTime hour(JsonPlace p, String name) {
     LocalDateTime hour = p.dayAndHour(name);
     if (hour == null) {
-      throw p.at(name).error("a day and an hour such as 2026-05-01T16:30 are expected.");
+      throw p.at(name).error(Sentence.of("file.day-and-hour"));
     }
     return hour;
   }

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.Set;
 import marvek.core.InvalidValueException;
 import marvek.core.car.SetupSheet;
+import marvek.core.say.Sentence;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -24,7 +25,7 @@ public final class SetupSheetJson {
     }
     JsonPlace p = new JsonPlace(node, pointer);
     if (!node.isObject()) {
-      throw p.error("an object is expected here.");
+      throw p.error(Sentence.of("file.object"));
     }
     p.onlyKnown(KNOWN);
     try {
@@ -49,7 +50,7 @@ public final class SetupSheetJson {
           p.text("tyres", null),
           p.text("notes", null));
     } catch (InvalidValueException e) {
-      throw BadFileException.atPointer(p.pointer() + "/" + e.field(), e.getMessage() + ".");
+      throw BadFileException.atPointer(p.pointer() + "/" + e.field(), e);
     }
   }
 

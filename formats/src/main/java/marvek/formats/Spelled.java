@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import marvek.core.InvalidValueException;
+import marvek.core.say.Sentence;
 
 /** Constants as files and the interface write them: small, with hyphens. */
 public final class Spelled {
@@ -25,7 +26,9 @@ public final class Spelled {
         .filter(constant -> of(constant).equalsIgnoreCase(text))
         .findFirst()
         .orElseThrow(
-            () -> new InvalidValueException(field, "(" + text + ") must be " + known(type)));
+            () ->
+                new InvalidValueException(
+                    field, Sentence.of("refused.must-be", "given", text, "known", known(type))));
   }
 
   /** All of them, for a message: {@code begin, made or missed}. */

@@ -28,7 +28,7 @@ public final class StepStateJson {
           p.integer("misses"),
           p.bool("proven", false));
     } catch (InvalidValueException e) {
-      throw BadFileException.atPointer(pointer + "/" + e.field(), e.getMessage() + ".");
+      throw BadFileException.atPointer(pointer + "/" + e.field(), e);
     }
   }
 

@@ -103,9 +103,8 @@ final class SurveyedTable {
           closed);
     } catch (InvalidValueException e) {
       throw e.index() < 0
-          ? BadFileException.whole(e.getMessage() + ".")
-          : BadFileException.atLine(
-              table.lineAt(kept.get(e.index())), e.field(), e.getMessage() + ".");
+          ? BadFileException.whole(e)
+          : BadFileException.atLine(table.lineAt(kept.get(e.index())), e.field(), e);
     }
   }
 

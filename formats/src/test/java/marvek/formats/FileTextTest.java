@@ -12,6 +12,7 @@ import java.util.Arrays;
 import java.util.zip.GZIPOutputStream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
+import marvek.core.say.Sentence;
 import org.junit.jupiter.api.Test;
 
 /** Packed and encoded texts come out as they were. */
@@ -57,6 +58,7 @@ class FileTextTest {
     FileText text = FileText.of(gzip(out.toByteArray()));
     assertThat(read(text)).isEqualTo(TEXT);
     assertThat(text.told())
+        .extracting(Sentence::words)
         .containsExactly("Unpacked from gzip.", "Unpacked from a zip: stint.csv.");
   }
 

@@ -18,6 +18,7 @@ import marvek.core.laps.RecordedLap;
 import marvek.core.laps.Thresholds;
 import marvek.core.line.ChosenLine;
 import marvek.core.reference.Reference;
+import marvek.core.say.Sentence;
 import marvek.core.vehicle.Vehicle;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -109,7 +110,8 @@ class HundredKindsTest {
       return;
     }
     LapsOnRoad laps = read(kind);
-    assertThat(String.join(" ", laps.corrections())).contains(kind.says());
+    assertThat(laps.corrections().stream().map(Sentence::words).toList().toString())
+        .contains(kind.says());
     List<RecordedLap> flying =
         laps.laps().stream().filter(lap -> lap.kind() == RecordedLap.Kind.FLYING).toList();
     double[] truth = TRUTH.lapTimes();

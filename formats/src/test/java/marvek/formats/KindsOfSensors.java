@@ -76,7 +76,7 @@ final class KindsOfSensors extends KindsOfFiles {
         });
     read("speed in whole km/h", "", f -> f.speed = v -> LoggerFile.fixed(3.6 * v, 0));
     read("gears with letters", f -> f.gear = v -> v < 3 ? "N" : String.format("%.0f", v));
-    refused("speed in words", "no number", f -> f.speed = v -> "fast");
+    refused("speed in words", "not a number", f -> f.speed = v -> "fast");
     refused("speed nought", "no driven lap", f -> f.speed = v -> "0");
   }
 }

@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.stream.Stream;
 import marvek.core.laps.Channel;
 import marvek.core.laps.Recording;
+import marvek.core.say.Sentence;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
@@ -119,7 +120,11 @@ class LapCsvTest {
   void aSpeedInTheWrongUnitIsPutRightAndSaid(String column, double value, String said) {
     LapFile file = LapCsv.read(bytes(file("time_s,distance_m," + column, "%.1f,%.1f," + value)));
     assertThat(file.recording().at(Channel.SPEED, 5)).isCloseTo(10, within(0.01));
-    assertThat(file.corrections()).singleElement().asString().contains(said);
+    assertThat(file.corrections())
+        .extracting(Sentence::words)
+        .singleElement()
+        .asString()
+        .contains(said);
   }
 
   @Test
@@ -127,7 +132,7 @@ class LapCsvTest {
     String text = file("time_s,distance_m,speed_kmh", "%.1f,%.1f,36").replace("\n2.1,", "\n2.0,");
     LapFile file = LapCsv.read(bytes(text));
     assertThat(file.recording().size()).isEqualTo(ROWS - 1);
-    assertThat(file.corrections().get(0)).startsWith("1 rows").contains("line 23");
+    assertThat(file.corrections().get(0).words()).startsWith("1 rows").contains("line 23");
   }
 
   @Test
@@ -168,11 +173,11 @@ class LapCsvTest {
         Arguments.of("time_s,speed_kmh\n0,36\n", "neither a position"),
         Arguments.of("time_s,speed_kmh,lat_deg\n0,36,51\n", "neither a position"),
         Arguments.of(good.replace("\n2.1,21.0,36", "\n2.1,x21,36"), "Line 23, distance_m: \"x21\""),
-        Arguments.of(good.replace("\n2.1,", "\nabc,"), "Line 23, time_s: \"abc\" is no number"),
+        Arguments.of(good.replace("\n2.1,", "\nabc,"), "Line 23, time_s: \"abc\" is not a number"),
         Arguments.of(file("time_s,distance_m,speed_kmh", "%.1f,%.1f,0"), "0 all through"),
         Arguments.of(file("time_s,distance_m,speed_kmh", "%.1f,%.1f,"), "the column is empty"),
         Arguments.of(
-            file("time_s,distance_m,speed_kmh", "%.1f,%.1f,fast"), "\"fast\" is no number"),
+            file("time_s,distance_m,speed_kmh", "%.1f,%.1f,fast"), "\"fast\" is not a number"),
         Arguments.of(file("time_s,distance_m,speed_kmh", "1.0,%2$.1f,36"), "does not go on"),
         Arguments.of(file("time_s,x_m,y_m,speed_kmh", "%.1f,5,5,9000"), "cannot be"),
         Arguments.of(wide + "\n0,0,36\n", "at most 400"),
@@ -269,7 +274,11 @@ class LapCsvTest {
             .replace("\n2.1,21.0,36,20", "\n2.1,21.0,36,80");
     LapFile file = LapCsv.read(bytes(text));
     assertThat(file.recording().at(Channel.BRAKE, 3)).isCloseTo(100, within(1e-9));
-    assertThat(file.corrections()).singleElement().asString().contains("hardest in this file");
+    assertThat(file.corrections())
+        .extracting(Sentence::words)
+        .singleElement()
+        .asString()
+        .contains("hardest in this file");
   }
 
   @Test
@@ -277,6 +286,10 @@ class LapCsvTest {
     LapFile file =
         LapCsv.read(bytes(file("time_s,distance_m,speed_kmh,throttle_pct", "%.1f,%.1f,36,0.8")));
     assertThat(file.recording().at(Channel.THROTTLE, 3)).isCloseTo(80, within(1e-9));
-    assertThat(file.corrections()).singleElement().asString().contains("0 to 1");
+    assertThat(file.corrections())
+        .extracting(Sentence::words)
+        .singleElement()
+        .asString()
+        .contains("0 to 1");
   }
 }

@@ -156,7 +156,7 @@ class RoadTableTest {
   void whatCannotBeReadIsSaidWithItsPlace() {
     byte[] bytes = table("lat,lon", 40, i -> i == 20 ? "50.1,east" : of("50.%03d,8.1", i));
     assertThatThrownBy(() -> read(bytes, Map.of()))
-        .hasMessage("Line 22, lon: \"east\" is no number.");
+        .hasMessage("Line 22, lon: \"east\" is not a number.");
     assertThatThrownBy(() -> read(bytes, Map.of("lat", "altitude of the sun")))
         .hasMessageContaining("is mapped to altitude of the sun, which is no column of a road");
     assertThatThrownBy(() -> read(bytes, Map.of("lat", "x_m", "lon", "x_ft")))

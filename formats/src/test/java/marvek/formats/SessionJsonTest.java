@@ -59,11 +59,11 @@ class SessionJsonTest {
       textBlock =
           """
           "2026-06-07T14:05","length  | "next Sunday","length       | /startsAt             | 2026-05-01T16:30
-          "windFrom_deg":220.0,"humid | "windFrom_deg":400.0,"humid | /conditions/windFrom_deg | between 0.0 and 360.0
-          "laps":11                   | "laps":-3                   | /tyres/laps           | between 0.0 and 2000.0
+          "windFrom_deg":220.0,"humid | "windFrom_deg":400.0,"humid | /conditions/windFrom_deg | between 0 and 360
+          "laps":11                   | "laps":-3                   | /tyres/laps           | between 0 and 2000
           "2026-04-18"                | "18 April"                  | /tyres/inUseSince     | such as 2026-05-01
           "kind":"race"               | "kind":"parade"             | /kind                 | parade
-          "length_min":25             | "length_min":0              | /length_min           | between 1.0 and 1500.0
+          "length_min":25             | "length_min":0              | /length_min           | between 1 and 1500
           "field":"brake.at_m"        | "field":"colour"            | /field                | colour
           "from_m":600.0              | "from_m":-1.0               | /conditions/parts     | 0 or more
           """)

@@ -41,7 +41,7 @@ class CarSketchTest {
     JsonNode made = sketch(facts()).body();
     assertThat(3.6 * made.path("topSpeed_mps").asDouble(0)).isBetween(239.5, 240.5);
     assertThat(made.path("unmet")).isEmpty();
-    assertThat(made.path("assumed").toString()).contains("/aero/cdA_m2", "solved for");
+    assertThat(made.path("assumed").toString()).contains("/aero/cdA_m2", "sketch.drag-solved");
     byte[] file = JsonFiles.writeFile(made.path("car"));
     Scripts.Answer taken = new Scripts(http).upload("/api/cars/import", "mine.car.json", file);
     assertThat(taken.status().value()).isEqualTo(201);

@@ -258,9 +258,9 @@ class LapsTest {
     java.util.Map<String, String> told =
         java.util.Map.of(
             "full", "",
-            "mixed", "The row of headers is line 5",
-            "late", "behind the car's other channels",
-            "rough", "scatter by",
+            "mixed", "laps.header-line\",\"facts\":{\"line\":5",
+            "late", "laps.positions-late",
+            "rough", "laps.positions-scatter",
             "stint", "",
             "position", "",
             "telephone", "");

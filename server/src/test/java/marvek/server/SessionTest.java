@@ -216,7 +216,7 @@ class SessionTest {
     refused(old, "tyres.laps", "more than could be driven");
     Map<String, Object> wind = session("2026-06-13T10:20", "dry");
     wind.put("conditions", Map.of("windSpeed_mps", 3, "windFrom_deg", 400));
-    refused(wind, "windFrom_deg", "between 0.0 and 360.0");
+    refused(wind, "windFrom_deg", "between 0 and 360");
     Map<String, Object> beyond = session("2026-06-13T10:20", "dry");
     Map<String, Object> part = Map.of("from_m", 100, "to_m", 99_000, "surface", "wet");
     beyond.put("conditions", Map.of("parts", List.of(part)));

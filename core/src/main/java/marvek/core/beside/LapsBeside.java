@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import marvek.core.InvalidValueException;
 import marvek.core.laps.AlongLap;
+import marvek.core.say.Sentence;
 
 /**
  * Two laps beside each other, station by station: how far the first is behind the second. Both are
@@ -35,11 +36,7 @@ public final class LapsBeside {
     if (first.size() != second.size() || first.stepM() != second.stepM()) {
       throw new InvalidValueException(
           "laps",
-          "are read at "
-              + first.size()
-              + " and "
-              + second.size()
-              + " places: laps of one road are laid beside each other");
+          Sentence.of("refused.places-differ", "first", first.size(), "second", second.size()));
     }
     this.first = first;
     this.second = second;

@@ -3,7 +3,6 @@ package marvek.core.brief;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import marvek.core.InvalidValueException;
@@ -12,6 +11,7 @@ import marvek.core.page.CornerPage;
 import marvek.core.page.OwnValues;
 import marvek.core.page.PageField;
 import marvek.core.reference.Reference;
+import marvek.core.say.Sentence;
 
 /**
  * A book made ready for a session: what the conditions of the session change on each page, for the
@@ -55,7 +55,8 @@ public final class Preparation {
     public Decision {
       if ((choice == Choice.ALTER) != (value != null)) {
         throw new InvalidValueException(
-            "value", choice == Choice.ALTER ? "is missing: say which" : "is only for ALTER");
+            "value",
+            Sentence.of(choice == Choice.ALTER ? "refused.alter-without" : "refused.only-alter"));
       }
     }
   }
@@ -164,10 +165,11 @@ public final class Preparation {
       if (changes.stream().noneMatch(c -> isOn(decision, c))) {
         throw new InvalidValueException(
             "decisions",
-            String.format(
-                Locale.ROOT,
-                "has one on %s of corner %d, which does not change",
+            Sentence.of(
+                "refused.decision-on-unchanged",
+                "field",
                 decision.field().path(),
+                "corner",
                 decision.corner()));
       }
     }

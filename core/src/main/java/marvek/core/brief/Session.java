@@ -10,6 +10,7 @@ import marvek.core.InvalidValueException;
 import marvek.core.Require;
 import marvek.core.car.SetupSheet;
 import marvek.core.conditions.Conditions;
+import marvek.core.say.Sentence;
 
 /**
  * A session that a book is revised for. The hour is that of the conditions.
@@ -108,7 +109,7 @@ public record Session(
       if (learned.length() > LONGEST_LEARNED) {
         throw new InvalidValueException(
             "result.learned",
-            "has " + learned.length() + " characters; at most " + LONGEST_LEARNED + " are kept");
+            Sentence.of("refused.too-long", "given", learned.length(), "most", LONGEST_LEARNED));
       }
     }
   }
@@ -121,14 +122,14 @@ public record Session(
     Require.present("tyres.name", tyres);
     Require.present("conditions", conditions);
     if (conditions.at() == null) {
-      throw new InvalidValueException("startsAt", "is missing: give the day and the hour");
+      throw new InvalidValueException("startsAt", Sentence.of("refused.no-start"));
     }
     forecast = List.copyOf(forecast);
     openPoints = List.copyOf(openPoints);
     if (openPoints.size() > MOST_POINTS) {
       throw new InvalidValueException(
           "openPoints",
-          "has " + openPoints.size() + " entries; at most " + MOST_POINTS + " are kept");
+          Sentence.of("refused.too-many", "given", openPoints.size(), "most", MOST_POINTS));
     }
   }
 
@@ -169,15 +170,11 @@ public record Session(
     if (offsets.isEmpty()) {
       throw new InvalidValueException(
           "startsAt",
-          "("
-              + startsAt()
-              + ") does not exist at the circuit: the clocks go forward that night, in "
-              + zone.getId());
+          Sentence.of("refused.hour-skipped", "given", startsAt(), "zone", zone.getId()));
     }
     ZonedDateTime first = startsAt().atZone(zone);
     if (laterHour && offsets.size() < 2) {
-      throw new InvalidValueException(
-          "laterHour", "(true) is only for an hour that comes twice when the clocks go back");
+      throw new InvalidValueException("laterHour", Sentence.of("refused.hour-not-twice"));
     }
     return laterHour ? first.withLaterOffsetAtOverlap() : first.withEarlierOffsetAtOverlap();
   }
@@ -200,12 +197,7 @@ public record Session(
     LocalDate day = startsAt().toLocalDate();
     if (validFrom != null && day.isBefore(validFrom)) {
       throw new InvalidValueException(
-          "startsAt",
-          "("
-              + day
-              + ") is before the layout was as the book has it, "
-              + validFrom
-              + ": take a later day, or the layout version of that time");
+          "startsAt", Sentence.of("refused.before-layout", "given", day, "from", validFrom));
     }
     tyres.checkOn(day, lapS);
     conditions.checkedOn(lapM);

@@ -2,9 +2,9 @@ package marvek.core.brief;
 
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
-import java.util.Locale;
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
+import marvek.core.say.Sentence;
 
 /**
  * The tyres of a session.
@@ -51,18 +51,21 @@ public record TyreSet(String name, int laps, int goodLaps, LocalDate inUseSince)
     long days = ChronoUnit.DAYS.between(inUseSince, day) + 1;
     if (days < 1) {
       throw new InvalidValueException(
-          "tyres.inUseSince", "(" + inUseSince + ") is after the session's own day, " + day);
+          "tyres.inUseSince",
+          Sentence.of("refused.after-session", "given", inUseSince, "day", day));
     }
     if (laps * lapS > days * SECONDS_A_DAY) {
       throw new InvalidValueException(
           "tyres.laps",
-          String.format(
-              Locale.ROOT,
-              "(%d) are more than could be driven since %s: at %.0f s a lap that is %.0f days"
-                  + " without a stop",
+          Sentence.of(
+              "refused.laps-in-use",
+              "given",
               laps,
+              "since",
               inUseSince,
+              "lap_s",
               lapS,
+              "days",
               laps * lapS / SECONDS_A_DAY));
     }
   }

@@ -2,6 +2,7 @@ package marvek.core.car;
 
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
+import marvek.core.say.Sentence;
 import marvek.core.vehicle.Vehicle;
 
 /**
@@ -46,13 +47,14 @@ public record CarFacts(
     if (limiterRpm < powerRpm) {
       throw new InvalidValueException(
           "limiter_rpm",
-          "(" + limiterRpm + ") must not be below the engine speed of the most power, " + powerRpm);
+          Sentence.of("refused.limiter-below-power", "given", limiterRpm, "power", powerRpm));
     }
     if (zeroTo100S != null) {
       Require.within("zeroTo100_s", zeroTo100S, 1, 60);
     }
     if (kind == Vehicle.Kind.MOTORCYCLE && drive != Vehicle.Drive.REAR) {
-      throw new InvalidValueException("drive", "(" + drive + ") of a motorcycle must be rear");
+      throw new InvalidValueException(
+          "drive", Sentence.of("refused.motorcycle-drive", "drive", drive));
     }
   }
 }

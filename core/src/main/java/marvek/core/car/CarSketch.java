@@ -2,9 +2,9 @@ package marvek.core.car;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import marvek.core.InvalidValueException;
 import marvek.core.profile.Constants;
+import marvek.core.say.Sentence;
 import marvek.core.vehicle.Aero;
 import marvek.core.vehicle.Brakes;
 import marvek.core.vehicle.Engine;
@@ -262,10 +262,11 @@ public final class CarSketch {
     if (balanced < least) {
       throw new InvalidValueException(
           "topSpeed_kmh",
-          String.format(
-              Locale.ROOT,
-              "(%.0f) is more than %.0f kW can reach, however little drag there is: check both",
-              3.6 * facts.topSpeedMps(),
+          Sentence.of(
+              "refused.top-speed",
+              "speed_mps",
+              facts.topSpeedMps(),
+              "power",
               facts.powerW() / 1000));
     }
     return limiterHolds() ? typical : balanced;
@@ -280,42 +281,35 @@ public final class CarSketch {
   }
 
   private void sayWhy() {
-    String kind = car ? "a car of this kind" : "a motorcycle";
-    say("/driver_kg", "a driver in his kit");
-    say("/wheelbase_m", "usual for " + kind);
-    say("/cgHeight_m", "usual for " + kind + (facts.wings() ? " with wings" : ""));
-    say("/frontWeightShare", car ? "usual for its driven axle" : "usual with a rider");
-    say("/bodyWidth_m", "usual: it decides how near to the edge a line goes");
-    say("/length_m", "usual for " + kind);
-    say("/engine/torqueCurve", "an engine without a charger, of this power");
-    say("/gearbox/ratios", spreadWords());
-    say("/gearbox/upshift_s", car ? "a driver with a lever" : "a quick-shifter");
-    say("/gearbox/efficiency", "usual for the driven axle");
-    say("/tyre/muLateral", "the kind of tyre, warm and dry");
-    say("/tyre/muLongitudinal", "a little more than sideways");
-    say("/tyre/radius_m", "usual for " + kind);
-    say("/brakes/maxForce_n", "enough to lock all wheels");
-    if (car) {
-      say("/brakes/frontShare", "the front wheels lock first");
-    }
+    String usual = car ? "sketch.usual-car" : "sketch.usual-motorcycle";
+    String winged = car ? "sketch.usual-winged-car" : "sketch.usual-winged-motorcycle";
+    say("/driver_kg", "sketch.driver");
+    say("/wheelbase_m", usual);
+    say("/cgHeight_m", facts.wings() ? winged : usual);
+    say("/frontWeightShare", car ? "sketch.usual-axle" : "sketch.usual-rider");
+    say("/bodyWidth_m", "sketch.width");
+    say("/length_m", usual);
+    say("/engine/torqueCurve", "sketch.engine");
     say(
-        "/aero/cdA_m2",
-        limiterHolds()
-            ? "usual: the limiter holds the top speed"
-            : "solved for: the power is used up at the top speed");
-    if (facts.wings()) {
-      say("/aero/clA_m2", "wings of a club car");
+        "/gearbox/ratios",
+        facts.zeroTo100S() == null ? "sketch.even-steps" : "sketch.solved-steps");
+    say("/gearbox/upshift_s", car ? "sketch.lever" : "sketch.quick-shifter");
+    say("/gearbox/efficiency", "sketch.usual-axle");
+    say("/tyre/muLateral", "sketch.tyre");
+    say("/tyre/muLongitudinal", "sketch.tyre-along");
+    say("/tyre/radius_m", usual);
+    say("/brakes/maxForce_n", "sketch.brakes");
+    if (car) {
+      say("/brakes/frontShare", "sketch.front-first");
     }
-    say("/rollingResistance", "usual on asphalt");
+    say("/aero/cdA_m2", limiterHolds() ? "sketch.limiter-holds" : "sketch.drag-solved");
+    if (facts.wings()) {
+      say("/aero/clA_m2", "sketch.wings");
+    }
+    say("/rollingResistance", "sketch.asphalt");
   }
 
-  private String spreadWords() {
-    return facts.zeroTo100S() == null
-        ? "even steps; the last one reaches the top speed"
-        : "even steps, solved for: the time to 100 km/h and the top speed";
-  }
-
-  private void say(String pointer, String why) {
-    assumed.add(new SketchedCar.Assumed(pointer, why));
+  private void say(String pointer, String code) {
+    assumed.add(new SketchedCar.Assumed(pointer, Sentence.of(code)));
   }
 }

@@ -1,7 +1,9 @@
 package marvek.core.car;
 
 import java.time.LocalDate;
+import marvek.core.InvalidValueException;
 import marvek.core.Require;
+import marvek.core.say.Sentence;
 import marvek.core.vehicle.Aero;
 import marvek.core.vehicle.Brakes;
 import marvek.core.vehicle.Vehicle;
@@ -77,8 +79,8 @@ public record SetupSheet(
 
   private static String shortEnough(String field, String text, int longest) {
     if (text != null && text.length() > longest) {
-      throw new marvek.core.InvalidValueException(
-          field, "has " + text.length() + " characters; at most " + longest + " are kept");
+      throw new InvalidValueException(
+          field, Sentence.of("refused.too-long", "given", text.length(), "most", longest));
     }
     return text == null ? "" : text;
   }

@@ -7,6 +7,7 @@ import java.util.function.Function;
 import marvek.core.conditions.Conditions;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
+import marvek.core.say.Sentence;
 import marvek.core.vehicle.Vehicle;
 
 /** Two setup sheets of a car laid side by side: what differs, and what the model can say of it. */
@@ -21,7 +22,8 @@ public final class SheetComparison {
    *     where the model does not know
    * @param words what the model can or cannot say
    */
-  public record Difference(String field, String first, String second, Double lostS, String words) {}
+  public record Difference(
+      String field, String first, String second, Double lostS, Sentence words) {}
 
   /**
    * All differences and what the second sheet as a whole costs.
@@ -34,39 +36,29 @@ public final class SheetComparison {
     }
   }
 
-  private record Field(String name, Function<SetupSheet, Object> value, String words) {}
-
-  private static final String MEASURE =
-      "The model's grip does not depend on it: drive both and compare the laps.";
+  private record Field(String name, Function<SetupSheet, Object> value, String code) {}
 
   private static final List<Field> COMPUTED =
       List.of(
-          new Field(
-              "brakeFrontShare", SetupSheet::brakeFrontShare, "Braking only; see the balance."),
-          new Field("finalDrive", SetupSheet::finalDrive, "With the gears changed to suit."),
-          new Field("cdA_m2", SetupSheet::cdAM2, "Drag alone."),
-          new Field("clA_m2", SetupSheet::clAM2, "Downforce alone."),
-          new Field(
-              "aeroFrontShare",
-              SetupSheet::aeroFrontShare,
-              "On traction and braking; how the car turns the model does not know."),
-          new Field("gripFactor", SetupSheet::gripFactor, "All tyres alike, sideways and along."),
-          new Field("powerFactor", SetupSheet::powerFactor, "The torque curve at every speed."),
-          new Field("fuel_kg", SetupSheet::fuelKg, "As mass; where the tank lies is left out."));
+          new Field("brakeFrontShare", SetupSheet::brakeFrontShare, "sheet.braking"),
+          new Field("finalDrive", SetupSheet::finalDrive, "sheet.gears"),
+          new Field("cdA_m2", SetupSheet::cdAM2, "sheet.drag"),
+          new Field("clA_m2", SetupSheet::clAM2, "sheet.downforce"),
+          new Field("aeroFrontShare", SetupSheet::aeroFrontShare, "sheet.traction"),
+          new Field("gripFactor", SetupSheet::gripFactor, "sheet.tyres"),
+          new Field("powerFactor", SetupSheet::powerFactor, "sheet.torque"),
+          new Field("fuel_kg", SetupSheet::fuelKg, "sheet.mass"));
 
   private static final List<Field> KEPT =
       List.of(
-          new Field("pressureFront_kpa", SetupSheet::pressureFrontKpa, MEASURE),
-          new Field("pressureRear_kpa", SetupSheet::pressureRearKpa, MEASURE),
-          new Field("barFront", SetupSheet::barFront, "Moves grip between the axles. " + MEASURE),
-          new Field("barRear", SetupSheet::barRear, "Moves grip between the axles. " + MEASURE),
-          new Field("rideHeightFront_mm", SetupSheet::rideHeightFrontMm, MEASURE),
-          new Field("rideHeightRear_mm", SetupSheet::rideHeightRearMm, MEASURE),
-          new Field(
-              "wing",
-              SetupSheet::wing,
-              "A setting, not a force: give the drag and downforce areas to have it computed."),
-          new Field("tyres", SetupSheet::tyres, MEASURE));
+          new Field("pressureFront_kpa", SetupSheet::pressureFrontKpa, "sheet.measure"),
+          new Field("pressureRear_kpa", SetupSheet::pressureRearKpa, "sheet.measure"),
+          new Field("barFront", SetupSheet::barFront, "sheet.axles"),
+          new Field("barRear", SetupSheet::barRear, "sheet.axles"),
+          new Field("rideHeightFront_mm", SetupSheet::rideHeightFrontMm, "sheet.measure"),
+          new Field("rideHeightRear_mm", SetupSheet::rideHeightRearMm, "sheet.measure"),
+          new Field("wing", SetupSheet::wing, "sheet.setting"),
+          new Field("tyres", SetupSheet::tyres, "sheet.measure"));
 
   /**
    * Compares on a line.
@@ -102,7 +94,7 @@ public final class SheetComparison {
         told(field.value().apply(first)),
         told(field.value().apply(second)),
         lostS,
-        field.words());
+        Sentence.of(field.code()));
   }
 
   private static String told(Object value) {

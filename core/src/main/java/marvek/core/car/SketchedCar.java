@@ -1,6 +1,7 @@
 package marvek.core.car;
 
 import java.util.List;
+import marvek.core.say.Sentence;
 import marvek.core.vehicle.Vehicle;
 
 /**
@@ -27,7 +28,7 @@ public record SketchedCar(
    * @param pointer of the value in the car's file (RFC 6901)
    * @param why where it comes from
    */
-  public record Assumed(String pointer, String why) {}
+  public record Assumed(String pointer, Sentence why) {}
 
   /**
    * A fact that is not met.

@@ -6,6 +6,7 @@ import marvek.core.laps.AlongLap;
 import marvek.core.laps.CornerReading;
 import marvek.core.page.CornerPage;
 import marvek.core.page.Stakes;
+import marvek.core.say.Sentence;
 
 /**
  * One corner of a lap beside the page's, as the causes look at it. Stations of the lap, 0 to the
@@ -60,7 +61,7 @@ record CornerCase(
         }
       }
     }
-    throw new InvalidValueException("speed_mps", "is missing all over the lap");
+    throw new InvalidValueException("speed_mps", Sentence.of("refused.no-speed"));
   }
 
   /**

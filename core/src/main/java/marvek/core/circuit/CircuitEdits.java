@@ -48,8 +48,7 @@ public record CircuitEdits(
     try {
       return ZoneId.of(name).getId();
     } catch (DateTimeException e) {
-      throw new InvalidValueException(
-          "timeZone", "(" + name + ") is not known: one such as Europe/London is expected");
+      throw new InvalidValueException("timeZone", Sentence.of("refused.time-zone", "given", name));
     }
   }
 
@@ -129,7 +128,7 @@ public record CircuitEdits(
       }
       boolean backward = to.applyAsDouble(things.get(i)) < from.applyAsDouble(things.get(i));
       if (backward && !road.closed()) {
-        throw new InvalidValueException(list, i, "ends before it begins, on a road that is open");
+        throw new InvalidValueException(list, i, Sentence.of("refused.ends-before-on-open"));
       }
     }
   }
@@ -140,7 +139,7 @@ public record CircuitEdits(
       for (int j = 0; j < i; j++) {
         if (corners.get(j).number() == number) {
           throw new InvalidValueException(
-              "corners", i, "has the number " + number + " of another: give each its own");
+              "corners", i, Sentence.of("refused.number-twice", "number", number));
         }
       }
     }

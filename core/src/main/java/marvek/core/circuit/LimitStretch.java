@@ -63,12 +63,12 @@ public record LimitStretch(
   public LimitStretch {
     Require.present("side", side);
     if (side != Side.LEFT && side != Side.RIGHT) {
-      throw new InvalidValueException("side", "(" + side + ") must be left or right");
+      throw new InvalidValueException("side", Sentence.of("refused.side", "given", side));
     }
     Require.notNegative("fromM", fromM);
     Require.notNegative("toM", toM);
     if (wheels != 1 && wheels != 2 && wheels != 4) {
-      throw new InvalidValueException("wheels", "(" + wheels + ") must be 1, 2 or 4");
+      throw new InvalidValueException("wheels", Sentence.of("refused.wheels", "given", wheels));
     }
     Require.present("line", line);
     Require.present("consequence", consequence);

@@ -2,6 +2,7 @@ package marvek.core.circuit;
 
 import java.util.List;
 import marvek.core.InvalidValueException;
+import marvek.core.say.Sentence;
 
 /**
  * A path driven along a road: its offset at each of the road's samples and what the force model
@@ -68,12 +69,13 @@ public final class Path {
   public static Path at(Road road, double[] offsetsM, RoadSurface surface) {
     if (offsetsM.length != road.size()) {
       throw new InvalidValueException(
-          "offsets", "has " + offsetsM.length + " values; the road has " + road.size());
+          "offsets",
+          Sentence.of("refused.offsets-count", "given", offsetsM.length, "wanted", road.size()));
     }
     for (int i = 0; i < offsetsM.length; i++) {
       if (!(offsetsM[i] * road.curvatureAt(i) < 1)) {
         throw new InvalidValueException(
-            "offsets", i, "(" + offsetsM[i] + " m) lies beyond the centre of the bend");
+            "offsets", i, Sentence.of("refused.beyond-bend-centre", "offset_m", offsetsM[i]));
       }
     }
     return new Path(road, offsetsM, surface);

@@ -131,7 +131,7 @@ public final class RecordedTrack {
   private Result trace(int raw) {
     if (points.size() < 12) {
       throw new InvalidValueException(
-          "track", "has " + points.size() + " points that differ; a road needs at least 12");
+          "track", Sentence.of("refused.few-points", "given", points.size()));
     }
     checkJumps();
     measure();
@@ -152,13 +152,8 @@ public final class RecordedTrack {
         throw new InvalidValueException(
             "track",
             origin.get(i + 1),
-            String.format(
-                java.util.Locale.ROOT,
-                "jumps by %.0f m here, where points usually lie %.1f m apart:"
-                    + " the recording was interrupted or lost its position; record it again,"
-                    + " or cut the file",
-                gaps[i],
-                sorted[sorted.length / 2]));
+            Sentence.of(
+                "refused.track-jumps", "gap_m", gaps[i], "usual_m", sorted[sorted.length / 2]));
       }
     }
   }
@@ -285,7 +280,7 @@ public final class RecordedTrack {
     int whole = passages.size() - 1;
     if (settings.lap() > whole) {
       throw new InvalidValueException(
-          "lap", "(" + settings.lap() + ") is not in the recording; it has " + whole);
+          "lap", Sentence.of("refused.lap-not-recorded", "given", settings.lap(), "whole", whole));
     }
     double lap = station[passages.get(1)] - station[passages.get(0)];
     double laps = station[points.size() - 1] / lap;

@@ -1,6 +1,7 @@
 package marvek.core.circuit;
 
 import marvek.core.InvalidValueException;
+import marvek.core.say.Sentence;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -65,16 +66,13 @@ public final class Survey {
     int n = x.length;
     if (n < 4) {
       throw new InvalidValueException(
-          "centreline",
-          "has "
-              + n
-              + (n == 1 ? " point" : " points")
-              + "; a road needs at least 4, one every 5 m");
+          "centreline", Sentence.of("refused.few-surveyed", "given", n));
     }
     for (double[] column : new double[][] {y, z, widthLeft, widthRight, banking}) {
       if (column.length != n) {
         throw new InvalidValueException(
-            "centreline", "has columns of unequal length (" + n + " and " + column.length + ")");
+            "centreline",
+            Sentence.of("refused.unequal-columns", "first", n, "second", column.length));
       }
     }
   }
@@ -87,20 +85,20 @@ public final class Survey {
     width("width_right_m", i, widthRight[i]);
     if (!(Math.abs(banking[i]) <= Math.toRadians(45))) {
       throw new InvalidValueException(
-          "banking_deg", i, "(" + Math.toDegrees(banking[i]) + ") must lie between -45 and 45");
+          "banking_deg", i, Sentence.of("refused.banking", "given", Math.toDegrees(banking[i])));
     }
   }
 
   private static void finite(String field, int i, double value) {
     if (!Double.isFinite(value)) {
-      throw new InvalidValueException(field, i, "(" + value + ") must be a finite number");
+      throw new InvalidValueException(field, i, Sentence.of("refused.not-finite", "value", value));
     }
   }
 
   private static void width(String field, int i, double value) {
     if (!(value > 0 && value <= MAX_WIDTH_M)) {
       throw new InvalidValueException(
-          field, i, "(" + value + ") must be above 0 and at most " + MAX_WIDTH_M + " metres");
+          field, i, Sentence.of("refused.width", "given", value, "most_m", MAX_WIDTH_M));
     }
   }
 
@@ -113,22 +111,19 @@ public final class Survey {
         throw new InvalidValueException(
             "centreline",
             next,
-            "lies on the point before it ("
-                + chord
-                + " m apart): remove one of the two"
-                + (next == 0 ? "; a closed circuit does not repeat its first point" : ""));
+            Sentence.of(
+                next == 0 ? "refused.first-repeated" : "refused.point-repeated", "apart_m", chord));
       }
       if (chord > MAX_SPACING_M) {
         throw new InvalidValueException(
             "centreline",
             next,
-            String.format(
-                java.util.Locale.ROOT,
-                "lies %.1f m from the point before it; at most %.0f m can be bridged:"
-                    + " add points%s",
+            Sentence.of(
+                next == 0 ? "refused.lap-open" : "refused.points-far",
+                "apart_m",
                 chord,
-                MAX_SPACING_M,
-                next == 0 ? ", or mark the road as open" : ""));
+                "most_m",
+                MAX_SPACING_M));
       }
     }
   }

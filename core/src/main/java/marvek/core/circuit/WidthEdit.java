@@ -2,6 +2,7 @@ package marvek.core.circuit;
 
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
+import marvek.core.say.Sentence;
 
 /**
  * Widths measured anew over a stretch: set at every surveyed point in it, linear to its neighbours.
@@ -17,7 +18,7 @@ public record WidthEdit(double fromM, double toM, Double leftM, Double rightM) {
     Require.notNegative("width station", fromM);
     Require.notNegative("width station", toM);
     if (leftM == null && rightM == null) {
-      throw new InvalidValueException("width", "is missing: give the left or the right one");
+      throw new InvalidValueException("width", Sentence.of("refused.no-width"));
     }
     if (leftM != null) {
       Require.within("width_left_m", leftM, 0.5, WIDEST_M);

@@ -122,7 +122,7 @@ public record Conditions(
     parts = List.copyOf(parts);
     if (parts.size() > MOST_PARTS) {
       throw new InvalidValueException(
-          "parts", "has " + parts.size() + " entries; at most " + MOST_PARTS + " are taken");
+          "parts", Sentence.of("refused.parts-count", "given", parts.size(), "most", MOST_PARTS));
     }
     Require.within("coldLap", coldLap, 1, 9);
     Require.within("wear", wear, 0, 2);

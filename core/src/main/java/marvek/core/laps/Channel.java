@@ -1,7 +1,5 @@
 package marvek.core.laps;
 
-import java.util.Locale;
-
 /** What a logger writes down beside the time. Names are those of the lap format. */
 public enum Channel {
   LAP("lap"),
@@ -47,15 +45,6 @@ public enum Channel {
   /** Whether it tells brake or throttle, which no foot moves there and back within a sample. */
   boolean isPedal() {
     return this == BRAKE || this == THROTTLE;
-  }
-
-  /** What it is called in a sentence. */
-  String words() {
-    return switch (this) {
-      case LATERAL_G -> "force sideways";
-      case LONGITUDINAL_G -> "force along";
-      default -> name().toLowerCase(Locale.ROOT).replace('_', ' ');
-    };
   }
 
   /** Its column in the lap format. */

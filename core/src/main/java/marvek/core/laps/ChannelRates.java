@@ -3,6 +3,7 @@ package marvek.core.laps;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import marvek.core.numeric.Median;
 import org.jspecify.annotations.Nullable;
 
@@ -63,12 +64,10 @@ final class ChannelRates {
       now = evened == null ? now : now.with(channel, evened);
     }
     if (!slower.isEmpty()) {
-      corrections.add(
-          "Of %.0f rows a second some channels are there less often and are laid between: %s.",
-          1 / interval, String.join(", ", slower));
+      corrections.add("laps.rates", "rows", 1 / interval, "channels", String.join(", ", slower));
     }
     if (slips > 0) {
-      corrections.add("%d single samples of pedals that left and came back were taken out.", slips);
+      corrections.add("laps.pedal-slips", "count", slips);
     }
     return now;
   }
@@ -116,7 +115,7 @@ final class ChannelRates {
 
   private void tell(Channel channel, double own) {
     if (own > 1.5 * interval) {
-      slower.add(Corrections.text("%s %.0f", channel.words(), 1 / own));
+      slower.add(String.format(Locale.ROOT, "%s %.0f", channel.column(), 1 / own));
     }
   }
 

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
 import marvek.core.InvalidValueException;
+import marvek.core.say.Sentence;
 
 /**
  * Takes out of a recording what no car can have done, and says so: channels that come more slowly
@@ -47,7 +48,7 @@ public final class Cleaning {
    *
    * @param corrections empty where nothing was
    */
-  public record Cleaned(Recording recording, List<String> corrections) {
+  public record Cleaned(Recording recording, List<Sentence> corrections) {
     public Cleaned {
       corrections = List.copyOf(corrections);
     }
@@ -79,7 +80,7 @@ public final class Cleaning {
       now = new PositionCleaning(now, corrections).cleaned();
     }
     now = PedalEnds.calibrated(now, corrections);
-    return new Cleaned(speedGiven ? now : now.without(Channel.SPEED), corrections.words());
+    return new Cleaned(speedGiven ? now : now.without(Channel.SPEED), corrections.said());
   }
 
   /** Speeds of chords between positions, good enough to tell a jump from a car. */
@@ -111,7 +112,7 @@ public final class Cleaning {
     for (int i = 1; i < before.size(); i++) {
       double gap = before.timeAt(i) - before.timeAt(i - 1);
       if (gap > least) {
-        String place = Corrections.text("%.1f s at %.1f s", gap, before.timeAt(i - 1));
+        String place = Corrections.stretch(before.timeAt(i - 1), before.timeAt(i));
         if (hasJumped(i, gap)) {
           breaks.set(i);
           jumps.add(place);
@@ -121,9 +122,8 @@ public final class Cleaning {
       }
     }
     before = before.brokenAt(breaks);
-    corrections.addPlaces(missing, "Samples are missing: ", ". Events in a gap are not seen.");
-    corrections.addPlaces(
-        jumps, "The clock jumps on while the car does not: ", ". Such a lap does not count.");
+    corrections.addPlaces("laps.samples-missing", missing);
+    corrections.addPlaces("laps.clock-jumps-on", jumps);
   }
 
   private boolean hasJumped(int i, double gap) {
@@ -155,7 +155,7 @@ public final class Cleaning {
           back < v.length
               && before.timeAt(back) - before.timeAt(i - 1) <= SPIKE_S + 2 * interval0(i);
       if (returns) {
-        found.add(Corrections.text("%.0f km/h at %.2f s", 3.6 * v[i], before.timeAt(i)));
+        found.add(Corrections.moment(before.timeAt(i)));
         for (int k = i; k < back; k++) {
           double share =
               (before.timeAt(k) - before.timeAt(i - 1))
@@ -164,7 +164,7 @@ public final class Cleaning {
         }
       }
     }
-    corrections.addPlaces(found, "Spikes of the speed were taken out: ", ".");
+    corrections.addPlaces("laps.speed-spikes", found);
     return v;
   }
 
@@ -183,14 +183,14 @@ public final class Cleaning {
         for (int k = last + 1; k < i; k++) {
           v[k] = last < 0 ? from : from + (v[i] - from) * (before.timeAt(k) - begun) / span;
         }
-        found.add(Corrections.text("%.1f s at %.1f s", span, begun));
+        found.add(Corrections.stretch(begun, begun + span));
       }
       last = i;
     }
     if (last >= 0) {
       Arrays.fill(v, last + 1, v.length, v[last]);
     }
-    corrections.addPlaces(found, "The speed is missing: ", ". It is laid between.");
+    corrections.addPlaces("laps.speed-missing", found);
     return v;
   }
 
@@ -212,7 +212,7 @@ public final class Cleaning {
     if (out == 0 || out > MOST_SLIPS * values.length) {
       return values;
     }
-    corrections.add("%d samples of %s beyond %.0f g were left out.", out, g.column(), LARGEST_G);
+    corrections.add("laps.beyond-g", "count", out, "column", g.column(), "most", LARGEST_G);
     return Arrays.stream(values).map(v -> Math.abs(v) > LARGEST_G ? Double.NaN : v).toArray();
   }
 }

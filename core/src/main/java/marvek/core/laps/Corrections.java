@@ -3,32 +3,39 @@ package marvek.core.laps;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import marvek.core.say.Sentence;
 
-/** Collects in words what was put right in a recording. */
+/** Collects what was put right in a recording. */
 final class Corrections {
   /** Of many places these are named, the others counted. */
   private static final int SHOWN = 3;
 
-  private final List<String> words = new ArrayList<>();
+  private final List<Sentence> said = new ArrayList<>();
 
-  List<String> words() {
-    return List.copyOf(words);
+  List<Sentence> said() {
+    return List.copyOf(said);
   }
 
-  void add(String format, Object... values) {
-    words.add(text(format, values));
+  /** See {@link Sentence#of}. */
+  void add(String code, Object... namesAndValues) {
+    said.add(Sentence.of(code, namesAndValues));
   }
 
-  /** Says a thing with the places where it was found; nothing where it was found nowhere. */
-  void addPlaces(List<String> places, String begin, String end) {
+  /** Says a thing with the times where it was found; nothing where it was found nowhere. */
+  void addPlaces(String code, List<String> places) {
     if (!places.isEmpty()) {
-      String more = places.size() > SHOWN ? " and " + (places.size() - SHOWN) + " more" : "";
       String shown = String.join(", ", places.subList(0, Math.min(SHOWN, places.size())));
-      words.add(begin + shown + more + end);
+      add(code, "places", places.size() > SHOWN ? shown + " …" : shown, "count", places.size());
     }
   }
 
-  static String text(String format, Object... values) {
-    return String.format(Locale.ROOT, format, values);
+  /** A stretch of time. */
+  static String stretch(double fromS, double toS) {
+    return String.format(Locale.ROOT, "%.1f–%.1f s", fromS, toS);
+  }
+
+  /** A moment. */
+  static String moment(double atS) {
+    return String.format(Locale.ROOT, "%.1f s", atS);
   }
 }

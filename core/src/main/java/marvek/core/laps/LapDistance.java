@@ -2,6 +2,7 @@ package marvek.core.laps;
 
 import marvek.core.InvalidValueException;
 import marvek.core.circuit.Road;
+import marvek.core.say.Sentence;
 
 /** Metres since the start of the lap, also of a logger whose metres run on over the laps. */
 final class LapDistance {
@@ -22,17 +23,13 @@ final class LapDistance {
       most = metres > most ? metres : most;
     }
     if (most == Double.NEGATIVE_INFINITY) {
-      throw new InvalidValueException(
-          "distance_m", "is empty, and there is no position: one of them is needed");
+      throw new InvalidValueException("distance_m", Sentence.of("refused.distance-empty"));
     }
     if (most < RUNS_ON_LAPS * road.lengthM() || !road.closed()) {
       return distance;
     }
     if (!recording.has(Channel.LAP)) {
-      throw new InvalidValueException(
-          "distance_m",
-          "runs on over the laps, and nothing tells where one begins: bring in a file with a"
-              + " position, with a column lap, or with a distance that begins at the line");
+      throw new InvalidValueException("distance_m", Sentence.of("refused.distance-runs-on"));
     }
     double[] raw = distance.clone();
     double begun = Double.NaN;

@@ -51,10 +51,10 @@ final class PedalEnds {
     double from = idles ? idle : 0;
     double to = shortOfAll ? top : 100;
     if (idles) {
-      corrections.add("The throttle shows %.0f %% with the foot off: taken as shut.", idle);
+      corrections.add("laps.throttle-open", "pct", idle);
     }
     if (shortOfAll) {
-      corrections.add("The throttle stands at %.0f %% with the foot down: taken as 100 %%.", top);
+      corrections.add("laps.throttle-short", "pct", top);
     }
     for (int i = 0; i < v.length; i++) {
       v[i] = Math.max(0, Math.min(100, 100 * (v[i] - from) / (to - from)));

@@ -6,6 +6,7 @@ import java.util.function.IntToDoubleFunction;
 import marvek.core.InvalidValueException;
 import marvek.core.circuit.Road;
 import marvek.core.profile.Lap;
+import marvek.core.say.Sentence;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -46,7 +47,7 @@ public final class Placing {
    * @param shift by which they lay off and were brought back
    * @param noiseM by which each scatters
    * @param speedFactor that the speed was multiplied with
-   * @param corrections in words; empty where nothing was put right
+   * @param corrections empty where nothing was put right
    */
   public record Placed(
       Recording recording,
@@ -56,7 +57,7 @@ public final class Placing {
       double shiftNorthM,
       double noiseM,
       double speedFactor,
-      List<String> corrections) {
+      List<Sentence> corrections) {
     public Placed {
       corrections = List.copyOf(corrections);
     }
@@ -79,12 +80,11 @@ public final class Placing {
     double beacon = page == null ? 0 : BeaconPlace.of(now, stations, page);
     if (beacon != 0) {
       corrections.add(
-          "By their speeds the laps of the file begin %.0f m %s the line: cut at the line.",
-          Math.abs(beacon), beacon > 0 ? "behind" : "before");
+          beacon > 0 ? "laps.begin-behind" : "laps.begin-before", "away_m", Math.abs(beacon));
     }
     Stations placed = beacon == 0 ? stations : stations.shifted(beacon);
     now = SensorSigns.checked(now, placed, road, corrections);
-    return new Placed(now, placed, 0, 0, 0, 0, 1, corrections.words());
+    return new Placed(now, placed, 0, 0, 0, 0, 1, corrections.said());
   }
 
   private Placed byPosition() {
@@ -105,16 +105,15 @@ public final class Placing {
       speedFactor = calibrated(found.factor());
     } else {
       now = now.with(Channel.SPEED, SpeedFromPosition.of(now, match, noise));
-      corrections.add("The file has no speed: it is taken from the positions.");
+      corrections.add("laps.no-speed");
     }
     if (noise > LEAST_NOISE_M) {
-      corrections.add(
-          "Positions scatter by %.1f m: they are taken together over a longer time.", noise);
+      corrections.add("laps.positions-scatter", "noise_m", noise);
     }
     Stations stations = Stations.of(now, match, noise);
     now = SensorSigns.checked(now, stations, road, corrections);
     return new Placed(
-        now, stations, lag, shift.eastM(), shift.northM(), noise, speedFactor, corrections.words());
+        now, stations, lag, shift.eastM(), shift.northM(), noise, speedFactor, corrections.said());
   }
 
   private RoadMatch moved(PositionShift.Found shift) {
@@ -126,8 +125,11 @@ public final class Placing {
     }
     now = now.with(Channel.X, x).with(Channel.Y, y);
     corrections.add(
-        "All positions lie %.1f m %s of where the road is: brought back.",
-        shift.metres(), compass(shift.eastM(), shift.northM()));
+        "laps.positions-off",
+        "away_m",
+        shift.metres(),
+        "compass",
+        compass(shift.eastM(), shift.northM()));
     return RoadMatch.of(now, road);
   }
 
@@ -143,8 +145,7 @@ public final class Placing {
   private RoadMatch broughtForward(double lagS) {
     now = now.with(Channel.X, at(Channel.X, lagS)).with(Channel.Y, at(Channel.Y, lagS));
     corrections.add(
-        "Positions come %.2f s %s the car's other channels: put right.",
-        Math.abs(lagS), lagS > 0 ? "behind" : "before");
+        lagS > 0 ? "laps.positions-late" : "laps.positions-early", "seconds", Math.abs(lagS));
     return RoadMatch.of(now, road);
   }
 
@@ -188,8 +189,7 @@ public final class Placing {
     }
     now = now.with(Channel.SPEED, v);
     corrections.add(
-        "The speed is %.1f %% %s than the positions say: put right by them.",
-        100 * Math.abs(1 / factor - 1), off < 0 ? "more" : "less");
+        off < 0 ? "laps.speed-more" : "laps.speed-less", "pct", 100 * Math.abs(1 / factor - 1));
     return factor;
   }
 }

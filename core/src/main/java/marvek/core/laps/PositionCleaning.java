@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import marvek.core.InvalidValueException;
+import marvek.core.say.Sentence;
 
 /** Leaves out positions that are repeated, stand still while the car moves, or jump off. */
 final class PositionCleaning {
@@ -71,9 +72,7 @@ final class PositionCleaning {
       }
     }
     double span = now.timeAt(x.length - 1) - now.timeAt(0);
-    corrections.add(
-        "Positions come about %.0f times a second: between them the way by the speed counts.",
-        fresh / span);
+    corrections.add("laps.positions-slow", "times", fresh / span);
   }
 
   private void frozen() {
@@ -87,7 +86,7 @@ final class PositionCleaning {
       }
       double held = now.timeAt(i - 1) - now.timeAt(begun);
       if (held > FROZEN_S && now.at(Channel.SPEED, begun) > MOVING_MPS) {
-        found.add(Corrections.text("%.1f s at %.1f s", held, now.timeAt(begun)));
+        found.add(Corrections.stretch(now.timeAt(begun), now.timeAt(i - 1)));
         frozenS += held;
         Arrays.fill(x, begun + 1, i, Double.NaN);
         Arrays.fill(y, begun + 1, i, Double.NaN);
@@ -96,14 +95,9 @@ final class PositionCleaning {
     }
     if (frozenS > MOST_FROZEN * (now.timeAt(x.length - 1) - now.timeAt(0))) {
       throw new InvalidValueException(
-          "x_m",
-          Corrections.text(
-              "and y_m stand still for %.0f s while the car moves: the receiver had lost its"
-                  + " position. Bring in a file with a distance instead",
-              frozenS));
+          "x_m", Sentence.of("refused.position-frozen", "seconds", frozenS));
     }
-    corrections.addPlaces(
-        found, "Positions stood still while the car moved: ", ". They were left out.");
+    corrections.addPlaces("laps.positions-frozen", found);
   }
 
   private void jumped() {
@@ -114,14 +108,14 @@ final class PositionCleaning {
         continue;
       }
       if (last >= 0 && away(last, i) && comesBack(last, i)) {
-        found.add(Corrections.text("at %.1f s", now.timeAt(i)));
+        found.add(Corrections.moment(now.timeAt(i)));
         x[i] = Double.NaN;
         y[i] = Double.NaN;
       } else {
         last = i;
       }
     }
-    corrections.addPlaces(found, "Positions that jumped off were left out: ", ".");
+    corrections.addPlaces("laps.positions-jumped", found);
   }
 
   private boolean away(int a, int b) {

@@ -6,6 +6,7 @@ import java.util.EnumMap;
 import java.util.Map;
 import marvek.core.InvalidValueException;
 import marvek.core.numeric.Median;
+import marvek.core.say.Sentence;
 
 /**
  * Samples of a logger in the order of time, as many of each channel as of the time; SI units but
@@ -39,12 +40,14 @@ public final class Recording {
   public Recording(double[] timeS, Map<Channel, Samples> channels, BitSet breaks) {
     if (timeS.length < 2) {
       throw new InvalidValueException(
-          "time_s", "has " + timeS.length + " samples; a recording needs at least two");
+          "time_s", Sentence.of("refused.few-samples", "given", timeS.length));
     }
     for (int i = 1; i < timeS.length; i++) {
       if (!(timeS[i] > timeS[i - 1])) {
         throw new InvalidValueException(
-            "time_s", i, "(" + timeS[i] + ") must come after " + timeS[i - 1]);
+            "time_s",
+            i,
+            Sentence.of("refused.time-order", "given", timeS[i], "before", timeS[i - 1]));
       }
     }
     channels.forEach(
@@ -52,7 +55,8 @@ public final class Recording {
           if (values.size() != timeS.length) {
             throw new InvalidValueException(
                 channel.column(),
-                "has " + values.size() + " values for " + timeS.length + " samples");
+                Sentence.of(
+                    "refused.samples-count", "given", values.size(), "samples", timeS.length));
           }
         });
     this.timeS = timeS;

@@ -3,6 +3,7 @@ package marvek.core.laps;
 import java.util.Arrays;
 import marvek.core.InvalidValueException;
 import marvek.core.circuit.Road;
+import marvek.core.say.Sentence;
 
 /** Where on a road each position of a recording lies, sample by sample, with all of its noise. */
 final class RoadMatch {
@@ -122,11 +123,7 @@ final class RoadMatch {
     }
     if (lost > known / 2 || known == 0) {
       throw new InvalidValueException(
-          "x_m",
-          "and y_m lie more than "
-              + Math.round(LOST_M)
-              + " m off this circuit's road for most of the time: is it a lap of another"
-              + " circuit?");
+          "x_m", Sentence.of("refused.off-road-mostly", "far_m", Math.round(LOST_M)));
     }
   }
 
@@ -147,10 +144,7 @@ final class RoadMatch {
       }
     }
     if (back > MOST_BACK * (ahead + back) && back > 1) {
-      throw new InvalidValueException(
-          "x_m",
-          "and y_m run round this circuit the other way: bring the laps in for a book of its"
-              + " layout in that direction");
+      throw new InvalidValueException("x_m", Sentence.of("refused.laps-against"));
     }
   }
 

@@ -74,10 +74,10 @@ final class SensorSigns {
     boolean large = force && Math.abs(cross) / Math.max(1e-9, wanted) > IN_MPS2;
     if (large && Math.abs(alike) > LEAST_ALIKE) {
       factor /= G0;
-      corrections.add("The %s is in m/s² and not in g: put right.", channel.words());
+      corrections.add("laps.force-in-mps2", "channel", channel);
     }
     if (factor < 0) {
-      corrections.add("The %s is counted the other way round: turned.", channel.words());
+      corrections.add("laps.turned-round", "channel", channel);
     }
     return factor == 1 ? recording : recording.with(channel, scaled(recording, channel, factor));
   }

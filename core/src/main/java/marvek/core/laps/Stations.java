@@ -3,10 +3,10 @@ package marvek.core.laps;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.IntToDoubleFunction;
 import marvek.core.InvalidValueException;
 import marvek.core.circuit.Road;
+import marvek.core.say.Sentence;
 
 /**
  * Where on the road each sample was: stations that go on from lap to lap, and offsets from the
@@ -60,8 +60,7 @@ public final class Stations {
     if (recording.has(Channel.DISTANCE)) {
       return new Stations(byDistance(recording, road), null, 0);
     }
-    throw new InvalidValueException(
-        "distance_m", "is missing, and so is a position: one of them is needed");
+    throw new InvalidValueException("distance_m", Sentence.of("refused.distance-missing"));
   }
 
   /**
@@ -153,12 +152,7 @@ public final class Stations {
     if (Math.abs(scale - 1) > LARGEST_STRETCH) {
       throw new InvalidValueException(
           "distance_m",
-          String.format(
-              Locale.ROOT,
-              "(%.0f m at the end of a lap) does not fit this circuit's lap of %.0f m: is it a lap"
-                  + " of another circuit?",
-              length,
-              road.lengthM()));
+          Sentence.of("refused.distance-of-another", "length_m", length, "lap_m", road.lengthM()));
     }
     return scale;
   }

@@ -2,6 +2,7 @@ package marvek.core.lead;
 
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
+import marvek.core.say.Sentence;
 
 /**
  * Something that is said to a driver of the group, or that a driver says of himself.
@@ -44,11 +45,11 @@ public record GroupRemark(
     Require.present("by", by);
     if (corner < 0 || lap < 1) {
       throw new InvalidValueException(
-          "remark", "(corner " + corner + ", lap " + lap + ") must be of a corner and a lap");
+          "remark", Sentence.of("refused.remark-place", "corner", corner, "lap", lap));
     }
     if (good && state != State.TAKEN || (state == State.OPEN) != (closedOnLap == null) && !good) {
       throw new InvalidValueException(
-          "remark", "(" + state + ") must be open without a lap, or closed on one");
+          "remark", Sentence.of("refused.remark-state", "state", state));
     }
   }
 
@@ -66,7 +67,7 @@ public record GroupRemark(
   /** Closed, or opened again, on a lap. */
   public GroupRemark seen(State now, int onLap) {
     if (good) {
-      throw new InvalidValueException("state", "of praise does not change: it asks for nothing");
+      throw new InvalidValueException("state", Sentence.of("refused.praise-stays"));
     }
     return new GroupRemark(
         driver, corner, lap, words, false, now, now == State.OPEN ? null : onLap, by);

@@ -8,6 +8,7 @@ import java.util.UUID;
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
 import marvek.core.circuit.Side;
+import marvek.core.say.Sentence;
 
 /**
  * A day on which an instructor leads a group.
@@ -56,13 +57,14 @@ public record LeadDay(
     Set<String> keys = new HashSet<>();
     drivers.forEach(driver -> keys.add(driver.key()));
     if (!keys.containsAll(files.keySet())) {
-      throw new InvalidValueException("files", "are of a driver who is not in the group");
+      throw new InvalidValueException("files", Sentence.of("refused.files-of-outsider"));
     }
   }
 
   private static <T> List<T> atMost(String field, List<T> list, int most) {
     if (list.size() > most) {
-      throw new InvalidValueException(field, "has " + list.size() + " entries; at most " + most);
+      throw new InvalidValueException(
+          field, Sentence.of("refused.most-entries", "given", list.size(), "most", most));
     }
     return List.copyOf(list);
   }
@@ -74,8 +76,7 @@ public record LeadDay(
         .findFirst()
         .ifPresent(
             name -> {
-              throw new InvalidValueException(
-                  field, "has " + name + " twice: take one of them out");
+              throw new InvalidValueException(field, Sentence.of("refused.twice", "what", name));
             });
   }
 
@@ -113,7 +114,7 @@ public record LeadDay(
       Require.within("cones.corner", corner, 1, 1000);
       Require.within("cones.at_m", atM, 0, 1e6);
       if (note.length() > LONGEST) {
-        throw new InvalidValueException("cones.note", "has more than 200 characters");
+        throw new InvalidValueException("cones.note", Sentence.of("refused.note-length"));
       }
     }
   }

@@ -2,6 +2,7 @@ package marvek.core.lead;
 
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
+import marvek.core.say.Sentence;
 
 /**
  * A driver of a group.
@@ -18,15 +19,16 @@ public record Member(String key, String name, String vehicle, int fromLap, Integ
     Require.text("driver.key", key, LONGEST);
     Require.text("driver.name", name, LONGEST);
     if (vehicle == null || vehicle.length() > LONGEST) {
-      throw new InvalidValueException("driver.vehicle", "must have at most 80 characters");
+      throw new InvalidValueException("driver.vehicle", Sentence.of("refused.vehicle-length"));
     }
     if (fromLap < 1) {
-      throw new InvalidValueException("driver.fromLap", "(" + fromLap + ") must be 1 or more");
+      throw new InvalidValueException(
+          "driver.fromLap", Sentence.of("refused.lap-from-one", "given", fromLap));
     }
     if (goneFromLap != null && goneFromLap < fromLap) {
       throw new InvalidValueException(
           "driver.goneFromLap",
-          "(" + goneFromLap + ") must not be before the lap that " + name + " joined on");
+          Sentence.of("refused.gone-before-joined", "given", goneFromLap, "who", name));
     }
   }
 

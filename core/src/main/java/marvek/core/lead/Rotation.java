@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
+import marvek.core.say.Sentence;
 
 /**
  * Who drives directly behind the leader, and who behind him. Each has his laps there and goes to
@@ -52,7 +53,7 @@ public final class Rotation {
     Require.within("lapsEach", lapsEach, 1, 20);
     Require.within("laps", laps, 1, MOST_LAPS);
     if (group.stream().map(Member::key).distinct().count() != group.size()) {
-      throw new InvalidValueException("drivers", "have one key twice");
+      throw new InvalidValueException("drivers", Sentence.of("refused.drivers-key-twice"));
     }
     return new Rotation(group, lapsEach).turns(laps);
   }

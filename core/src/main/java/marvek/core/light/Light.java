@@ -18,6 +18,7 @@ import marvek.core.circuit.Side;
 import marvek.core.conditions.Conditions;
 import marvek.core.conditions.Sun;
 import marvek.core.corner.Corner;
+import marvek.core.say.Sentence;
 
 /**
  * The light on a circuit at one hour. Shadows are those of upright things on level ground: the edge
@@ -115,14 +116,14 @@ public final class Light {
   /** A shadow mark at this hour. */
   public MovedShadow moved(Mark mark) {
     if (mark.notedAt() == null || mark.heightM() == null) {
-      return gone(mark, "when it was noted, or the height of what casts it, is not known");
+      return gone(mark, Sentence.of("light.not-noted"));
     }
     if (sun.elevationDeg() < Sun.LEAST_FOR_SHADOW_DEG) {
-      return gone(mark, "the sun is too low or down: no shadow with an edge");
+      return gone(mark, Sentence.of("light.sun-low"));
     }
     Sun noted = sun(circuit, conditions, zoned(mark.notedAt()));
     if (noted.elevationDeg() < Sun.LEAST_FOR_SHADOW_DEG) {
-      return gone(mark, "the sun was down when it was noted: check its date and hour");
+      return gone(mark, Sentence.of("light.sun-was-down"));
     }
     double[] tip = new RoadPosition(mark.fromM(), mark.offsetM()).toPlane(road);
     double before = mark.heightM() * noted.shadowPerMetre();
@@ -134,7 +135,7 @@ public final class Light {
     return instant.atZone(ZoneId.of("UTC"));
   }
 
-  private static MovedShadow gone(Mark mark, String why) {
+  private static MovedShadow gone(Mark mark, Sentence why) {
     return new MovedShadow(mark, mark.fromM(), 0, false, why);
   }
 
@@ -154,9 +155,9 @@ public final class Light {
     }
     double moved = road.offsetBetween(mark.fromM(), edge.stationM());
     if (!onRoad(edge) || Math.abs(moved) > SEARCH_M - 1) {
-      return gone(mark, "the shadow does not fall on the road at this hour");
+      return gone(mark, Sentence.of("light.off-road"));
     }
-    return new MovedShadow(mark, edge.stationM(), moved, true, "");
+    return new MovedShadow(mark, edge.stationM(), moved, true, null);
   }
 
   /** Place on the shadow at a distance from the foot of its caster. */

@@ -1,6 +1,7 @@
 package marvek.core.line;
 
 import marvek.core.InvalidValueException;
+import marvek.core.say.Sentence;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -18,8 +19,7 @@ public record ChosenLine(LineChoice choice, @Nullable LineOffsets offsets) {
    */
   public ChosenLine {
     if (choice == LineChoice.OWN && offsets == null) {
-      throw new InvalidValueException(
-          "lineOffsets_m", "are missing: a line of one's own is told by its offsets");
+      throw new InvalidValueException("lineOffsets_m", Sentence.of("refused.no-offsets"));
     }
     if (choice != LineChoice.OWN) {
       offsets = null;

@@ -33,7 +33,8 @@ public final class LineOffsets {
         throw new InvalidValueException(
             "lineOffsets_m",
             i,
-            "(" + offsetsM[i] + ") must lie between " + -MOST_M + " and " + MOST_M);
+            Sentence.of(
+                "refused.offset-bounds", "given", offsetsM[i], "least", -MOST_M, "most", MOST_M));
       }
     }
     return new LineOffsets(offsetsM.clone());
@@ -74,8 +75,7 @@ public final class LineOffsets {
     NormalCrossings.Curve path = crossings.curve(offsets, stepOn(road), road.closed());
     double[] along = crossings.offsets(path, road.size(), road.stepM(), 0);
     if (along == null) {
-      throw new InvalidValueException(
-          "lineOffsets_m", "jump from one side of the road to the other: no car can follow them");
+      throw new InvalidValueException("lineOffsets_m", Sentence.of("refused.offsets-jump"));
     }
     return along;
   }

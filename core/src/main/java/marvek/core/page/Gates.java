@@ -5,6 +5,7 @@ import java.util.function.DoubleUnaryOperator;
 import java.util.stream.Stream;
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
+import marvek.core.say.Sentence;
 
 /** Places to be at, as a value of a page. */
 public record Gates(List<Gate> list) {
@@ -39,7 +40,7 @@ public record Gates(List<Gate> list) {
   void check(String field) {
     if (list.size() > MOST) {
       throw new InvalidValueException(
-          field, "has " + list.size() + " gates; at most " + MOST + " are kept");
+          field, Sentence.of("refused.gates-count", "given", list.size(), "most", MOST));
     }
     for (int k = 0; k < list.size(); k++) {
       Gate gate = list.get(k);
@@ -50,8 +51,7 @@ public record Gates(List<Gate> list) {
         Require.within(
             at + "/offset_m", gate.offsetM(), Quantity.OFFSET.low(), Quantity.OFFSET.high());
       } else if (gate.kind() != Gate.Kind.STRAIGHT) {
-        throw new InvalidValueException(
-            at + "/offset_m", "is missing: say where across the road the car is to be");
+        throw new InvalidValueException(at + "/offset_m", Sentence.of("refused.gate-nowhere"));
       }
       ToldPoints.text(at + "/words", gate.words(), (int) Quantity.WORDS.high());
     }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.function.DoubleUnaryOperator;
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
+import marvek.core.say.Sentence;
 
 /** Changes of gear from one corner's first point to the next corner's, as a value of a page. */
 public record GearChanges(List<GearChange> list) {
@@ -27,7 +28,7 @@ public record GearChanges(List<GearChange> list) {
   void check(String field) {
     if (list.size() > MOST) {
       throw new InvalidValueException(
-          field, "has " + list.size() + " changes; at most " + MOST + " are made");
+          field, Sentence.of("refused.changes-count", "given", list.size(), "most", MOST));
     }
     for (int c = 0; c < list.size(); c++) {
       Require.notNegative(field + "/" + c + "/at_m", list.get(c).atM());

@@ -10,6 +10,7 @@ import marvek.core.circuit.Kerb;
 import marvek.core.conditions.Footwork;
 import marvek.core.line.School;
 import marvek.core.page.CornerPage.Source;
+import marvek.core.say.Sentence;
 
 /**
  * What a driver, a coach or a measurement puts in the place of the model's values in one corner.
@@ -50,7 +51,7 @@ public record OwnValues(
       if (mark != null && values.get(mark) != null && told.list().get(k).mark() != null) {
         throw new InvalidValueException(
             PageField.TOLD.path() + "/" + k + "/mark",
-            "is a second mark for one point: " + mark.path() + " names another; leave one of them");
+            Sentence.of("refused.second-mark", "other", mark.path()));
       }
     }
   }

@@ -7,6 +7,7 @@ import java.util.function.Function;
 import marvek.core.InvalidValueException;
 import marvek.core.circuit.Kerb;
 import marvek.core.conditions.Footwork;
+import marvek.core.say.Sentence;
 
 /**
  * The one list of what a page can hold of a driver's own, in the order in which it is written.
@@ -289,7 +290,7 @@ public enum PageField {
         .orElseThrow(
             () ->
                 new InvalidValueException(
-                    "field", "(" + path + ") is not one that a session changes"));
+                    "field", Sentence.of("refused.not-session-field", "given", path)));
   }
 
   /** The value of a page; null where the page has none. */

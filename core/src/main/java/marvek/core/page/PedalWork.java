@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.function.DoubleUnaryOperator;
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
+import marvek.core.say.Sentence;
 
 /**
  * What the feet do in a corner, in driving order.
@@ -142,7 +143,8 @@ public record PedalWork(List<Press> presses, List<Phase> phases) {
 
   private static void few(String field, int count, int most) {
     if (count > most) {
-      throw new InvalidValueException(field, "has " + count + " entries; at most " + most);
+      throw new InvalidValueException(
+          field, Sentence.of("refused.most-entries", "given", count, "most", most));
     }
   }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.stream.Stream;
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
+import marvek.core.say.Sentence;
 
 /** Notes on the points of a page, as a value of it. */
 public record PointNotes(List<PointNote> list) {
@@ -39,7 +40,7 @@ public record PointNotes(List<PointNote> list) {
   void check(String field) {
     if (list.size() > MOST) {
       throw new InvalidValueException(
-          field, "has " + list.size() + " notes; at most " + MOST + " are kept");
+          field, Sentence.of("refused.notes-count", "given", list.size(), "most", MOST));
     }
     for (int k = 0; k < list.size(); k++) {
       PointNote note = list.get(k);

@@ -6,6 +6,7 @@ import marvek.core.Require;
 import marvek.core.circuit.Kerb;
 import marvek.core.conditions.Footwork;
 import marvek.core.line.School;
+import marvek.core.say.Sentence;
 
 /** What sort of thing a value of a page is; SI units. */
 public enum Quantity {
@@ -87,12 +88,12 @@ public enum Quantity {
    */
   void check(String field, Object value) {
     if (!type.isInstance(value)) {
-      throw new InvalidValueException(field, "(" + value + ") is of another kind");
+      throw new InvalidValueException(field, Sentence.of("refused.another-kind", "value", value));
     }
     if (value instanceof String text) {
       if (text.length() > high) {
         throw new InvalidValueException(
-            field, "has " + text.length() + " characters; at most " + (int) high + " are kept");
+            field, Sentence.of("refused.too-long", "given", text.length(), "most", (int) high));
       }
     } else if (value instanceof PedalWork.Presses presses) {
       presses.check(field);

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
+import marvek.core.say.Sentence;
 
 /** How points of a page are told, at most once each, as a value of a page. */
 public record ToldPoints(List<ToldPoint> list) {
@@ -40,14 +41,13 @@ public record ToldPoints(List<ToldPoint> list) {
       Require.present(at + "/by", told.by());
       if (!seen.add(told.point())) {
         throw new InvalidValueException(
-            at + "/point", "(" + told.point() + ") is told a second time: leave one of the two");
+            at + "/point", Sentence.of("refused.told-twice", "given", told.point()));
       }
       text(at + "/mark", told.mark(), (int) Quantity.WORDS.high());
       text(at + "/words", told.words(), (int) Quantity.WORDS.high());
       text(at + "/phrase", told.phrase(), LONGEST_PHRASE);
       if (blank(told.mark()) && blank(told.words()) && blank(told.phrase())) {
-        throw new InvalidValueException(
-            at + "/mark", "is missing: name a mark, or give words or a phrase");
+        throw new InvalidValueException(at + "/mark", Sentence.of("refused.nothing-told"));
       }
     }
   }
@@ -59,7 +59,7 @@ public record ToldPoints(List<ToldPoint> list) {
   static void text(String field, String value, int most) {
     if (value != null && value.length() > most) {
       throw new InvalidValueException(
-          field, "has " + value.length() + " characters; at most " + most + " are kept");
+          field, Sentence.of("refused.too-long", "given", value.length(), "most", most));
     }
   }
 }

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.DoubleUnaryOperator;
 import marvek.core.InvalidValueException;
+import marvek.core.say.Sentence;
 
 /**
  * What a driver does on other days in the place of what stands on the page, as a value of it.
@@ -74,7 +75,7 @@ public record Variants(Map<DayKind, Map<PageField, Object>> days) {
                   String at = path + "/" + day.name().toLowerCase(java.util.Locale.ROOT);
                   if (!FIELDS.contains(field)) {
                     throw new InvalidValueException(
-                        at + "/" + field.path(), "cannot be another day's: leave it out");
+                        at + "/" + field.path(), Sentence.of("refused.not-of-a-day"));
                   }
                   field.quantity().check(at + "/" + field.path(), value);
                 }));

@@ -5,6 +5,7 @@ import marvek.core.InvalidValueException;
 import marvek.core.circuit.Path;
 import marvek.core.conditions.Conditions;
 import marvek.core.conditions.Footwork;
+import marvek.core.say.Sentence;
 import marvek.core.vehicle.Vehicle;
 
 /**
@@ -64,7 +65,7 @@ public final class SpeedProfile {
   public static Lap solve(
       Path path, Vehicle vehicle, Conditions conditions, ProfileOptions options) {
     if (!options.fits(path.size())) {
-      throw new InvalidValueException("options", "do not have one value for each sample");
+      throw new InvalidValueException("options", Sentence.of("refused.one-value-each"));
     }
     return new SpeedProfile(path, vehicle, conditions, options).solve();
   }

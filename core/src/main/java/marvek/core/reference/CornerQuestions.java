@@ -12,6 +12,7 @@ import marvek.core.line.School;
 import marvek.core.line.Schools;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
+import marvek.core.say.Sentence;
 
 /** What a driver asks of one corner beside its page, answered by runs of the model on a basis. */
 public final class CornerQuestions {
@@ -63,8 +64,7 @@ public final class CornerQuestions {
   public static LinkSweep.Result link(Reference.Basis basis, Conditions conditions, int corner) {
     int index = Reference.indexOf(basis.corners(), corner);
     if (!basis.corners().get(index).linkWithNext()) {
-      throw new InvalidValueException(
-          "corner", "(" + corner + ") is not linked with the next; see the circuit's corners");
+      throw new InvalidValueException("corner", Sentence.of("refused.not-linked", "given", corner));
     }
     Lap lap = SpeedProfile.solve(basis.path(), basis.vehicle(), conditions);
     Corridor corridor =

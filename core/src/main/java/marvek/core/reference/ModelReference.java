@@ -3,7 +3,6 @@ package marvek.core.reference;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import marvek.core.InvalidValueException;
 import marvek.core.conditions.Conditions;
@@ -20,6 +19,7 @@ import marvek.core.page.PageWriter;
 import marvek.core.page.Stakes;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
+import marvek.core.say.Sentence;
 
 /**
  * What the model alone makes of a road, a vehicle and a day: its lap and its pages. A change of own
@@ -133,15 +133,11 @@ public record ModelReference(
     for (int i = firstMoving(lap); i < lap.size(); i++) {
       if (lap.speedAt(i) < STANDING_MPS) {
         boolean tight = lap.limitSpeedAt(i) < 2 * STANDING_MPS;
-        String place =
-            String.format(
-                Locale.ROOT, "%.0f m from the start line", lap.path().road().stationAt(i));
+        double at = lap.path().road().stationAt(i);
         throw tight
-            ? new InvalidValueException(
-                "corner", "cannot be made by this car at any speed, " + place + ": is it so tight?")
+            ? new InvalidValueException("corner", Sentence.of("refused.too-tight", "at_m", at))
             : new InvalidValueException(
-                "engine.torqueCurve",
-                "is too weak for this circuit: the car comes to a stand " + place);
+                "engine.torqueCurve", Sentence.of("refused.too-weak", "at_m", at));
       }
     }
     return lap;

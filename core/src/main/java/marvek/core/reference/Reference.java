@@ -217,7 +217,8 @@ public record Reference(
         return c;
       }
     }
-    throw new InvalidValueException("corner", "(" + number + ") does not exist on this circuit");
+    throw new InvalidValueException(
+        "corner", Sentence.of("refused.no-such-corner", "corner", number));
   }
 
   /** No point of a corner lies farther from it; more is a slip of the finger (own assumption). */
@@ -339,7 +340,7 @@ public record Reference(
     for (OwnValues values : own) {
       if (pages.stream().noneMatch(page -> page.corner() == values.corner())) {
         throw new InvalidValueException(
-            "corner", "(" + values.corner() + ") does not exist on this circuit");
+            "corner", Sentence.of("refused.no-such-corner", "corner", values.corner()));
       }
     }
   }

@@ -6,6 +6,7 @@ import marvek.core.InvalidValueException;
 import marvek.core.circuit.Road;
 import marvek.core.page.CornerPage;
 import marvek.core.profile.Lap;
+import marvek.core.say.Sentence;
 
 /**
  * A lap that is driven in the head against the clock: a tap at the start line, at each brake point,
@@ -74,11 +75,7 @@ public record ImaginedLap(List<Part> parts) {
     if (tapsS.size() != beats.size()) {
       throw new InvalidValueException(
           "taps_s",
-          "has "
-              + tapsS.size()
-              + " taps after the line; this lap has "
-              + beats.size()
-              + ", one at each brake point and the line");
+          Sentence.of("refused.taps-count", "given", tapsS.size(), "wanted", beats.size()));
     }
     List<Part> parts = new ArrayList<>();
     double before = 0;
@@ -87,7 +84,7 @@ public record ImaginedLap(List<Part> parts) {
       double tap = tapsS.get(k);
       if (!(tap > before) || tap > LONGEST * beats.get(beats.size() - 1).atS()) {
         throw new InvalidValueException(
-            "taps_s", k, "(" + tap + ") must come after " + before + ", and be of one lap");
+            "taps_s", k, Sentence.of("refused.tap-order", "given", tap, "before", before));
       }
       parts.add(new Part(beats.get(k).corner(), beats.get(k).atS() - beat, tap - before));
       before = tap;

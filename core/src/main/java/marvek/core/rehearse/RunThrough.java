@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import marvek.core.InvalidValueException;
 import marvek.core.profile.Lap;
+import marvek.core.say.Sentence;
 
 /**
  * A lap that comes towards the driver while keys are pressed: each press laid against the page in
@@ -85,22 +86,22 @@ public record RunThrough(double untilS, List<Hit> hits, int extra) {
 
   private static void check(Lap lap, List<Act> acts, List<Press> presses, double untilS) {
     if (acts.isEmpty()) {
-      throw new InvalidValueException(
-          "acts", "is empty: this book has no corner in which anything is done");
+      throw new InvalidValueException("acts", Sentence.of("refused.nothing-to-do"));
     }
     if (!(untilS > 0) || untilS > lap.timeS() + FARTHEST_S) {
       throw new InvalidValueException(
-          "until_s", "(" + untilS + ") must be above 0 and within a lap of " + lap.timeS() + " s");
+          "until_s", Sentence.of("refused.run-until", "given", untilS, "lap", lap.timeS()));
     }
     if (presses.size() > MOST_PRESSES) {
       throw new InvalidValueException(
-          "presses", "has " + presses.size() + " presses; at most " + MOST_PRESSES + " are a lap");
+          "presses",
+          Sentence.of("refused.presses-count", "given", presses.size(), "most", MOST_PRESSES));
     }
     for (int k = 0; k < presses.size(); k++) {
       double at = presses.get(k).atS();
       if (!(at >= 0) || at > untilS + FARTHEST_S) {
         throw new InvalidValueException(
-            "presses", k, "(" + at + " s) must lie between the line and the run's end, " + untilS);
+            "presses", k, Sentence.of("refused.press-outside", "given", at, "until", untilS));
       }
     }
   }

@@ -12,10 +12,11 @@ import java.util.regex.Pattern;
 /**
  * The sentences by their codes, in English: {@code sentences.properties}. A fact stands in braces:
  * {@code {at_m}} as a length in whole metres, {@code {gap_m:1}} to a decimal, {@code {lowest_mps}}
- * as a speed, {@code {side|word}} as a word of the catalogue, else as it is.
+ * as a speed, {@code {given:n}} as the number that was given, {@code {side|word}} as a word of the
+ * catalogue, else as it is.
  */
 public final class Catalogue {
-  private static final Pattern FACT = Pattern.compile("\\{(\\w+)(?::(\\d))?(\\|word)?}");
+  private static final Pattern FACT = Pattern.compile("\\{(\\w+)(?::([\\dn]))?(\\|word)?}");
   private static final Map<String, String> TEMPLATES = read();
 
   private Catalogue() {}
@@ -48,6 +49,15 @@ public final class Catalogue {
                         found.group(3) != null)));
   }
 
+  /**
+   * What a problem of a type is called.
+   *
+   * @throws IllegalArgumentException if no such type is known
+   */
+  public static String title(String type) {
+    return template("title." + type);
+  }
+
   static String wordOf(Enum<?> constant) {
     return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
@@ -59,6 +69,9 @@ public final class Catalogue {
     if (!(value instanceof Number number)) {
       return String.valueOf(value);
     }
+    if ("n".equals(decimals)) {
+      return asGiven(number.doubleValue());
+    }
     double shown = number.doubleValue() * (name.endsWith("_mps") ? 3.6 : 1);
     String figure =
         String.format(
@@ -67,6 +80,12 @@ public final class Catalogue {
       return figure + " km/h";
     }
     return name.endsWith("_m") ? figure + " m" : figure;
+  }
+
+  /** With the decimals that it has, six at most. */
+  private static String asGiven(double value) {
+    String shown = String.format(Locale.ROOT, "%.6f", value);
+    return shown.replaceFirst("\\.?0+$", "");
   }
 
   private static String template(String code) {

@@ -49,6 +49,12 @@ public record Sentence(String code, Map<String, Object> facts) {
     return of(AS_TOLD, "words", words);
   }
 
+  /** The words with a full stop, where they end without one. */
+  public String sentence() {
+    String words = words();
+    return words.matches("(?s).*[.?!]") ? words : words + ".";
+  }
+
   /** In English, in metres and km/h. */
   public String words() {
     return Catalogue.words(code, facts);

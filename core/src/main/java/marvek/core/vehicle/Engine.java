@@ -3,6 +3,7 @@ package marvek.core.vehicle;
 import java.util.Arrays;
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
+import marvek.core.say.Sentence;
 
 /**
  * Crank torque over engine speed: linear between points, held below the first and from the last up
@@ -32,36 +33,33 @@ public final class Engine {
 
   private void checkCurve() {
     if (rpm.length == 0 || rpm.length != torqueNm.length) {
-      throw new InvalidValueException("engine.torqueCurve", "needs at least one [rpm, N·m] pair");
+      throw new InvalidValueException(
+          "engine.torqueCurve", Sentence.of("refused.no-torque-points"));
     }
     boolean pulls = false;
     for (int i = 0; i < rpm.length; i++) {
       if (!(rpm[i] >= 0 && rpm[i] <= 30_000) || i > 0 && !(rpm[i] > rpm[i - 1])) {
         throw new InvalidValueException(
-            "engine.torqueCurve",
-            i,
-            "has " + rpm[i] + " rpm; engine speeds must rise, up to 30000");
+            "engine.torqueCurve", i, Sentence.of("refused.engine-speed", "rpm", rpm[i]));
       }
       if (!(torqueNm[i] >= 0 && torqueNm[i] <= 20_000)) {
         throw new InvalidValueException(
-            "engine.torqueCurve", i, "has " + torqueNm[i] + " N·m; must lie between 0 and 20000");
+            "engine.torqueCurve", i, Sentence.of("refused.torque", "torque", torqueNm[i]));
       }
       pulls |= torqueNm[i] > 0;
     }
     if (!pulls) {
-      throw new InvalidValueException("engine.torqueCurve", "gives no torque at any speed");
+      throw new InvalidValueException("engine.torqueCurve", Sentence.of("refused.no-torque"));
     }
     if (limiterRpm < rpm[rpm.length - 1]) {
       throw new InvalidValueException(
           "engine.limiter_rpm",
-          "("
-              + limiterRpm
-              + ") lies below the last point of the torque curve ("
-              + rpm[rpm.length - 1]
-              + ")");
+          Sentence.of(
+              "refused.limiter-below-curve", "given", limiterRpm, "last", rpm[rpm.length - 1]));
     }
     if (!(idleRpm < limiterRpm)) {
-      throw new InvalidValueException("engine.idle_rpm", "(" + idleRpm + ") must be below limiter");
+      throw new InvalidValueException(
+          "engine.idle_rpm", Sentence.of("refused.idle-above-limiter", "given", idleRpm));
     }
   }
 

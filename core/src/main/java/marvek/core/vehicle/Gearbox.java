@@ -2,6 +2,7 @@ package marvek.core.vehicle;
 
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
+import marvek.core.say.Sentence;
 
 /** Ratios from first to top gear, with what is lost in them. Gears count from 1. Immutable. */
 public final class Gearbox {
@@ -24,19 +25,16 @@ public final class Gearbox {
     this.upshiftS = Require.within("gearbox.upshift_s", upshiftS, 0, 5);
     this.downshiftS = Require.within("gearbox.downshift_s", downshiftS, 0, 5);
     if (ratios.length == 0) {
-      throw new InvalidValueException(
-          "gearbox.ratios", "is empty: give the ratio of each gear, first gear first");
+      throw new InvalidValueException("gearbox.ratios", Sentence.of("refused.no-gears"));
     }
     if (ratios.length > 12) {
       throw new InvalidValueException(
-          "gearbox.ratios", "has " + ratios.length + " gears; at most 12 are read");
+          "gearbox.ratios", Sentence.of("refused.gears-count", "given", ratios.length));
     }
     for (int i = 0; i < ratios.length; i++) {
       if (!(ratios[i] > 0.05 && ratios[i] < 50) || i > 0 && !(ratios[i] < ratios[i - 1])) {
         throw new InvalidValueException(
-            "gearbox.ratios",
-            i,
-            "(" + ratios[i] + ") must be positive and smaller than that of the gear before");
+            "gearbox.ratios", i, Sentence.of("refused.ratio", "given", ratios[i]));
       }
     }
   }

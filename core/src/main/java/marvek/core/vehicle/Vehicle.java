@@ -2,6 +2,7 @@ package marvek.core.vehicle;
 
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
+import marvek.core.say.Sentence;
 
 /**
  * A car or a motorcycle. Field names in errors are those of the car JSON.
@@ -58,7 +59,8 @@ public record Vehicle(
     Require.within("driveFrontShare", driveFrontShare, 0, 1);
     Require.within("rollingResistance", rollingResistance, 0, 0.2);
     if (kind == Kind.MOTORCYCLE && drive != Drive.REAR) {
-      throw new InvalidValueException("drive", "(" + drive + ") of a motorcycle must be rear");
+      throw new InvalidValueException(
+          "drive", Sentence.of("refused.motorcycle-drive", "drive", drive));
     }
   }
 

@@ -60,7 +60,7 @@ class SheetComparisonTest {
     assertThat(wing.lostS()).isNegative();
     assertThat(fuel.lostS()).isPositive();
     assertThat(bar.lostS()).isNull();
-    assertThat(bar.words()).contains("does not depend on it");
+    assertThat(bar.words().words()).contains("does not depend on it");
     // Small changes nearly add up: what they do to each other is of the second order.
     assertThat(compared.lostS()).isCloseTo(wing.lostS() + fuel.lostS(), within(0.1));
   }

@@ -125,7 +125,7 @@ class ConditionsTest {
     Conditions.Builder but = Conditions.DEFAULT.but();
     assertThatThrownBy(() -> but.windFromDeg(400).build())
         .isInstanceOf(InvalidValueException.class)
-        .hasMessageContaining("windFrom_deg (400.0) must lie between 0.0 and 360.0");
+        .hasMessageContaining("windFrom_deg (400) must lie between 0 and 360");
     assertThatThrownBy(() -> Conditions.DEFAULT.but().wear(Double.NaN).build())
         .isInstanceOf(InvalidValueException.class);
     Conditions beyond =

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.Map;
+import marvek.core.say.Sentence;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -47,7 +48,11 @@ class ChannelRatesTest {
     for (int i = rows; i < N - rows; i++) {
       assertThat(evened[i]).as("row %d", i).isCloseTo(brake(i), within(bend + 0.02));
     }
-    assertThat(corrections.words()).singleElement().asString().contains("brake " + 100 / rows);
+    assertThat(corrections.said())
+        .extracting(Sentence::words)
+        .singleElement()
+        .asString()
+        .contains("brake_pct " + 100 / rows);
   }
 
   @Test
@@ -55,7 +60,7 @@ class ChannelRatesTest {
     double[] values = new double[N];
     Arrays.setAll(values, ChannelRatesTest::brake);
     assertThat(evened(Channel.BRAKE, values.clone())).containsExactly(values);
-    assertThat(corrections.words()).isEmpty();
+    assertThat(corrections.said()).isEmpty();
   }
 
   @Test

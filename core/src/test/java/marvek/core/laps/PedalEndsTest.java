@@ -39,7 +39,7 @@ class PedalEndsTest {
     Corrections corrections = new Corrections();
     assertThat(PedalEnds.calibrated(recording(), corrections).channel(Channel.THROTTLE))
         .containsExactly(throttle);
-    assertThat(corrections.words()).isEmpty();
+    assertThat(corrections.said()).isEmpty();
   }
 
   @ParameterizedTest
@@ -52,7 +52,7 @@ class PedalEndsTest {
     for (int i = 100; i < N; i++) {
       assertThat(ends[i]).isCloseTo(right[i], within(0.01));
     }
-    assertThat(corrections.words()).hasSize((idle > 0 ? 1 : 0) + (top < 100 ? 1 : 0));
+    assertThat(corrections.said()).hasSize((idle > 0 ? 1 : 0) + (top < 100 ? 1 : 0));
   }
 
   /** A foot that trails the throttle into the corner is no idle: it stands still nowhere. */

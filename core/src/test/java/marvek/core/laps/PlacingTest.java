@@ -16,6 +16,7 @@ import marvek.core.circuit.Road;
 import marvek.core.conditions.Conditions;
 import marvek.core.line.ChosenLine;
 import marvek.core.reference.Reference;
+import marvek.core.say.Sentence;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -68,7 +69,7 @@ class PlacingTest {
     if (hz == 100 && noiseM < 0.5) {
       assertThat(correlated(recording)).isCloseTo(lagS, within(0.021));
     }
-    assertThat(placed.corrections().stream().anyMatch(words -> words.contains("behind")))
+    assertThat(placed.corrections().stream().anyMatch(said -> said.words().contains("behind")))
         .isEqualTo(lagS > 0);
   }
 
@@ -185,7 +186,8 @@ class PlacingTest {
     Placing.Placed placed = placed(EXACT.with(Channel.SPEED, slow));
     // The line crosses the road and climbs: along the road it is up to half a per cent shorter.
     assertThat(placed.speedFactor()).isCloseTo(1 / 0.95, within(0.005));
-    assertThat(placed.corrections()).anyMatch(words -> words.contains("less than the positions"));
+    assertThat(placed.corrections())
+        .anyMatch(said -> said.words().contains("less than the positions"));
   }
 
   /**
@@ -272,7 +274,9 @@ class PlacingTest {
       assertThat(placed.recording().at(Channel.LATERAL_G, i))
           .isCloseTo(right.at(Channel.LATERAL_G, i), within(1e-6));
     }
-    assertThat(String.join(" ", placed.corrections())).contains("m/s²").contains("turned");
+    assertThat(placed.corrections().stream().map(Sentence::words).toList().toString())
+        .contains("m/s²")
+        .contains("turned");
     assertThat(placed(EXACT).corrections()).isEmpty();
   }
 }

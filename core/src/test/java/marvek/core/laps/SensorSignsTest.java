@@ -12,6 +12,7 @@ import java.util.function.DoubleUnaryOperator;
 import marvek.core.TestRoads;
 import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Road;
+import marvek.core.say.Sentence;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -77,7 +78,9 @@ class SensorSignsTest {
       assertThat(right.at(Channel.LATERAL_G, i))
           .isCloseTo(own * v * v / RADIUS_M / G0, within(1e-6));
     }
-    assertThat(corrections.words()).isEqualTo(said.isEmpty() ? List.of() : List.of(said));
+    assertThat(corrections.said())
+        .extracting(Sentence::words)
+        .isEqualTo(said.isEmpty() ? List.of() : List.of(said));
   }
 
   @Test
@@ -85,7 +88,7 @@ class SensorSignsTest {
     Recording right = checked(drive(Channel.LATERAL_G, t -> -speed(t) * speed(t) / RADIUS_M));
     assertThat(right.at(Channel.LATERAL_G, 100))
         .isCloseTo(speed(5) * speed(5) / RADIUS_M / G0, within(1e-6));
-    assertThat(corrections.words()).hasSize(2);
+    assertThat(corrections.said()).hasSize(2);
   }
 
   @ParameterizedTest
@@ -96,7 +99,7 @@ class SensorSignsTest {
       assertThat(right.at(Channel.LONGITUDINAL_G, i))
           .isCloseTo(gain(STEP_S * i) / G0, within(1e-6));
     }
-    assertThat(corrections.words()).hasSize(said);
+    assertThat(corrections.said()).hasSize(said);
   }
 
   /** A wheel is turned to the side, but its degrees are nobody's m/s². */
@@ -105,7 +108,7 @@ class SensorSignsTest {
   void wheelAndTurningAreTurnedAndNeverScaled(Channel channel, double degrees) {
     Recording right = checked(drive(channel, t -> degrees + 0.01 * t));
     assertThat(right.at(channel, 0)).isCloseTo(Math.abs(degrees), within(1e-6));
-    assertThat(corrections.words()).hasSize(degrees < 0 ? 1 : 0);
+    assertThat(corrections.said()).hasSize(degrees < 0 ? 1 : 0);
   }
 
   @Test
@@ -115,7 +118,7 @@ class SensorSignsTest {
     Recording shown = drive(Channel.LATERAL_G, t -> 20 * noise[(int) Math.round(t / STEP_S)]);
     assertThat(checked(shown).channel(Channel.LATERAL_G))
         .isEqualTo(shown.channel(Channel.LATERAL_G));
-    assertThat(corrections.words()).isEmpty();
+    assertThat(corrections.said()).isEmpty();
     double[] none = new double[SAMPLES];
     Arrays.fill(none, Double.NaN);
     assertThat(checked(drive(Channel.YAW_RATE, t -> Double.NaN)).channel(Channel.YAW_RATE))

@@ -81,9 +81,10 @@ class LightTest {
     Circuit dated = circuit(EASTWARD, EQUATOR, shadow(400, 0, "2026-03-20T09:00:00Z"));
     assertThat(at(dated, "2026-03-20T19:00").shadows().get(0))
         .satisfies(s -> assertThat(s.usable()).isFalse())
-        .satisfies(s -> assertThat(s.why()).contains("sun is too low or down"));
+        .satisfies(s -> assertThat(s.why().words()).contains("sun is too low or down"));
     Circuit undated = circuit(EASTWARD, EQUATOR, shadow(400, 0, null));
-    assertThat(at(undated, "2026-03-20T15:00").shadows().get(0).why()).contains("not known");
+    assertThat(at(undated, "2026-03-20T15:00").shadows().get(0).why().words())
+        .contains("not known");
   }
 
   /**
@@ -96,7 +97,7 @@ class LightTest {
     assertThat(at(circuit, "2026-12-21T12:00").shadows().get(0).usable()).isTrue();
     MovedShadow summer = at(circuit, "2026-06-21T12:00").shadows().get(0);
     assertThat(summer.usable()).isFalse();
-    assertThat(summer.why()).contains("does not fall on the road");
+    assertThat(summer.why().words()).contains("does not fall on the road");
   }
 
   @Test

@@ -35,7 +35,7 @@ class ImaginedLapTest {
         .hasMessageContaining("has 2 taps")
         .hasMessageContaining("this lap has 3");
     assertThatThrownBy(() -> ImaginedLap.of(BEATS, List.of(12.0, 11.0, 41.0)))
-        .hasMessageContaining("must come after 12.0");
+        .hasMessageContaining("must come after 12, and");
     assertThatThrownBy(() -> ImaginedLap.of(BEATS, List.of(12.0, Double.NaN, 41.0)))
         .isInstanceOf(InvalidValueException.class);
     assertThatThrownBy(() -> ImaginedLap.of(BEATS, List.of(12.0, 24.0, 4100.0)))

@@ -1,11 +1,16 @@
 package marvek.core.say;
 
+import static java.util.stream.Collectors.joining;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.text.DecimalFormat;
+import java.text.DecimalFormatSymbols;
+import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Pattern;
@@ -34,6 +39,28 @@ class SentenceTest {
     assertThat(Sentence.of("own.no-such-gear", "gear", 7).words())
         .isEqualTo("The car has no gear 7.");
     assertThat(Sentence.told("$1 of {at_m}").words()).isEqualTo("$1 of {at_m}");
+  }
+
+  /** As many decimals as were given; none where it is whole. */
+  @Test
+  void numbersThatWereGivenAreToldAsGiven() {
+    for (Object given : List.of(5, 5.0, 0.35, -12.25, 1e7, 1e-4, Double.NaN)) {
+      String told = given instanceof Double d && d.isNaN() ? "NaN" : plain((Number) given);
+      assertThat(Sentence.of("refused.negative", "value", given).words())
+          .isEqualTo("(" + told + ") must be 0 or more");
+    }
+  }
+
+  private static String plain(Number number) {
+    return new DecimalFormat("0.####", DecimalFormatSymbols.getInstance(Locale.ROOT))
+        .format(number);
+  }
+
+  @Test
+  void aSentenceEndsWithAStop() {
+    assertThat(Sentence.of("refused.missing").sentence()).isEqualTo("is missing.");
+    assertThat(Sentence.of("file.empty").sentence()).isEqualTo("The file is empty.");
+    assertThat(Sentence.of("refused.too-tight", "at_m", 3).sentence()).endsWith("so tight?");
   }
 
   @Test
@@ -66,20 +93,22 @@ class SentenceTest {
   @Test
   void theCatalogueHoldsWhatTheSourcesSay() throws IOException {
     Set<String> said = new TreeSet<>();
-    Pattern code = Pattern.compile("\"((?:own|lap|mark|layout|walk|circuit|refused)\\.[a-z-]+)\"");
+    Set<String> kept = new TreeSet<>(Catalogue.all().keySet());
+    kept.removeIf(key -> key.matches("(?:word|title)\\..*") || key.equals(Sentence.AS_TOLD));
+    String groups =
+        kept.stream().map(key -> key.replaceAll("\\..*", "")).distinct().collect(joining("|"));
+    Pattern code = Pattern.compile("\"((?:" + groups + ")\\.[a-z0-9-]+)\"");
     Path top = Path.of("").toAbsolutePath().getParent();
     for (String module : SPEAKING) {
       try (Stream<Path> files = Files.walk(top.resolve(module).resolve("src/main/java"))) {
         for (Path file : files.filter(f -> f.toString().endsWith(".java")).toList()) {
           String source = Files.readString(file);
-          if (source.contains("Sentence")) {
+          if (source.contains("Sentence") || source.contains("Corrections")) {
             code.matcher(source).results().forEach(found -> said.add(found.group(1)));
           }
         }
       }
     }
-    Set<String> kept = new TreeSet<>(Catalogue.all().keySet());
-    kept.removeIf(key -> key.startsWith("word.") || key.equals(Sentence.AS_TOLD));
     assertThat(said).isEqualTo(kept).isNotEmpty();
   }
 }

@@ -6,7 +6,9 @@ import java.util.Locale;
 import java.util.UUID;
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
+import marvek.core.say.Sentence;
 import marvek.server.problems.ConflictException;
+import marvek.server.problems.SaidException;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -40,16 +42,11 @@ class Accounts {
   }
 
   /** A wrong name or password, or one too many. */
-  static final class RefusedSignInException extends RuntimeException {
+  static final class RefusedSignInException extends SaidException {
     private final boolean tooMany;
 
     RefusedSignInException(boolean tooMany) {
-      super(
-          tooMany
-              ? "Too many wrong passwords were tried for this name. Wait ten minutes; a device that"
-                  + " is signed in stays so."
-              : "There is nobody of that name with that password. Who keeps this server can make a"
-                  + " code that lets you in.");
+      super(Sentence.of(tooMany ? "forbidden.passwords-tried" : "forbidden.password"));
       this.tooMany = tooMany;
     }
 
@@ -93,7 +90,7 @@ class Accounts {
         .filter(other -> !other.id().equals(id))
         .ifPresent(
             other -> {
-              throw new InvalidValueException("signIn", "is somebody's already: take another");
+              throw new InvalidValueException("signIn", Sentence.of("refused.name-taken"));
             });
     String kept = passwords.kept(password, List.of(name, person.name(), "marvek"));
     person.ownAccount(name.strip(), kept, driver.first());
@@ -115,9 +112,7 @@ class Accounts {
 
   private void needAccounts() {
     if (mode != SignInMode.ACCOUNTS) {
-      throw new ConflictException(
-          "Here devices are paired by a code. Names and passwords are a club's server's: it is"
-              + " started with MARVEK_ACCOUNTS=1 ./marvek share.");
+      throw new ConflictException(Sentence.of("conflict.no-accounts"));
     }
   }
 }

@@ -5,6 +5,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import marvek.core.say.Sentence;
 import marvek.server.problems.ForbiddenException;
 import marvek.server.problems.NotFoundException;
 import org.springframework.context.annotation.Configuration;
@@ -56,14 +57,14 @@ class Guard implements HandlerInterceptor, WebMvcConfigurer {
     String operation = method.getMethod().getName();
     Rights.Need need = rights.of(operation);
     if (need == null) {
-      throw new ForbiddenException("Nobody may do that: " + operation + " is in no table.");
+      throw new ForbiddenException(Sentence.of("forbidden.no-table", "operation", operation));
     }
     if (need.whose() == Rights.Whose.NOBODY) {
       return true;
     }
     SignedIn who = who();
     if (!who.scope().may(need.right())) {
-      throw new ForbiddenException("This key of a script is not for that.");
+      throw new ForbiddenException(Sentence.of("forbidden.script-key"));
     }
     UUID person = who.person();
     UUID owner =
@@ -138,7 +139,7 @@ class Guard implements HandlerInterceptor, WebMvcConfigurer {
     }
     Role role = access.role(person, owned, id).orElse(null);
     if (role == null || (known != null && !known.equals(owned.owner()))) {
-      throw new NotFoundException("There is no " + thing.words() + " " + id + ".");
+      throw NotFoundException.of(thing.word(), id);
     }
     need(right, role);
     return owned.owner();
@@ -147,8 +148,7 @@ class Guard implements HandlerInterceptor, WebMvcConfigurer {
   private static void need(Right right, Role role) {
     if (role == null || !role.may(right)) {
       throw new ForbiddenException(
-          "A %s may not do that: it is the driver's."
-              .formatted(role == null ? "guest" : role.name().toLowerCase(java.util.Locale.ROOT)));
+          Sentence.of("forbidden.role", "role", role == null ? Role.GUEST : role));
     }
   }
 }

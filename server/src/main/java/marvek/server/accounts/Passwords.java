@@ -4,6 +4,7 @@ import com.nulabinc.zxcvbn.Strength;
 import com.nulabinc.zxcvbn.Zxcvbn;
 import java.util.List;
 import marvek.core.InvalidValueException;
+import marvek.core.say.Sentence;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.crypto.argon2.Argon2PasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -38,14 +39,18 @@ class Passwords {
     if (password.length() < SHORTEST || password.length() > LONGEST) {
       throw new InvalidValueException(
           "password",
-          "has %d signs; between %d and %d are wanted, of any kind: four words are good"
-              .formatted(password.length(), SHORTEST, LONGEST));
+          Sentence.of(
+              "refused.password-length",
+              "given",
+              password.length(),
+              "least",
+              SHORTEST,
+              "most",
+              LONGEST));
     }
     Strength strength = guessing.measure(password, names);
     if (strength.getScore() < LEAST_SCORE) {
-      throw new InvalidValueException(
-          "password",
-          "is among those that are guessed first: take four words that do not belong together");
+      throw new InvalidValueException("password", Sentence.of("refused.password-guessed"));
     }
     return encoder.encode(password);
   }

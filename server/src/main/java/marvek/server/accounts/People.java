@@ -6,8 +6,10 @@ import java.util.List;
 import java.util.UUID;
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
+import marvek.core.say.Sentence;
 import marvek.server.problems.ConflictException;
 import marvek.server.problems.NotFoundException;
+import marvek.server.problems.SaidException;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -66,15 +68,11 @@ class People {
   record Paired(UUID id, String name, Instant pairedAt, Instant seenAt) {}
 
   /** A wrong code, or one too many. */
-  static final class RefusedCodeException extends RuntimeException {
+  static final class RefusedCodeException extends SaidException {
     private final boolean tooMany;
 
     RefusedCodeException(boolean tooMany) {
-      super(
-          tooMany
-              ? "Too many wrong codes were tried. Wait ten minutes."
-              : "That code pairs nothing: it is wrong, used already, or older than ten minutes."
-                  + " Let the driver make another.");
+      super(Sentence.of(tooMany ? "forbidden.codes-tried" : "forbidden.code"));
       this.tooMany = tooMany;
     }
 
@@ -116,7 +114,7 @@ class People {
   private Person person(UUID id) {
     return people
         .findById(id)
-        .orElseThrow(() -> new NotFoundException("There is nobody " + id + "."));
+        .orElseThrow(() -> new NotFoundException(Sentence.of("missing.nobody", "id", id)));
   }
 
   @Transactional(readOnly = true)
@@ -135,12 +133,10 @@ class People {
     Require.text("name", name, LONGEST_NAME);
     boolean otherDriver = role == Role.DRIVER;
     if (otherDriver && !(mode == SignInMode.ACCOUNTS && driver.id().equals(driver.first()))) {
-      throw new InvalidValueException(
-          "role", "cannot be DRIVER: who keeps a club's server alone lets other drivers in");
+      throw new InvalidValueException("role", Sentence.of("refused.role-driver"));
     }
     if (role.isOfOneBook() != (book != null)) {
-      throw new InvalidValueException(
-          "bookId", "is needed of an instructor and a guest, who see one book, and of nobody else");
+      throw new InvalidValueException("bookId", Sentence.of("refused.book-of-role"));
     }
     Person person =
         people.saveAndFlush(
@@ -154,11 +150,10 @@ class People {
   /** A code that pairs one device of somebody's, the driver's own among them. */
   public String code(UUID person) {
     if (mode == SignInMode.NONE) {
-      throw new ConflictException(
-          "Marvek is open to this machine alone. Start it with ./marvek share first.");
+      throw new ConflictException(Sentence.of("conflict.open-to-this-machine"));
     }
     if (all().stream().noneMatch(seen -> seen.id().equals(person) && seen.letIn())) {
-      throw new NotFoundException("There is nobody " + person + ".");
+      throw new NotFoundException(Sentence.of("missing.nobody", "id", person));
     }
     String code = PairingCode.fresh();
     pairings.keep(UUID.randomUUID(), PairingCode.digest(code), driver.id(), person);
@@ -186,11 +181,10 @@ class People {
   public void takeOver(UUID me, String code) {
     UUID other = useUp(code);
     if (!person(me).isHisOwn()) {
-      throw new ConflictException(
-          "First give yourself a name and a password: what others share goes to them.");
+      throw new ConflictException(Sentence.of("conflict.no-name-yet"));
     }
     if (person(other).isHisOwn() || shares.moveTo(other, me) == 0) {
-      throw new ConflictException("That code is of a person, not of something shared with you.");
+      throw new ConflictException(Sentence.of("conflict.code-of-person"));
     }
     devices.endAllOf(other);
     pairings.end(other);
@@ -213,7 +207,7 @@ class People {
   /** Ends a device: whoever holds it is signed out with his next step. */
   public void endDevice(UUID device) {
     if (devices.findByIdAndEndedAtIsNull(device).isEmpty()) {
-      throw new NotFoundException("There is no device " + device + ".");
+      throw NotFoundException.of("device", device);
     }
     devices.end(device);
   }
@@ -224,7 +218,7 @@ class People {
     Person person = person(id);
     boolean letIn = !id.equals(driver.id()) && driver.id().equals(person.letInBy());
     if (!shared && !letIn) {
-      throw new NotFoundException("There is nobody " + id + ".");
+      throw new NotFoundException(Sentence.of("missing.nobody", "id", id));
     }
     // Who comes in by himself sees other things too: those stay.
     if (letIn && !(shared && person.isHisOwn())) {

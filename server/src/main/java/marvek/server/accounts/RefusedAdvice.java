@@ -1,6 +1,8 @@
 package marvek.server.accounts;
 
-import java.net.URI;
+import marvek.server.problems.ProblemType;
+import marvek.server.problems.Problems;
+import marvek.server.problems.SaidException;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
@@ -14,20 +16,17 @@ import org.springframework.web.bind.annotation.RestControllerAdvice;
 class RefusedAdvice {
   @ExceptionHandler
   ResponseEntity<ProblemDetail> refused(People.RefusedCodeException e) {
-    return answer(e, e.tooMany(), "code", "Not paired");
+    return answer(e, e.tooMany(), ProblemType.CODE);
   }
 
   @ExceptionHandler
   ResponseEntity<ProblemDetail> refused(Accounts.RefusedSignInException e) {
-    return answer(e, e.tooMany(), "sign-in", "Not signed in");
+    return answer(e, e.tooMany(), ProblemType.SIGN_IN);
   }
 
   private static ResponseEntity<ProblemDetail> answer(
-      RuntimeException e, boolean tooMany, String type, String title) {
-    HttpStatus status = tooMany ? HttpStatus.TOO_MANY_REQUESTS : HttpStatus.FORBIDDEN;
-    ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, e.getMessage());
-    problem.setType(URI.create("urn:marvek:problem:" + type));
-    problem.setTitle(title);
-    return ResponseEntity.status(status).body(problem);
+      SaidException e, boolean tooMany, ProblemType type) {
+    return Problems.answer(
+        tooMany ? HttpStatus.TOO_MANY_REQUESTS : HttpStatus.FORBIDDEN, type, e.said());
   }
 }

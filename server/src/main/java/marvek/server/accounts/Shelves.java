@@ -3,6 +3,7 @@ package marvek.server.accounts;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import marvek.core.say.Sentence;
 import marvek.server.problems.NotFoundException;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -83,7 +84,7 @@ class Shelves {
     return of(person).stream()
         .filter(shelf -> shelf.owner().equals(owner))
         .findFirst()
-        .orElseThrow(() -> new NotFoundException("There is no shelf of " + owner + "."));
+        .orElseThrow(() -> new NotFoundException(Sentence.of("missing.shelf", "owner", owner)));
   }
 
   private String nameOf(UUID person) {

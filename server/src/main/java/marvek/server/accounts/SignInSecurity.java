@@ -5,9 +5,14 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
+import marvek.core.say.Sentence;
+import marvek.formats.JsonFiles;
+import marvek.formats.SentenceJson;
+import marvek.server.problems.ProblemType;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.authentication.AuthenticationManager;
 import org.springframework.security.authentication.ProviderNotFoundException;
@@ -17,6 +22,7 @@ import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.intercept.AuthorizationFilter;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Nothing of anybody's is read before it is known who asks; what he may do then, the {@link Guard}
@@ -29,10 +35,20 @@ class SignInSecurity {
   static final String ME = "/api/me";
   static final String SIGN_IN = "/api/sign-in";
 
-  private static final String SIGNED_OUT =
-      """
-      {"type":"urn:marvek:problem:signed-out","title":"This device is not signed in","status":401,\
-      "detail":"Pair it with a code of the driver's, then try again. Nothing that was typed here is lost."}""";
+  private static final String SIGNED_OUT = signedOut();
+
+  private static String signedOut() {
+    Sentence said = Sentence.of("forbidden.signed-out");
+    ObjectNode problem =
+        JsonFiles.MAPPER
+            .createObjectNode()
+            .put("type", ProblemType.SIGNED_OUT.uri().toString())
+            .put("title", ProblemType.SIGNED_OUT.title())
+            .put("status", HttpStatus.UNAUTHORIZED.value())
+            .put("detail", said.words());
+    problem.set("said", SentenceJson.write(said));
+    return JsonFiles.write(problem);
+  }
 
   @Bean
   SignInMode signInMode(@Value("${marvek.sign-in:none}") String mode) {

@@ -54,8 +54,8 @@ enum Thing {
     return valueOf(name.toUpperCase(Locale.ROOT).replace('-', '_'));
   }
 
-  /** In words. */
-  String words() {
-    return name().toLowerCase(Locale.ROOT).replace('_', ' ');
+  /** As addresses and sentences have it. */
+  String word() {
+    return name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 }

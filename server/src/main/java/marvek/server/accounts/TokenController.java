@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.UUID;
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
+import marvek.core.say.Sentence;
 import marvek.server.problems.ConflictException;
 import marvek.server.problems.NotFoundException;
 import org.jspecify.annotations.Nullable;
@@ -77,16 +78,15 @@ class TokenController {
   @ResponseStatus(HttpStatus.CREATED)
   MadeKey makeToken(@Valid @RequestBody NewKey body) {
     if (mode == SignInMode.NONE) {
-      throw new ConflictException(
-          "Marvek is open to this machine alone: scripts on it need no key.");
+      throw new ConflictException(Sentence.of("conflict.no-key-needed"));
     }
     Require.text("name", body.name(), LONGEST_NAME);
     Require.within("days", body.days(), 1, MOST_DAYS);
     if (body.scope() == Scope.ALL) {
-      throw new InvalidValueException("scope", "must be READ or EDIT: no script may do everything");
+      throw new InvalidValueException("scope", Sentence.of("refused.scope"));
     }
     if (tokens.openOf(driver.person()).size() >= MOST_TOKENS) {
-      throw new ConflictException("There are " + MOST_TOKENS + " keys. End some first.");
+      throw new ConflictException(Sentence.of("conflict.keys-most", "most", MOST_TOKENS));
     }
     byte[] random = new byte[SECRET_BYTES];
     RANDOM.nextBytes(random);
@@ -110,7 +110,7 @@ class TokenController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void endToken(@PathVariable UUID id) {
     if (tokens.end(id) == 0) {
-      throw new NotFoundException("There is no key " + id + ".");
+      throw NotFoundException.of("key", id);
     }
   }
 }

@@ -14,6 +14,7 @@ import marvek.core.conditions.Conditions;
 import marvek.core.page.Stakes;
 import marvek.core.reference.ModelReference;
 import marvek.core.reference.Reference;
+import marvek.core.say.Sentence;
 import marvek.formats.JsonFiles;
 import marvek.formats.RevisionJson;
 import marvek.server.accounts.CurrentDriver;
@@ -163,7 +164,7 @@ public class Books {
       int corner = draft.own().get(i).corner();
       if (basis.corners().stream().noneMatch(c -> c.number() == corner)) {
         throw new InvalidValueException(
-            "ownValues", i, "are of corner " + corner + ", which this circuit does not have");
+            "ownValues", i, Sentence.of("refused.of-corner-not-here", "corner", corner));
       }
     }
   }
@@ -198,7 +199,7 @@ public class Books {
   Book book(UUID id) {
     return books
         .findByIdAndDriverId(id, driver.id())
-        .orElseThrow(() -> new NotFoundException("There is no book " + id + "."));
+        .orElseThrow(() -> NotFoundException.of("book", id));
   }
 
   /** Of however many books: one question each for their revisions, circuits and cars. */
@@ -250,7 +251,8 @@ public class Books {
   private Revision revisionOf(UUID bookId, int number) {
     return revisions
         .findByBookIdAndNumber(book(bookId).id(), number)
-        .orElseThrow(() -> new NotFoundException("The book has no revision " + number + "."));
+        .orElseThrow(
+            () -> new NotFoundException(Sentence.of("missing.revision", "revision", number)));
   }
 
   /** A revision's document as it was stored. */
@@ -408,11 +410,7 @@ public class Books {
 
   private static ConflictException newerExists(int parent) {
     return new ConflictException(
-        "Revision "
-            + (parent + 1)
-            + " was kept meanwhile, from the same revision "
-            + parent
-            + ". Your changes are still in the draft: look at the newer revision, then keep again.");
+        Sentence.of("conflict.revision-kept", "newer", parent + 1, "parent", parent));
   }
 
   /** Whether the driver has no book yet. */

@@ -15,6 +15,7 @@ import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
 import marvek.core.reference.Reference;
 import marvek.core.reference.TwoBooks;
+import marvek.core.say.Sentence;
 import marvek.core.vehicle.Vehicle;
 import marvek.formats.CarJson;
 import marvek.server.cars.CarChanges;
@@ -123,7 +124,8 @@ class CarAnswers {
     if (!first.newestCircuitId().equals(second.newestCircuitId())) {
       throw new marvek.core.InvalidValueException(
           "other",
-          "is a book of " + second.circuit() + "; only books of " + first.circuit() + " compare");
+          Sentence.of(
+              "refused.book-elsewhere", "second", second.circuit(), "first", first.circuit()));
     }
     Reference a = books.recompute(firstId, books.newestNumber(firstId)).reference();
     Reference b = books.recompute(secondId, books.newestNumber(secondId)).reference();

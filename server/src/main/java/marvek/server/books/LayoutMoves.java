@@ -122,12 +122,11 @@ public class LayoutMoves {
 
   private void checkPlace(Book book, UUID circuitId) {
     if (book.circuitId().equals(circuitId)) {
-      throw new InvalidValueException("circuitId", "is the layout version that the book is on");
+      throw new InvalidValueException("circuitId", Sentence.of("refused.same-layout"));
     }
     UUID place = circuits.facts(book.circuitId()).newestId();
     if (!place.equals(circuits.facts(circuitId).newestId())) {
-      throw new InvalidValueException(
-          "circuitId", "is another circuit: a book moves between versions of its own only");
+      throw new InvalidValueException("circuitId", Sentence.of("refused.another-circuit"));
     }
   }
 
@@ -238,7 +237,7 @@ public class LayoutMoves {
             .filter(c -> c.corner() == corner)
             .toList();
     if (here.isEmpty()) {
-      throw new NotFoundException("Nothing is to be checked at corner " + corner + ".");
+      throw new NotFoundException(Sentence.of("missing.nothing-to-check", "corner", corner));
     }
     transaction.executeWithoutResult(
         status -> {

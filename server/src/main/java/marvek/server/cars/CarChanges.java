@@ -3,6 +3,7 @@ package marvek.server.cars;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import marvek.core.InvalidValueException;
+import marvek.core.say.Sentence;
 import marvek.core.vehicle.Vehicle;
 import marvek.formats.CarJson;
 import marvek.formats.CarJsonWriter;
@@ -73,7 +74,7 @@ public final class CarChanges {
               pointer.startsWith("/") && value != null && document.at(pointer).isNumber();
           if (!known) {
             throw new InvalidValueException(
-                "changes", "has " + pointer + ", which is no number of a car");
+                "changes", Sentence.of("refused.no-number-of-car", "pointer", pointer));
           }
         });
   }

@@ -7,6 +7,7 @@ import java.util.Map;
 import marvek.core.car.CarFacts;
 import marvek.core.car.CarSketch;
 import marvek.core.car.SketchedCar;
+import marvek.core.say.Sentence;
 import marvek.core.vehicle.Vehicle;
 import marvek.formats.CarJson;
 import marvek.formats.CarJsonWriter;
@@ -59,7 +60,7 @@ class CarSketches {
   }
 
   /** A value that nobody gave, by its pointer into the file, and where it comes from. */
-  record AssumedView(String pointer, String why) {}
+  record AssumedView(String pointer, Sentence why) {}
 
   /** A fact that cannot be met, and the nearest that comes of it in its own unit; null for none. */
   @JsonInclude(JsonInclude.Include.NON_NULL)

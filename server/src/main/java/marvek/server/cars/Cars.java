@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import marvek.core.Require;
+import marvek.core.say.Sentence;
 import marvek.core.vehicle.Vehicle;
 import marvek.formats.CarJson;
 import marvek.formats.Imported;
@@ -36,8 +37,17 @@ public class Cars {
   /** What lists show of a car. */
   public record Summary(UUID id, String name, long edition) implements Edited {}
 
-  /** What an import answers. */
-  public record ImportAnswer(UUID id, String name, List<String> warnings) {}
+  /**
+   * What an import answers.
+   *
+   * @param warnings in words, for scripts
+   * @param said the same as sentences
+   */
+  public record ImportAnswer(UUID id, String name, List<String> warnings, List<Sentence> said) {
+    ImportAnswer(UUID id, Ready read) {
+      this(id, read.name(), read.said().stream().map(Sentence::words).toList(), read.said());
+    }
+  }
 
   /** A car ready to compute with, and its document. */
   public record Loaded(UUID id, Vehicle vehicle, JsonNode document) {}
@@ -45,16 +55,16 @@ public class Cars {
   /** Takes in a car JSON. */
   public ImportAnswer importFile(byte[] bytes) {
     Ready read = ready(JsonFiles.parse(bytes));
-    return new ImportAnswer(store(read), read.name, read.warnings);
+    return new ImportAnswer(store(read), read);
   }
 
   /** A car read and not stored yet. */
-  public record Ready(String name, String document, List<String> warnings) {}
+  public record Ready(String name, String document, List<Sentence> said) {}
 
   /** Reads a parsed car JSON. */
   public Ready ready(JsonNode tree) {
     Imported<Vehicle> read = CarJson.read(tree);
-    return new Ready(read.value().name(), JsonFiles.write(tree), read.words());
+    return new Ready(read.value().name(), JsonFiles.write(tree), read.warnings());
   }
 
   /** Stores a car that was read. */
@@ -80,14 +90,14 @@ public class Cars {
   public ImportAnswer copy(UUID id, String name) {
     String called = Require.text("name", name == null ? "" : name.strip(), LONGEST_NAME);
     Ready read = ready(called(stored(id), called));
-    return new ImportAnswer(store(read), read.name, read.warnings);
+    return new ImportAnswer(store(read), read);
   }
 
   /** Another car like one, with some of its numbers changed; the first one stays as it is. */
   public ImportAnswer changed(UUID id, String name, Map<String, Double> changes) {
     String called = Require.text("name", name == null ? "" : name.strip(), LONGEST_NAME);
     Ready read = ready(CarChanges.in(called(stored(id), called), changes));
-    return new ImportAnswer(store(read), read.name, read.warnings);
+    return new ImportAnswer(store(read), read);
   }
 
   private static ObjectNode called(StoredCar car, String name) {
@@ -102,7 +112,7 @@ public class Cars {
   private StoredCar stored(UUID id) {
     return repository
         .findByIdAndDriverId(id, driver.id())
-        .orElseThrow(() -> new NotFoundException("There is no car " + id + "."));
+        .orElseThrow(() -> NotFoundException.of("car", id));
   }
 
   /** The driver's cars that are not put away, oldest first. */

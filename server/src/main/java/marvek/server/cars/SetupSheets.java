@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.UUID;
 import marvek.core.Require;
 import marvek.core.car.SetupSheet;
+import marvek.core.say.Sentence;
 import marvek.formats.JsonFiles;
 import marvek.formats.SetupSheetJson;
 import marvek.server.contract.InFormat;
@@ -80,7 +81,7 @@ public class SetupSheets {
     return repository
         .findById(id)
         .filter(sheet -> sheet.carId().equals(carId))
-        .orElseThrow(() -> new NotFoundException("The car has no setup sheet " + id + "."));
+        .orElseThrow(() -> new NotFoundException(Sentence.of("missing.setup-sheet", "id", id)));
   }
 
   private static Kept kept(StoredSheet stored) {

@@ -11,6 +11,8 @@ import marvek.core.corner.Corner;
 import marvek.core.corner.CornerFinder;
 import marvek.core.light.Light;
 import marvek.core.light.MovedShadow;
+import marvek.core.say.Sentence;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** The light on a circuit at an hour of its own clocks. */
@@ -23,7 +25,12 @@ class CircuitLight {
   }
 
   record Shadow(
-      String label, double notedAt_m, double at_m, double moved_m, boolean usable, String why) {
+      String label,
+      double notedAt_m,
+      double at_m,
+      double moved_m,
+      boolean usable,
+      @Nullable Sentence why) {
     static Shadow of(MovedShadow s) {
       return new Shadow(
           s.mark().label(), s.mark().fromM(), s.stationM(), s.movedM(), s.usable(), s.why());
@@ -47,12 +54,7 @@ class CircuitLight {
     Circuit circuit = circuits.load(id).circuit();
     Light light =
         Light.of(circuit, circuit.road(), Conditions.DEFAULT.at(hour))
-            .orElseThrow(
-                () ->
-                    new InvalidValueException(
-                        "at",
-                        "cannot be used: the circuit has no place on the earth, so that nobody"
-                            + " knows where its sun stands; import it from GeoJSON or GPX"));
+            .orElseThrow(() -> new InvalidValueException("at", Sentence.of("refused.no-sun")));
     List<Corner> corners = CornerFinder.find(circuit, circuit.road());
     return new LightView(
         light.sun().azimuthDeg(),

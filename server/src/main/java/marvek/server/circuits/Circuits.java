@@ -205,7 +205,7 @@ public class Circuits {
   }
 
   private static NotFoundException noCircuit(UUID id) {
-    return new NotFoundException("There is no circuit " + id + ".");
+    return NotFoundException.of("circuit", id);
   }
 
   /** First day for which a version holds, or null. */

@@ -14,6 +14,7 @@ import marvek.core.circuit.LayoutChanges;
 import marvek.core.corner.CornerFinder;
 import marvek.core.page.ResurveyedCircuit;
 import marvek.core.page.StationMap;
+import marvek.core.say.Sentence;
 import marvek.formats.CircuitEditsJson;
 import marvek.formats.CircuitImport;
 import marvek.formats.ImportSettings;
@@ -151,7 +152,7 @@ public class LayoutVersions {
     StoredCircuit stored = newest(id);
     seen.check(stored.edition(), () -> draft(id));
     if (stored.draft() == null) {
-      throw new InvalidValueException("draft", "is empty: nothing was changed on this circuit");
+      throw new InvalidValueException("draft", Sentence.of("refused.no-edits"));
     }
     Circuit before = base(id);
     Circuit edited = CircuitEditsJson.read(parsed(stored.draft())).on(before);
@@ -169,8 +170,7 @@ public class LayoutVersions {
       UUID id, byte[] bytes, String fileName, ImportSettings settings, String reason) {
     StoredCircuit stored = newest(id);
     if (stored.draft() != null) {
-      throw new ConflictException(
-          "The circuit has edits that are not kept yet: keep or discard them first.");
+      throw new ConflictException(Sentence.of("conflict.edits-not-kept"));
     }
     Circuit before = base(id);
     Circuit read = CircuitImport.read(bytes, fileName, settings).circuit();
@@ -250,11 +250,8 @@ public class LayoutVersions {
     StoredCircuit newest = circuits.newestOf(stored.placeId());
     if (!newest.id().equals(id)) {
       throw new ConflictException(
-          "Layout version "
-              + newest.version()
-              + " is newer than version "
-              + stored.version()
-              + ": open the newest one and edit that.");
+          Sentence.of(
+              "conflict.layout-newer", "newest", newest.version(), "version", stored.version()));
     }
     return stored;
   }

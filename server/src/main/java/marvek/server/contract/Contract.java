@@ -35,7 +35,7 @@ import org.springframework.web.method.HandlerMethod;
  */
 @Configuration
 class Contract {
-  private static final String PROBLEM = "Problem";
+  static final String PROBLEM = "Problem";
 
   @Bean
   ModelResolver types(ObjectMapperProvider mappers) {
@@ -171,8 +171,9 @@ class Contract {
         .addProperty("column", new StringSchema().description("column of the file"))
         .addProperty("pointer", new StringSchema().description("JSON pointer into the file"))
         .addProperty("field", new StringSchema().description("member of the body"))
+        .addProperty("index", new IntegerSchema().description("in the field's list, from 0"))
         .addProperty(
-            "said", FormatSchemas.inBook("sentence").description("of the field, with its figures"))
+            "said", FormatSchemas.inBook("sentence").description("with its facts, in SI units"))
         .addProperty("theirs", new Schema<>().description("what is stored now, on 412"))
         .required(List.of("title", "status", "detail"));
   }

@@ -29,6 +29,7 @@ import java.util.Set;
 import marvek.core.say.Sentence;
 import marvek.formats.Spelled;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.ProblemDetail;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -82,6 +83,9 @@ final class TypeSchemas extends ModelResolver {
     Class<?> raw = _mapper.constructType(type.getType()).getRawClass();
     if (raw == Sentence.class) {
       return FormatSchemas.inBook("sentence");
+    }
+    if (raw == ProblemDetail.class) {
+      return new Schema<>().$ref(Contract.PROBLEM);
     }
     if (JsonNode.class.isAssignableFrom(raw)) {
       return raw == ObjectNode.class

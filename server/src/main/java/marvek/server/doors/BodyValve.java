@@ -3,6 +3,8 @@ package marvek.server.doors;
 import jakarta.servlet.ServletException;
 import java.io.IOException;
 import java.util.concurrent.Semaphore;
+import marvek.core.say.Sentence;
+import marvek.server.problems.ProblemType;
 import org.apache.catalina.connector.Request;
 import org.apache.catalina.connector.Response;
 import org.apache.catalina.valves.ValveBase;
@@ -52,9 +54,9 @@ final class BodyValve extends ValveBase {
   static Refusal tooLarge(long limit) {
     return new Refusal(
         HttpStatus.PAYLOAD_TOO_LARGE,
-        "too-large",
-        "Too much at once",
-        "Up to %s are taken here. Nothing was stored."
-            .formatted(limit >= 1024 * 1024 ? limit / 1024 / 1024 + " MB" : limit / 1024 + " kB"));
+        ProblemType.BODY_TOO_LARGE,
+        limit >= 1024 * 1024
+            ? Sentence.of("problem.most-mb", "most", limit / 1024 / 1024)
+            : Sentence.of("problem.most-kb", "most", limit / 1024));
   }
 }

@@ -9,6 +9,8 @@ import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Pattern;
+import marvek.core.say.Sentence;
+import marvek.server.problems.ProblemType;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
@@ -35,9 +37,8 @@ class ComputingDoor extends OncePerRequestFilter {
   private static final Refusal BUSY =
       new Refusal(
           HttpStatus.SERVICE_UNAVAILABLE,
-          "busy",
-          "Too much is being computed at once",
-          "Try it again in a moment; what you typed is kept.");
+          ProblemType.COMPUTING,
+          Sentence.of("problem.typed-is-kept"));
 
   private final Semaphore computing;
   private final AtomicInteger inside = new AtomicInteger();

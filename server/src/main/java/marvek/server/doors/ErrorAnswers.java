@@ -4,6 +4,8 @@ import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import marvek.core.say.Sentence;
+import marvek.server.problems.ProblemType;
 import org.springframework.boot.webmvc.error.ErrorController;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -26,22 +28,14 @@ class ErrorAnswers implements ErrorController {
     }
     if (cause instanceof TooManyUploadsException) {
       return new Refusal(
-          HttpStatus.SERVICE_UNAVAILABLE,
-          "busy",
-          "Too much is being sent at once",
-          "Try again in a moment. Nothing was stored.");
+          HttpStatus.SERVICE_UNAVAILABLE, ProblemType.SENDING, Sentence.of("problem.try-later"));
     }
     return switch (status) {
       case REQUEST_TIMEOUT ->
-          new Refusal(
-              status, "too-slow", "It came too slowly", "Send it again. Nothing was stored.");
-      case NOT_FOUND -> new Refusal(status, "not-found", "Not found", "There is nothing here.");
-      default ->
-          new Refusal(
-              status,
-              "request",
-              status.getReasonPhrase(),
-              "The request cannot be answered. The interface is described at /api/openapi.json.");
+          new Refusal(status, ProblemType.TOO_SLOW, Sentence.of("problem.send-again"));
+      case NOT_FOUND ->
+          new Refusal(status, ProblemType.NOT_FOUND, Sentence.of("missing.nothing-here"));
+      default -> new Refusal(status, ProblemType.REQUEST, Sentence.of("problem.request"));
     };
   }
 }

@@ -7,6 +7,8 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
+import marvek.core.say.Sentence;
+import marvek.server.problems.ProblemType;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
@@ -26,9 +28,8 @@ class LargeUploads extends OncePerRequestFilter {
   private static final Refusal BUSY =
       new Refusal(
           HttpStatus.SERVICE_UNAVAILABLE,
-          "busy",
-          "Another large file is being read",
-          "Send it again in a moment. Nothing was stored.");
+          ProblemType.READING,
+          Sentence.of("problem.send-again-later"));
 
   private final Semaphore reading = new Semaphore(1, true);
 

@@ -10,6 +10,8 @@ import java.util.Locale;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import marvek.core.say.Sentence;
+import marvek.server.problems.ProblemType;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
@@ -40,16 +42,10 @@ class OriginGuard extends OncePerRequestFilter {
 
   private static final Refusal OTHER_NAME =
       new Refusal(
-          HttpStatus.FORBIDDEN,
-          "other-host",
-          "Not an address of Marvek",
-          "Open Marvek at the address that the start command prints.");
+          HttpStatus.FORBIDDEN, ProblemType.OTHER_HOST, Sentence.of("forbidden.other-host"));
   private static final Refusal OTHER_PAGE =
       new Refusal(
-          HttpStatus.FORBIDDEN,
-          "other-origin",
-          "Not asked by Marvek",
-          "A page of another origin asked for this in your browser. Nothing was read or stored.");
+          HttpStatus.FORBIDDEN, ProblemType.OTHER_ORIGIN, Sentence.of("forbidden.other-origin"));
 
   private final Set<String> hosts;
 

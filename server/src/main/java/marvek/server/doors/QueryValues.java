@@ -5,6 +5,7 @@ import java.time.LocalDateTime;
 import java.util.function.Function;
 import marvek.core.InvalidValueException;
 import marvek.core.PlainText;
+import marvek.core.say.Sentence;
 import org.springframework.web.bind.WebDataBinder;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.InitBinder;
@@ -43,14 +44,15 @@ class QueryValues {
       number = Double.NaN;
     }
     if (!Double.isFinite(number)) {
-      throw new InvalidValueException("query", "(" + text + ") is no number that can be used");
+      throw new InvalidValueException(
+          "query", Sentence.of("refused.no-usable-number", "given", text));
     }
     return number;
   }
 
   private static String text(String text) {
     if (PlainText.firstOther(text) >= 0) {
-      throw new InvalidValueException("query", "holds a character that is no text: take it out");
+      throw new InvalidValueException("query", Sentence.of("refused.no-text-character"));
     }
     return text;
   }
@@ -62,7 +64,7 @@ class QueryValues {
       return hour;
     } catch (java.time.DateTimeException | IllegalArgumentException e) {
       throw new InvalidValueException(
-          "query", "(" + text + ") is no day and hour such as 2026-05-01T16:30");
+          "query", Sentence.of("refused.no-day-and-hour", "given", text));
     }
   }
 }

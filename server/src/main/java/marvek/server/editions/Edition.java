@@ -2,6 +2,7 @@ package marvek.server.editions;
 
 import java.util.function.Supplier;
 import marvek.core.InvalidValueException;
+import marvek.core.say.Sentence;
 
 /**
  * The edition that a change was made from, as If-Match says it: {@code "3"}; {@code *} for any that
@@ -28,8 +29,7 @@ public record Edition(Long number) {
     }
     String plain = text.startsWith("W/") ? text.substring(2) : text;
     if (!plain.matches("\"-?\\d{1,18}\"")) {
-      throw new InvalidValueException(
-          "If-Match", "(" + header + ") is not the ETag of an answer, as \"3\", nor *");
+      throw new InvalidValueException("If-Match", Sentence.of("refused.no-etag", "given", header));
     }
     return new Edition(Long.parseLong(plain.substring(1, plain.length() - 1)));
   }

@@ -84,8 +84,8 @@ class Job {
     return book == null ? null : new JobWork.Made(book, revision);
   }
 
-  /** What it failed with, in words. */
-  String problem() {
-    return problem;
+  /** What it failed with; null where it did not. */
+  @Nullable Told problem() {
+    return Told.read(problem);
   }
 }

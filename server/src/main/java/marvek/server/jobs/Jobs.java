@@ -171,8 +171,7 @@ public class Jobs {
   }
 
   private Job get(UUID id) {
-    return jobs.findById(id)
-        .orElseThrow(() -> new NotFoundException("There is no job " + id + "."));
+    return jobs.findById(id).orElseThrow(() -> NotFoundException.of("job", id));
   }
 
   /** Called by the scheduler on one of its threads; what is thrown makes it come again. */
@@ -224,7 +223,7 @@ public class Jobs {
     if (!Told.toItsAsker(why)) {
       LOG.error("Job {} failed", id, why);
     }
-    jobs.failed(id, Told.of(why), Instant.now());
+    jobs.failed(id, Told.of(why).kept(), Instant.now());
     ended(id, job -> job.failed(why));
   }
 

@@ -6,6 +6,7 @@ import java.util.Set;
 import java.util.UUID;
 import marvek.core.cause.Cause;
 import marvek.core.conditions.Conditions;
+import marvek.core.say.Sentence;
 import marvek.formats.Spelled;
 import marvek.server.books.Books;
 import marvek.server.contract.OneOf;
@@ -158,14 +159,14 @@ class DebriefController {
   List<LapViews.ReadingView> listReadings(@PathVariable UUID id, @PathVariable String lapId) {
     Sessions.Kept session = sessions.get(laps.file(fileOf(lapId)).sessionId());
     if (!session.bookId().equals(id)) {
-      throw new NotFoundException("The book has no lap " + lapId + ".");
+      throw new NotFoundException(Sentence.of("missing.lap-of-book", "lap", lapId));
     }
     SessionLaps read = debriefs.read(session);
     return read.laps().stream()
         .filter(lap -> lap.id().equals(lapId))
         .findFirst()
         .map(lap -> LapViews.readings(read, lap))
-        .orElseThrow(() -> new NotFoundException("The book has no lap " + lapId + "."));
+        .orElseThrow(() -> new NotFoundException(Sentence.of("missing.lap-of-book", "lap", lapId)));
   }
 
   static UUID fileOf(String lapId) {
@@ -173,7 +174,7 @@ class DebriefController {
     try {
       return UUID.fromString(point < 0 ? lapId : lapId.substring(0, point));
     } catch (IllegalArgumentException e) {
-      throw new NotFoundException("There is no lap " + lapId + ".");
+      throw NotFoundException.of("lap", lapId);
     }
   }
 

@@ -11,6 +11,7 @@ import marvek.core.cause.Finding;
 import marvek.core.laps.AlongLap;
 import marvek.core.laps.DrivenLine;
 import marvek.core.laps.RecordedLap;
+import marvek.core.say.Sentence;
 import marvek.server.books.Books;
 import marvek.server.books.OwnLines;
 import marvek.server.problems.NotFoundException;
@@ -171,7 +172,7 @@ class Debriefs {
     return read.laps().stream()
         .filter(lap -> lap.id().equals(id) && lap.read() != null)
         .findFirst()
-        .orElseThrow(() -> new NotFoundException("The session has no whole lap " + id + "."))
+        .orElseThrow(() -> new NotFoundException(Sentence.of("missing.lap-of-session", "lap", id)))
         .read()
         .along();
   }
@@ -197,7 +198,7 @@ class Debriefs {
     Kept kept = kept(fileId);
     if (!kept.file.laps().recording().hasPosition()) {
       throw new InvalidValueException(
-          "lap", "(" + number + ") has no position: a line needs where the car was");
+          "lap", Sentence.of("refused.lap-without-position", "given", number));
     }
     RecordedLap lap = lap(kept.file, number);
     return lines.ofPoints(kept.book, DrivenLine.points(kept.file.laps().recording(), lap));
@@ -222,6 +223,7 @@ class Debriefs {
     return file.laps().laps().stream()
         .filter(l -> l.number() == number)
         .findFirst()
-        .orElseThrow(() -> new NotFoundException("The file has no lap " + number + "."));
+        .orElseThrow(
+            () -> new NotFoundException(Sentence.of("missing.lap-of-file", "lap", number)));
   }
 }

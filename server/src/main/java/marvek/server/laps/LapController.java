@@ -6,7 +6,9 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Stream;
 import marvek.core.laps.RecordedLap;
+import marvek.core.say.Sentence;
 import marvek.formats.LapFiles;
 import marvek.formats.LapPreview;
 import marvek.formats.Spelled;
@@ -23,6 +25,7 @@ import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -63,7 +66,7 @@ class LapController {
    * @param kind of the file; columns are those of a CSV
    * @param headerLine line of its row of headers, from 1; 0 where it has none
    * @param lines its first rows, for somebody to point at the headers
-   * @param missing what no column is known for, in words
+   * @param missing what no column is known for
    * @param remembered whether they are named as those of an earlier file with the same header
    * @param choices columns of the lap format that a header can be mapped to
    * @param read what would become of it; null where it cannot be read so
@@ -74,11 +77,11 @@ class LapController {
       long headerLine,
       List<LapPreview.Line> lines,
       List<LapPreview.Column> columns,
-      List<String> missing,
+      List<Sentence> missing,
       boolean remembered,
       List<String> choices,
       @Nullable PreviewedLaps read,
-      @Nullable String problem) {
+      @Nullable ProblemDetail problem) {
     static PreviewView of(Laps.Preview seen, Books.Computed computed) {
       LapPreview columns = seen.columns();
       return new PreviewView(
@@ -185,8 +188,11 @@ class LapController {
                         lap.isWhole() ? LapViews.rounded(lap.timeS(), 3) : null,
                         Spelled.of(lap.kind())))
             .toList();
-    List<String> warnings = new java.util.ArrayList<>(kept.laps().corrections());
-    warnings.addAll(kept.laps().missing());
+    List<String> warnings =
+        Stream.of(kept.laps().corrections(), kept.laps().missing())
+            .flatMap(List::stream)
+            .map(Sentence::words)
+            .toList();
     return new ImportedLaps(kept.stored().id(), of.id(), found, warnings);
   }
 

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.UUID;
 import marvek.core.InvalidValueException;
 import marvek.core.laps.RecordedLap;
+import marvek.core.say.Sentence;
 import marvek.formats.BadFileException;
 import marvek.formats.JsonFiles;
 import marvek.server.accounts.CurrentDriver;
@@ -135,7 +136,7 @@ class LapLibrary {
         .filter(b -> b.id().equals(sessions.get(stored.sessionId()).bookId()))
         .findFirst()
         .map(book -> shelved(stored, sessions.get(stored.sessionId()), book))
-        .orElseThrow(() -> new NotFoundException("No such lap was driven at this circuit."));
+        .orElseThrow(() -> new NotFoundException(Sentence.of("missing.lap-here")));
   }
 
   private List<Shelved> files(UUID bookId) {

@@ -9,6 +9,7 @@ import java.util.UUID;
 import marvek.core.Require;
 import marvek.core.cause.Cause;
 import marvek.core.cause.Finding;
+import marvek.core.say.Sentence;
 import marvek.formats.JsonFiles;
 import marvek.formats.Spelled;
 import marvek.server.books.BookAttachment;
@@ -96,7 +97,7 @@ class LapNotes implements BookAttachment {
     boolean said =
         guesses(sessionId).stream().anyMatch(g -> g.corner() == corner && g.rule().equals(rule));
     if (said) {
-      throw new ConflictException("That is said already of corner " + corner + ".");
+      throw new ConflictException(Sentence.of("conflict.said-already", "corner", corner));
     }
     ObjectNode d = JsonFiles.MAPPER.createObjectNode().put(KIND, GUESS);
     d.put("corner", corner).put("rule", rule);
@@ -184,10 +185,7 @@ class LapNotes implements BookAttachment {
 
   /** Takes a remark or a dismissal back. */
   void remove(UUID id) {
-    repository.delete(
-        repository
-            .findById(id)
-            .orElseThrow(() -> new NotFoundException("There is no note " + id + ".")));
+    repository.delete(repository.findById(id).orElseThrow(() -> NotFoundException.of("note", id)));
   }
 
   @Override

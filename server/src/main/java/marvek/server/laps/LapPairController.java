@@ -19,6 +19,7 @@ import marvek.core.page.CornerPage;
 import marvek.core.page.CornerTime;
 import marvek.core.review.StepPlan;
 import marvek.core.review.TriedValue;
+import marvek.core.say.Sentence;
 import marvek.formats.LapCsvWriter;
 import marvek.formats.Spelled;
 import marvek.formats.StationCsv;
@@ -125,7 +126,7 @@ class LapPairController {
       String vehicle,
       int number,
       @Nullable Double time_s,
-      List<String> missing,
+      List<Sentence> missing,
       AlongView along) {
     static SideView of(LapPairs.Laid laid, Road road) {
       LapLibrary.Shelved from = laid.shelved();
@@ -335,8 +336,7 @@ class LapPairController {
   LapValuesView valuesOfLap(@PathVariable UUID id, @RequestParam String lap) {
     LapPairs.Laid laid = pairs.laid(id, lap);
     if (laid.lap() == null || laid.lap().read() == null) {
-      throw new NotFoundException(
-          "This lap was not recorded from line to line: it tells no values of pages.");
+      throw new NotFoundException(Sentence.of("missing.lap-untimed"));
     }
     Books.Computed computed = laid.read().computed();
     Map<Integer, StepPlan> plans =

@@ -110,7 +110,7 @@ class LapPairs {
         read.laps().stream()
             .filter(l -> l.id().equals(id))
             .findFirst()
-            .orElseThrow(() -> new NotFoundException("There is no lap " + id + "."));
+            .orElseThrow(() -> NotFoundException.of("lap", id));
     AlongLap along = lap.read() == null ? part(kept, lap.lap(), computed) : lap.read().along();
     return new Laid(shelved, read, lap, along, lap.corners(), read.accounts(lap));
   }

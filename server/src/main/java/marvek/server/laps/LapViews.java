@@ -11,6 +11,7 @@ import marvek.core.laps.EdgeMargin;
 import marvek.core.laps.ReadLap;
 import marvek.core.laps.RecordedLap;
 import marvek.core.page.CornerPage;
+import marvek.core.say.Sentence;
 import marvek.formats.LapsOnRoad;
 import marvek.formats.Spelled;
 import marvek.server.contract.OneOf;
@@ -253,8 +254,8 @@ final class LapViews {
       PutRight put_right,
       List<String> used,
       List<String> unknown,
-      List<String> corrections,
-      List<String> missing) {
+      List<Sentence> corrections,
+      List<Sentence> missing) {
     static FileView of(Laps.KeptFile file) {
       LapsOnRoad laps = file.laps();
       return new FileView(

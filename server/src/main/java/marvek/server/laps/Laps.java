@@ -18,6 +18,7 @@ import java.util.stream.Collectors;
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
 import marvek.core.laps.RecordedLap;
+import marvek.core.say.Sentence;
 import marvek.formats.BadFileException;
 import marvek.formats.FileText;
 import marvek.formats.LapPreview;
@@ -26,8 +27,10 @@ import marvek.server.accounts.CurrentDriver;
 import marvek.server.books.Books;
 import marvek.server.problems.ConflictException;
 import marvek.server.problems.NotFoundException;
+import marvek.server.problems.Problems;
 import marvek.server.sessions.Sessions;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.ProblemDetail;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.node.ObjectNode;
@@ -85,7 +88,7 @@ class Laps {
       LapPreview columns,
       boolean remembered,
       @Nullable LapsOnRoad laps,
-      @Nullable String problem) {}
+      @Nullable ProblemDetail problem) {}
 
   /** Looks at a file; a mapping that is given counts before one that is remembered. */
   Preview preview(UUID book, Books.Computed computed, IncomingLaps incoming) {
@@ -98,8 +101,10 @@ class Laps {
     try {
       LapsOnRoad laps = read(digest(incoming.content()), incoming, named, book, computed);
       return new Preview(columns, named.remembered(), laps, null);
-    } catch (BadFileException | InvalidValueException e) {
-      return new Preview(columns, named.remembered(), null, e.getMessage());
+    } catch (BadFileException e) {
+      return new Preview(columns, named.remembered(), null, Problems.of(e));
+    } catch (InvalidValueException e) {
+      return new Preview(columns, named.remembered(), null, Problems.of(e));
     }
   }
 
@@ -186,14 +191,15 @@ class Laps {
         .ifPresent(
             file -> {
               boolean here = file.sessionId().equals(sessionId);
-              String where = here ? "" : ", in " + sessions.get(file.sessionId()).name();
               throw new ConflictException(
-                  "This very file is in already"
-                      + where
-                      + ", as \""
-                      + file.name()
-                      + "\". Nothing was stored."
-                      + (here ? "" : " If it belongs here, take it out there first."));
+                  here
+                      ? Sentence.of("conflict.file-twice", "name", file.name())
+                      : Sentence.of(
+                          "conflict.file-elsewhere",
+                          "session",
+                          sessions.get(file.sessionId()).name(),
+                          "name",
+                          file.name()));
             });
   }
 
@@ -202,14 +208,12 @@ class Laps {
     return bytes
         .findById(file(id).id())
         .map(StoredLapBytes::content)
-        .orElseThrow(() -> new NotFoundException("There is no file of laps " + id + "."));
+        .orElseThrow(() -> NotFoundException.of("file-of-laps", id));
   }
 
   /** What is kept of a file. */
   StoredLapFile file(UUID id) {
-    return repository
-        .findById(id)
-        .orElseThrow(() -> new NotFoundException("There is no file of laps " + id + "."));
+    return repository.findById(id).orElseThrow(() -> NotFoundException.of("file-of-laps", id));
   }
 
   /** What is kept of the files of a session, in the order they came. */
@@ -287,10 +291,11 @@ class Laps {
         readLaps(file(id), computed).laps().stream()
             .filter(l -> l.number() == number)
             .findFirst()
-            .orElseThrow(() -> new NotFoundException("The file has no lap " + number + "."));
+            .orElseThrow(
+                () -> new NotFoundException(Sentence.of("missing.lap-of-file", "lap", number)));
     if (!lap.isWhole()) {
       throw new InvalidValueException(
-          "lap", "(" + number + ") was not recorded from line to line: it has no time");
+          "lap", Sentence.of("refused.lap-without-time", "given", number));
     }
     transaction.executeWithoutResult(
         status -> {

@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import marvek.core.Require;
+import marvek.core.say.Sentence;
 import marvek.formats.BadFileException;
 import marvek.formats.LapCsv;
 import marvek.formats.LapsOnRoad;
@@ -74,7 +75,7 @@ class LiveLaps {
     Require.within("timesFaster", timesFaster, 1, 200);
     Require.within("laps", count, 1, 60);
     if (state(session).running()) {
-      throw new ConflictException("A logger is writing already: stop it first.");
+      throw new ConflictException(Sentence.of("conflict.logger-writing"));
     }
     Books.Computed computed = debriefs.computed(sessions.get(session));
     byte[] file = logger.file(computed, SimulatedLogger.Kind.FULL, count, seed);
@@ -83,7 +84,7 @@ class LiveLaps {
     try {
       run.door = new ServerSocket(0, 1, InetAddress.getLoopbackAddress());
     } catch (IOException e) {
-      throw new ConflictException("No port on loopback is free for the logger: " + e.getMessage());
+      throw new ConflictException(Sentence.of("conflict.no-port", "why", e.getMessage()));
     }
     background("logger", () -> write(run, file, timesFaster));
     background("live-laps", () -> receive(run, session, computed));

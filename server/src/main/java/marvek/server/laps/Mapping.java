@@ -4,6 +4,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import java.util.TreeMap;
 import marvek.core.InvalidValueException;
+import marvek.core.say.Sentence;
 import marvek.formats.JsonFiles;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -26,8 +27,7 @@ final class Mapping {
 
   static Map<String, String> read(JsonNode node) {
     if (!node.isObject()) {
-      throw new InvalidValueException(
-          "mapping", "must be an object of header and column, as {\"Velocity\": \"speed_kmh\"}");
+      throw new InvalidValueException("mapping", Sentence.of("refused.mapping"));
     }
     Map<String, String> mapping = new TreeMap<>();
     node.properties().forEach(f -> mapping.put(f.getKey(), f.getValue().asString("")));

@@ -6,6 +6,7 @@ import marvek.core.circuit.Road;
 import marvek.core.laps.Channel;
 import marvek.core.laps.RecordedLap;
 import marvek.core.laps.Recording;
+import marvek.core.say.Sentence;
 import marvek.formats.LapsOnRoad;
 import marvek.formats.Spelled;
 import marvek.server.books.Books;
@@ -25,8 +26,8 @@ record PreviewedLaps(
     int samples,
     double rate_hz,
     LapViews.PutRight put_right,
-    List<String> corrections,
-    List<String> missing,
+    List<Sentence> corrections,
+    List<Sentence> missing,
     List<Lap> laps,
     double[] road,
     double[] path) {

@@ -22,6 +22,7 @@ import marvek.core.review.Proposals;
 import marvek.core.review.StepJudgement;
 import marvek.core.review.StepPlan;
 import marvek.core.review.StepState;
+import marvek.core.say.Sentence;
 import marvek.server.books.Books;
 import marvek.server.books.Draft;
 import marvek.server.problems.ConflictException;
@@ -234,8 +235,7 @@ class Reviews {
     Work work = work(sessionId);
     List<StoredLapFile> files = work.read().files().stream().map(Laps.KeptFile::stored).toList();
     if (files.stream().anyMatch(StoredLapFile::stepsNoted)) {
-      throw new ConflictException(
-          "The step board knows of these laps already. Move it by hand there where it is wrong.");
+      throw new ConflictException(Sentence.of("conflict.board-knows"));
     }
     List<Moved> moved = moved(work);
     transaction.executeWithoutResult(
@@ -273,8 +273,7 @@ class Reviews {
             .toList();
     Calibrated calibrated = calibrate ? calibrated(work) : null;
     if (taken.isEmpty() && calibrated == null) {
-      throw new InvalidValueException(
-          "accepted", "is empty: accept or alter a proposal, then keep the revision");
+      throw new InvalidValueException("accepted", Sentence.of("refused.nothing-accepted"));
     }
     UUID book = work.session().bookId();
     Draft before = basedOn(work, Books.draftOf(books.revision(book, parent)));
@@ -305,11 +304,7 @@ class Reviews {
     Integer now = bookOnOtherLayout(work);
     if (now != null) {
       throw new ConflictException(
-          "These laps were driven on version "
-              + layoutOf(work)
-              + " of the layout, and the book is on version "
-              + now
-              + ". Their points are not written into it: drive the new layout and read those laps.");
+          Sentence.of("conflict.laps-of-older-layout", "driven", layoutOf(work), "now", now));
     }
   }
 
@@ -327,10 +322,7 @@ class Reviews {
         .orElseThrow(
             () ->
                 new InvalidValueException(
-                    "accepted",
-                    "has one on corner "
-                        + decision.corner()
-                        + ", which is not proposed any more: look at the laps again"));
+                    "accepted", Sentence.of("refused.not-proposed", "corner", decision.corner())));
   }
 
   private static String reason(Work work, List<Proposals.Accepted> taken, Calibrated calibrated) {

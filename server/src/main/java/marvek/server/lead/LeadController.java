@@ -10,6 +10,7 @@ import marvek.core.lead.GroupRemark;
 import marvek.core.lead.LeadDay;
 import marvek.core.lead.Member;
 import marvek.core.lead.Rotation;
+import marvek.core.say.Sentence;
 import marvek.formats.LeadDayJson;
 import marvek.formats.Spelled;
 import marvek.server.books.Books;
@@ -143,7 +144,7 @@ class LeadController {
       @RequestHeader(HttpHeaders.IF_MATCH) Edition seen,
       @RequestBody DayBody body) {
     if (body.day() == null) {
-      throw new InvalidValueException("day", "is missing");
+      throw new InvalidValueException("day", Sentence.of("refused.missing"));
     }
     LeadDay day = LeadDayJson.read(body.day());
     return LeadView.of(days.change(id, day, seen));

@@ -12,6 +12,7 @@ import marvek.core.lead.DriverSheet;
 import marvek.core.lead.GroupRemark;
 import marvek.core.lead.LeadDay;
 import marvek.core.lead.Member;
+import marvek.core.say.Sentence;
 import marvek.formats.JsonFiles;
 import marvek.formats.LeadDayJson;
 import marvek.server.books.BookAttachment;
@@ -125,9 +126,7 @@ class LeadDays implements BookAttachment {
   private void checkNobodyIsLost(UUID sessionId, LeadDay day) {
     for (StoredGroupRemark stored : remarks.findBySessionIdOrderByCreatedAtAscIdAsc(sessionId)) {
       if (!day.has(stored.remark().driver())) {
-        throw new ConflictException(
-            "A driver who was told something cannot be taken out of the day, or his remarks would be"
-                + " lost. Say from which lap on he is gone.");
+        throw new ConflictException(Sentence.of("conflict.driver-was-told"));
       }
     }
   }
@@ -142,7 +141,9 @@ class LeadDays implements BookAttachment {
             .filter(d -> d.key().equals(driver))
             .findFirst()
             .orElseThrow(
-                () -> new InvalidValueException("driver", "(" + driver + ") is not in the group"));
+                () ->
+                    new InvalidValueException(
+                        "driver", Sentence.of("refused.not-in-group", "given", driver)));
     Require.text("words", words, 200);
     GroupRemark said = GroupRemark.said(member.key(), corner, day.lap(), words, good);
     return remarks.save(new StoredGroupRemark(sessionId, own ? said.own() : said));
@@ -164,15 +165,13 @@ class LeadDays implements BookAttachment {
   }
 
   private StoredGroupRemark remark(UUID id) {
-    return remarks
-        .findById(id)
-        .orElseThrow(() -> new NotFoundException("There is no remark " + id + "."));
+    return remarks.findById(id).orElseThrow(() -> NotFoundException.of("remark", id));
   }
 
   /** A driver's day on one page. */
   DriverSheet sheet(Led led, String driver) {
     if (!led.day().has(driver)) {
-      throw new NotFoundException("There is no driver " + driver + " in this group.");
+      throw new NotFoundException(Sentence.of("missing.driver", "driver", driver));
     }
     LapsOfDriver.Said said = led.said().get(driver);
     return DriverSheet.of(
@@ -222,7 +221,7 @@ class LeadDays implements BookAttachment {
     for (GroupRemark remark : said) {
       if (!keys.contains(remark.driver())) {
         throw new InvalidValueException(
-            "leadDays.remarks", "are of a driver " + remark.driver() + " who is not in the group");
+            "leadDays.remarks", Sentence.of("refused.of-outsider", "driver", remark.driver()));
       }
       remarks.save(new StoredGroupRemark(session, remark));
     }

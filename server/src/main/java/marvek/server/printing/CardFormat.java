@@ -2,6 +2,7 @@ package marvek.server.printing;
 
 import java.util.Locale;
 import marvek.core.InvalidValueException;
+import marvek.core.say.Sentence;
 
 /** What a card is printed as. */
 enum CardFormat {
@@ -25,6 +26,6 @@ enum CardFormat {
         return format;
       }
     }
-    throw new InvalidValueException("format", "(" + name + ") must be a5, a4, dash or tank");
+    throw new InvalidValueException("format", Sentence.of("refused.card-format", "given", name));
   }
 }

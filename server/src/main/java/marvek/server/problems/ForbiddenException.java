@@ -1,8 +1,12 @@
 package marvek.server.problems;
 
-/** Somebody may not do what he asks for; the message says why. */
-public class ForbiddenException extends RuntimeException {
-  public ForbiddenException(String message) {
-    super(message);
+import marvek.core.say.Sentence;
+
+/** Somebody may not do what he asks for; the sentence says why. */
+public class ForbiddenException extends SaidException {
+  private static final long serialVersionUID = 1L;
+
+  public ForbiddenException(Sentence said) {
+    super(said);
   }
 }

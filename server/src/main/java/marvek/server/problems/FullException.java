@@ -3,8 +3,4 @@ package marvek.server.problems;
 /** More long work waits already than may. */
 public final class FullException extends RuntimeException {
   private static final long serialVersionUID = 1L;
-
-  public FullException() {
-    super("Too much long work waits already");
-  }
 }

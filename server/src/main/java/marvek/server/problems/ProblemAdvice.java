@@ -1,9 +1,8 @@
 package marvek.server.problems;
 
-import java.net.URI;
 import java.util.stream.Collectors;
 import marvek.core.InvalidValueException;
-import marvek.core.PlainText;
+import marvek.core.say.Sentence;
 import marvek.formats.BadFileException;
 import marvek.server.editions.StaleException;
 import org.slf4j.Logger;
@@ -36,48 +35,22 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
   @ExceptionHandler
   ProblemDetail badFile(BadFileException e) {
-    ProblemDetail problem =
-        problem(
-            HttpStatus.UNPROCESSABLE_ENTITY,
-            "bad-file",
-            "The file cannot be taken in",
-            e.getMessage() + " Nothing was stored.");
-    e.line().ifPresent(line -> problem.setProperty("line", line));
-    if (e.column() != null) {
-      problem.setProperty("column", shortened(e.column()));
-    }
-    if (e.pointer() != null) {
-      problem.setProperty("pointer", shortened(e.pointer()));
-    }
-    return problem;
+    return Problems.of(e);
   }
 
   @ExceptionHandler
   ProblemDetail forbidden(ForbiddenException e) {
-    return problem(HttpStatus.FORBIDDEN, "not-allowed", "Not allowed", e.getMessage());
+    return Problems.of(HttpStatus.FORBIDDEN, ProblemType.NOT_ALLOWED, e.said());
   }
 
   @ExceptionHandler
   ProblemDetail invalidValue(InvalidValueException e) {
-    ProblemDetail problem =
-        problem(
-            HttpStatus.UNPROCESSABLE_ENTITY,
-            "invalid-value",
-            "A value cannot be used",
-            e.getMessage() + ".");
-    problem.setProperty("field", shortened(e.field()));
-    if (e.index() >= 0) {
-      problem.setProperty("index", e.index());
-    }
-    if (e.said() != null) {
-      problem.setProperty("said", e.said());
-    }
-    return problem;
+    return Problems.of(e);
   }
 
   @ExceptionHandler
   ProblemDetail notFound(NotFoundException e) {
-    return problem(HttpStatus.NOT_FOUND, "not-found", "Not found", e.getMessage());
+    return Problems.of(HttpStatus.NOT_FOUND, ProblemType.NOT_FOUND, e.said());
   }
 
   @ExceptionHandler
@@ -87,49 +60,35 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         return invalidValue(invalid);
       }
     }
-    return problem(
+    return Problems.of(
         HttpStatus.NOT_FOUND,
-        "not-found",
-        "Not found",
-        "\"" + e.getValue() + "\" is not a " + e.getName() + " of this server.");
+        ProblemType.NOT_FOUND,
+        Sentence.of("missing.no-such", "given", String.valueOf(e.getValue()), "what", e.getName()));
   }
 
   /** Cut off, with a name that no file can have, or no form at all. */
   @ExceptionHandler
   ProblemDetail badForm(MultipartException e) {
     LOG.info("A form could not be read: {}", e.getMessage());
-    return problem(
-        HttpStatus.BAD_REQUEST,
-        "bad-form",
-        "The file did not come whole",
-        "The form with the file cannot be read. Send it again, under a plain file name. Nothing was"
-            + " stored.");
+    return Problems.of(HttpStatus.BAD_REQUEST, ProblemType.BAD_FORM, Sentence.of("problem.form"));
   }
 
   @ExceptionHandler
   ProblemDetail conflict(ConflictException e) {
-    return problem(HttpStatus.CONFLICT, "conflict", "Changed meanwhile", e.getMessage());
+    return Problems.of(HttpStatus.CONFLICT, ProblemType.CONFLICT, e.said());
   }
 
   /** The second of two equal things at once, which the database saw where no look-up could. */
   @ExceptionHandler
   ProblemDetail twice(DataIntegrityViolationException e, WebRequest request) {
     LOG.info("Refused by the database: {}", e.getMostSpecificCause().getMessage());
-    return problem(
-        lost(request),
-        "conflict",
-        "Changed meanwhile",
-        "The same was stored, or what it belongs to was removed, at this very moment. Load it again.");
+    return Problems.of(lost(request), ProblemType.CONFLICT, Sentence.of("problem.stored-twice"));
   }
 
   /** What was to be changed has been changed or removed since it was read in this request. */
   @ExceptionHandler
   ProblemDetail overtaken(OptimisticLockingFailureException e, WebRequest request) {
-    return problem(
-        lost(request),
-        "conflict",
-        "Changed meanwhile",
-        "Somebody else changed or removed this at the same moment. Nothing was stored: load it again.");
+    return Problems.of(lost(request), ProblemType.CONFLICT, Sentence.of("problem.overtaken"));
   }
 
   /** Of two at the very same moment the second is stale too. */
@@ -144,28 +103,23 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         || (failure.getCause() != null && isOutOfMemory(failure.getCause()));
   }
 
-  private static ResponseEntity<ProblemDetail> busy(String what, Exception e) {
-    LOG.warn("{}", what, e);
+  private static ResponseEntity<ProblemDetail> busy(ProblemType type, Exception e) {
+    LOG.warn("{}", type, e);
     return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
         .header(HttpHeaders.RETRY_AFTER, "3")
-        .body(
-            problem(
-                HttpStatus.SERVICE_UNAVAILABLE,
-                "busy",
-                what,
-                "Nothing was stored. What you typed is still here: try again in a moment."));
+        .body(Problems.of(HttpStatus.SERVICE_UNAVAILABLE, type, Sentence.of("problem.try-again")));
   }
 
   @ExceptionHandler
   ResponseEntity<ProblemDetail> full(FullException e) {
-    return busy(e.getMessage(), e);
+    return busy(ProblemType.BUSY, e);
   }
 
   /** Theirs goes along, to be shown beside what was to be stored. */
   @ExceptionHandler
   ProblemDetail stale(StaleException e) {
     ProblemDetail problem =
-        problem(HttpStatus.PRECONDITION_FAILED, "stale", "Changed meanwhile", e.getMessage());
+        Problems.of(HttpStatus.PRECONDITION_FAILED, ProblemType.STALE, e.said());
     problem.setProperty("theirs", e.theirs());
     return problem;
   }
@@ -176,12 +130,10 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     if (e instanceof MissingRequestHeaderException missing
         && missing.getHeaderName().equals(HttpHeaders.IF_MATCH)) {
       ProblemDetail problem =
-          problem(
+          Problems.of(
               HttpStatus.PRECONDITION_REQUIRED,
-              "edition-missing",
-              "Say which state this was made from",
-              "Send the ETag of the answer that you changed as If-Match, so that nobody's change is"
-                  + " lost; * takes any.");
+              ProblemType.EDITION_MISSING,
+              Sentence.of("problem.edition-missing"));
       return new ResponseEntity<>(problem, headers, HttpStatus.PRECONDITION_REQUIRED);
     }
     return super.handleServletRequestBindingException(e, headers, code, r);
@@ -190,31 +142,26 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
   @ExceptionHandler
   ResponseEntity<ProblemDetail> unexpected(Exception e) {
     if (DatabaseAway.isCauseOf(e)) {
-      return busy("The database does not answer", e);
+      return busy(ProblemType.DATABASE_AWAY, e);
     }
     if (isOutOfMemory(e)) {
-      return busy("That is more than the memory holds at once", e);
+      return busy(ProblemType.MEMORY_FULL, e);
     }
     LOG.error("Request failed", e);
     return ResponseEntity.internalServerError()
         .body(
-            problem(
+            Problems.of(
                 HttpStatus.INTERNAL_SERVER_ERROR,
-                "internal",
-                "Marvek failed",
-                "Something went wrong inside Marvek; nothing was stored. The server's log has the"
-                    + " details."));
+                ProblemType.INTERNAL,
+                Sentence.of("problem.internal")));
   }
 
   @Override
   protected ResponseEntity<Object> handleMaxUploadSizeExceededException(
       MaxUploadSizeExceededException e, HttpHeaders headers, HttpStatusCode code, WebRequest r) {
     ProblemDetail problem =
-        problem(
-            HttpStatus.PAYLOAD_TOO_LARGE,
-            "too-large",
-            "The file is too large",
-            "Files up to 200 MB are taken. Nothing was stored.");
+        Problems.of(
+            HttpStatus.PAYLOAD_TOO_LARGE, ProblemType.TOO_LARGE, Sentence.of("problem.file-large"));
     return new ResponseEntity<>(problem, headers, HttpStatus.PAYLOAD_TOO_LARGE);
   }
 
@@ -225,11 +172,10 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
       HttpStatusCode code,
       WebRequest r) {
     ProblemDetail problem =
-        problem(
+        Problems.of(
             HttpStatus.BAD_REQUEST,
-            "missing-file",
-            "No file was sent",
-            "Send the file as the part \"" + e.getRequestPartName() + "\" of a multipart form.");
+            ProblemType.MISSING_FILE,
+            Sentence.of("problem.file-missing", "part", e.getRequestPartName()));
     return new ResponseEntity<>(problem, headers, HttpStatus.BAD_REQUEST);
   }
 
@@ -237,30 +183,26 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
   protected ResponseEntity<Object> handleHttpMessageNotReadable(
       HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode code, WebRequest r) {
     ProblemDetail problem =
-        problem(
-            HttpStatus.BAD_REQUEST,
-            "bad-body",
-            "The request cannot be read",
-            "The body is not the JSON that is described at /api/openapi.json" + where(e) + ".");
+        Problems.of(HttpStatus.BAD_REQUEST, ProblemType.BAD_BODY, unreadable(e));
     return new ResponseEntity<>(problem, headers, HttpStatus.BAD_REQUEST);
   }
 
   /** The place in the body, in its own words; never the reader's, which speak of classes. */
-  private static String where(HttpMessageNotReadableException e) {
-    if (e.getCause() instanceof DatabindException unmapped && !unmapped.getPath().isEmpty()) {
-      String pointer =
-          unmapped.getPath().stream()
-              .map(
-                  step ->
-                      step.getPropertyName() == null
-                          ? "/" + step.getIndex()
-                          : "/" + step.getPropertyName())
-              .collect(Collectors.joining());
-      return unmapped instanceof UnrecognizedPropertyException unknown
-          ? ": " + pointer + " is not known; known are " + known(unknown)
-          : ": look at " + pointer;
+  private static Sentence unreadable(HttpMessageNotReadableException e) {
+    if (!(e.getCause() instanceof DatabindException unmapped) || unmapped.getPath().isEmpty()) {
+      return Sentence.of("problem.body");
     }
-    return "";
+    String pointer =
+        unmapped.getPath().stream()
+            .map(
+                step ->
+                    step.getPropertyName() == null
+                        ? "/" + step.getIndex()
+                        : "/" + step.getPropertyName())
+            .collect(Collectors.joining());
+    return unmapped instanceof UnrecognizedPropertyException unknown
+        ? Sentence.of("problem.body-unknown", "pointer", pointer, "known", known(unknown))
+        : Sentence.of("problem.body-at", "pointer", pointer);
   }
 
   private static String known(UnrecognizedPropertyException e) {
@@ -268,23 +210,5 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         .map(String::valueOf)
         .sorted()
         .collect(Collectors.joining(", "));
-  }
-
-  /** Long enough for every sentence of ours; what was sent may be quoted in it. */
-  private static final int LONGEST_DETAIL = 600;
-
-  static String shortened(String text) {
-    return text == null || text.length() <= LONGEST_DETAIL
-        ? text
-        : text.substring(0, LONGEST_DETAIL) + " …";
-  }
-
-  private static ProblemDetail problem(
-      HttpStatus status, String type, String title, String detail) {
-    ProblemDetail problem =
-        ProblemDetail.forStatusAndDetail(status, shortened(PlainText.of(detail)));
-    problem.setType(URI.create("urn:marvek:problem:" + type));
-    problem.setTitle(title);
-    return problem;
   }
 }

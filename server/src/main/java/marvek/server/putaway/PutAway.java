@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import marvek.core.say.Sentence;
 import marvek.server.problems.ConflictException;
 import marvek.server.problems.NotFoundException;
 import org.springframework.stereotype.Service;
@@ -104,11 +105,12 @@ class PutAway {
             .orElseThrow(() -> none(kind, id));
     if (!away.keptBy().isEmpty()) {
       throw new ConflictException(
-          "\""
-              + away.name()
-              + "\" is needed by "
-              + String.join(", ", away.keptBy())
-              + ". Remove what needs it first.");
+          Sentence.of(
+              "conflict.needed-by",
+              "name",
+              away.name(),
+              "needed_by",
+              String.join(", ", away.keptBy())));
     }
     of(kind).remove(id);
   }
@@ -117,11 +119,12 @@ class PutAway {
     PutsAway found = kinds.get(kind);
     if (found == null) {
       throw new NotFoundException(
-          "\""
-              + kind
-              + "\" is none of "
-              + String.join(", ", kinds.keySet().stream().sorted().toList())
-              + ".");
+          Sentence.of(
+              "missing.kind",
+              "kind",
+              kind,
+              "known",
+              String.join(", ", kinds.keySet().stream().sorted().toList())));
     }
     return found;
   }
@@ -133,6 +136,6 @@ class PutAway {
   }
 
   private static NotFoundException none(String kind, UUID id) {
-    return new NotFoundException("There is no such " + kind + " " + id + ".");
+    return NotFoundException.of(kind, id);
   }
 }

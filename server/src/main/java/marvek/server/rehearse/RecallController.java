@@ -7,6 +7,7 @@ import marvek.core.InvalidValueException;
 import marvek.core.rehearse.Question;
 import marvek.core.rehearse.Repetition;
 import marvek.core.rehearse.Round;
+import marvek.core.say.Sentence;
 import marvek.formats.Spelled;
 import marvek.server.contract.OneOf;
 import org.jspecify.annotations.Nullable;
@@ -80,7 +81,9 @@ class RecallController {
     return switch (name) {
       case "lap" -> Round.Order.LAP;
       case "weakest" -> Round.Order.WEAKEST;
-      default -> throw new InvalidValueException("order", "(" + name + ") must be lap or weakest");
+      default ->
+          throw new InvalidValueException(
+              "order", Sentence.of("refused.recall-order", "given", name));
     };
   }
 

@@ -17,6 +17,7 @@ import marvek.core.reference.Reference;
 import marvek.core.rehearse.Question;
 import marvek.core.rehearse.Repetition;
 import marvek.core.rehearse.Round;
+import marvek.core.say.Sentence;
 import marvek.server.accounts.CurrentDriver;
 import marvek.server.books.BookAttachment;
 import marvek.server.books.Books;
@@ -129,7 +130,8 @@ class Recalls implements BookAttachment {
             .orElseThrow(
                 () ->
                     new InvalidValueException(
-                        "question", "(" + kind + " of corner " + corner + ") has no answer"));
+                        "question",
+                        Sentence.of("refused.no-answer", "kind", kind, "corner", corner)));
     return transaction.execute(status -> keep(bookId, question, quality));
   }
 

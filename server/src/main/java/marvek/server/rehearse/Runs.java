@@ -65,7 +65,7 @@ class Runs {
     return repository
         .findById(id)
         .filter(run -> run.personId().equals(driver.person()))
-        .orElseThrow(() -> new NotFoundException("There is no run-through " + id + "."));
+        .orElseThrow(() -> NotFoundException.of("run-through", id));
   }
 
   void remove(UUID id) {

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.UUID;
 import marvek.core.InvalidValueException;
 import marvek.core.rehearse.ImaginedLap;
+import marvek.core.say.Sentence;
 import marvek.server.accounts.CurrentDriver;
 import marvek.server.books.Books;
 import marvek.server.problems.NotFoundException;
@@ -41,8 +42,7 @@ class Stopwatch {
 
   StoredImaginedLap keep(UUID bookId, List<Double> tapsS) {
     if (tapsS == null || tapsS.size() > MOST_TAPS || tapsS.contains(null)) {
-      throw new InvalidValueException(
-          "taps_s", "is missing: the seconds of each tap since that at the line");
+      throw new InvalidValueException("taps_s", Sentence.of("refused.no-taps"));
     }
     Beats beats = beats(bookId);
     ImaginedLap lap = ImaginedLap.of(beats.beats(), tapsS);
@@ -54,7 +54,7 @@ class Stopwatch {
         repository
             .findById(id)
             .filter(one -> one.personId().equals(driver.person()))
-            .orElseThrow(() -> new NotFoundException("There is no lap in the head " + id + "."));
+            .orElseThrow(() -> NotFoundException.of("imagined-lap", id));
     books.get(lap.bookId());
     repository.delete(lap);
   }

@@ -13,6 +13,7 @@ import marvek.core.InvalidValueException;
 import marvek.core.Require;
 import marvek.core.rehearse.Repetition;
 import marvek.core.rehearse.Round;
+import marvek.core.say.Sentence;
 import marvek.formats.JsonFiles;
 import tools.jackson.databind.JsonNode;
 
@@ -123,7 +124,8 @@ class StoredRecall {
       stored.due = state.due();
       stored.answeredAt = Instant.parse(node.path("answeredAt").asString());
     } catch (DateTimeParseException e) {
-      throw new InvalidValueException("learned", "has a day that is none: " + e.getParsedString());
+      throw new InvalidValueException(
+          "learned", Sentence.of("refused.no-day", "given", e.getParsedString()));
     }
     stored.answers = (int) Require.within("learned.answers", node.path("answers").asInt(0), 0, 1e6);
     stored.rightAnswers =

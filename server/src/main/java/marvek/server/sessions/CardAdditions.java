@@ -14,6 +14,7 @@ import marvek.core.brief.Session;
 import marvek.core.brief.Targets.Tier;
 import marvek.core.conditions.Conditions;
 import marvek.core.page.DayKind;
+import marvek.core.say.Sentence;
 import marvek.formats.RevisionJson;
 import marvek.server.books.Books;
 import org.springframework.stereotype.Service;
@@ -53,15 +54,12 @@ public class CardAdditions {
    */
   public OnCard of(UUID bookId, UUID sessionId, int revision) {
     if (!sessions.read(sessionId).book().id().equals(bookId)) {
-      throw new InvalidValueException("session", "is of another book");
+      throw new InvalidValueException("session", Sentence.of("refused.another-book"));
     }
     Briefs.Brief brief = briefs.brief(sessionId, 1);
     if (brief.revision() != revision) {
       throw new InvalidValueException(
-          "session",
-          "is of revision "
-              + brief.revision()
-              + ": print that one's card, or issue another revision for the session");
+          "session", Sentence.of("refused.another-revision", "revision", brief.revision()));
     }
     return new OnCard(
         title(sessions.read(sessionId).session()),

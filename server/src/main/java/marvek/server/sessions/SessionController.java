@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.UUID;
 import marvek.core.InvalidValueException;
 import marvek.core.Require;
+import marvek.core.say.Sentence;
 import marvek.formats.SessionJson;
 import marvek.server.books.Books;
 import marvek.server.contract.InFormat;
@@ -100,7 +101,7 @@ class SessionController {
       @PathVariable UUID id, @RequestParam LocalDateTime at, @RequestParam int hours) {
     Require.within("hours", hours, 1, MOST_HOURS);
     if (at.getYear() < 1970 || at.getYear() > 2200) {
-      throw new InvalidValueException("at", "(" + at + ") is no day that weather is known of");
+      throw new InvalidValueException("at", Sentence.of("refused.no-weather", "given", at));
     }
     String place = books.get(id).circuit();
     return new Weather(true, SessionJson.forecast(weather.hours(place, at, hours)));

@@ -288,9 +288,7 @@ public class Sessions implements BookAttachment {
   }
 
   private StoredSession stored(UUID id) {
-    return repository
-        .findById(id)
-        .orElseThrow(() -> new NotFoundException("There is no session " + id + "."));
+    return repository.findById(id).orElseThrow(() -> NotFoundException.of("session", id));
   }
 
   private Read read(StoredSession stored, Books.BookView book) {
@@ -311,12 +309,7 @@ public class Sessions implements BookAttachment {
         throw e;
       }
       String field = e.pointer().substring(1).replace('/', '.').replaceFirst("^conditions\\.", "");
-      String problem = e.getMessage().substring(("At " + e.pointer() + ": ").length());
-      String ownName = field + " ";
-      throw new InvalidValueException(
-          field,
-          (problem.startsWith(ownName) ? problem.substring(ownName.length()) : problem)
-              .replaceFirst("\\.$", ""));
+      throw new InvalidValueException(field, e.said());
     }
   }
 

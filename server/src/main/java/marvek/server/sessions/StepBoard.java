@@ -14,6 +14,7 @@ import marvek.core.page.CornerPage;
 import marvek.core.reference.ModelReference;
 import marvek.core.review.StepPlan;
 import marvek.core.review.StepState;
+import marvek.core.say.Sentence;
 import marvek.server.books.Books;
 import marvek.server.contract.InFormat;
 import marvek.server.editions.Edition;
@@ -119,7 +120,7 @@ public class StepBoard {
             .orElseThrow(
                 () ->
                     new InvalidValueException(
-                        "corner", "(" + corner + ") has no brake point to work up to"));
+                        "corner", Sentence.of("refused.no-brake-point", "given", corner)));
     Road road = computed.basis().path().road();
     StepState before =
         states.containsKey(corner) ? states.get(corner) : StepState.begin(plan, surface);

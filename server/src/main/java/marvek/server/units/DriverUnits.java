@@ -2,6 +2,7 @@ package marvek.server.units;
 
 import java.util.Locale;
 import marvek.core.InvalidValueException;
+import marvek.core.say.Sentence;
 
 /**
  * Units that a driver reads and hears: 1 mile = 1609.344 m, 1 yd = 0.9144 m, 1 ft = 0.3048 m (NIST
@@ -21,7 +22,8 @@ public record DriverUnits(String speed, double mpsPerUnit, String length, double
           case "km/h" -> 1 / 3.6;
           case "mph" -> 1609.344 / 3600;
           default ->
-              throw new InvalidValueException("speed", "(" + speed + ") must be km/h or mph");
+              throw new InvalidValueException(
+                  "speed", Sentence.of("refused.unit-of-speed", "given", speed));
         };
     double metres =
         switch (length) {
@@ -29,7 +31,8 @@ public record DriverUnits(String speed, double mpsPerUnit, String length, double
           case "yd" -> 0.9144;
           case "ft" -> 0.3048;
           default ->
-              throw new InvalidValueException("length", "(" + length + ") must be m, yd or ft");
+              throw new InvalidValueException(
+                  "length", Sentence.of("refused.unit-of-length", "given", length));
         };
     return new DriverUnits(speed, mps, length, metres);
   }

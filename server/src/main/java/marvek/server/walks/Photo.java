@@ -21,6 +21,7 @@ import javax.imageio.ImageReader;
 import javax.imageio.ImageWriteParam;
 import javax.imageio.ImageWriter;
 import javax.imageio.stream.ImageInputStream;
+import marvek.core.say.Sentence;
 import marvek.formats.BadFileException;
 
 /**
@@ -47,7 +48,7 @@ record Photo(byte[] jpeg, GeoLocation place) {
    */
   static Photo read(byte[] bytes) {
     if (bytes.length > LARGEST_BYTES) {
-      throw BadFileException.whole("The photo is larger than 16 MB: take it smaller.");
+      throw BadFileException.whole(Sentence.of("file.photo-large"));
     }
     try {
       Metadata metadata = metadata(bytes);
@@ -62,7 +63,7 @@ record Photo(byte[] jpeg, GeoLocation place) {
   }
 
   private static BadFileException notAPicture() {
-    return BadFileException.whole("The photo is not a picture that can be read: send PNG or JPEG.");
+    return BadFileException.whole(Sentence.of("file.no-photo"));
   }
 
   private static BufferedImage decode(byte[] bytes) throws IOException {
@@ -83,7 +84,7 @@ record Photo(byte[] jpeg, GeoLocation place) {
     try {
       reader.setInput(in, true, true);
       if ((long) reader.getWidth(0) * reader.getHeight(0) > MOST_PIXELS) {
-        throw BadFileException.whole("The photo has more than 60 million pixels: take it smaller.");
+        throw BadFileException.whole(Sentence.of("file.photo-pixels"));
       }
       return reader.read(0);
     } finally {

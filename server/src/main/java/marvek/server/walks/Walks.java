@@ -14,6 +14,7 @@ import marvek.core.circuit.LayoutChange;
 import marvek.core.circuit.Road;
 import marvek.core.circuit.RoadPosition;
 import marvek.core.circuit.Side;
+import marvek.core.say.Sentence;
 import marvek.formats.BadFileException;
 import marvek.formats.GpxFile;
 import marvek.formats.GpxReader;
@@ -156,7 +157,7 @@ class Walks {
     Circuits.Facts facts = circuits.facts(circuitId);
     if (!facts.newestId().equals(circuitId)) {
       throw new ConflictException(
-          "Layout version " + facts.newestVersion() + " is newer: walk that one.");
+          Sentence.of("conflict.walk-newer", "version", facts.newestVersion()));
     }
     if (openOn(circuitId) == null) {
       try {
@@ -173,9 +174,9 @@ class Walks {
     Walk walk =
         walks
             .findByIdAndDriverId(walkId, driver.id())
-            .orElseThrow(() -> new NotFoundException("There is no walk " + walkId + "."));
+            .orElseThrow(() -> NotFoundException.of("walk", walkId));
     if (walk.finishedAt() != null) {
-      throw new ConflictException("The walk is finished: begin another one.");
+      throw new ConflictException(Sentence.of("conflict.walk-finished"));
     }
     return walk;
   }
@@ -237,8 +238,7 @@ class Walks {
       return "road";
     }
     if (!List.of("left", "right", "road", "over").contains(side)) {
-      throw BadFileException.whole(
-          "Side \"" + side + "\" is not known: left, right, road or over.");
+      throw BadFileException.whole(Sentence.of("file.side", "given", side));
     }
     return side;
   }
@@ -246,18 +246,14 @@ class Walks {
   private double stationOf(Walk walk, GeoLocation taken) {
     Circuit circuit = circuits.load(walk.circuitId()).circuit();
     if (taken == null || circuit.origin() == null) {
-      throw BadFileException.whole(
-          "The photo does not say where it was taken: say the station yourself.");
+      throw BadFileException.whole(Sentence.of("file.photo-nowhere"));
     }
     double[] xy =
         new LocalPlane(circuit.origin()).toPlane(taken.getLatitude(), taken.getLongitude());
     RoadPosition place = RoadPosition.nearest(circuit.road(), xy[0], xy[1]);
     if (Math.abs(place.offsetM()) > FARTHEST_M) {
       throw BadFileException.whole(
-          String.format(
-              java.util.Locale.ROOT,
-              "The photo was taken %.0f m from the road: is it of this circuit?",
-              Math.abs(place.offsetM())));
+          Sentence.of("file.photo-away", "away_m", Math.abs(place.offsetM())));
     }
     return place.stationM();
   }
@@ -273,18 +269,18 @@ class Walks {
     return notes
         .findById(noteId)
         .filter(n -> n.walkId().equals(walk.id()))
-        .orElseThrow(() -> new NotFoundException("There is no note " + noteId + "."));
+        .orElseThrow(() -> NotFoundException.of("note", noteId));
   }
 
   public byte[] photo(UUID walkId, UUID noteId) {
     Walk walk =
         walks
             .findByIdAndDriverId(walkId, driver.id())
-            .orElseThrow(() -> new NotFoundException("There is no walk " + walkId + "."));
+            .orElseThrow(() -> NotFoundException.of("walk", walkId));
     return photos
         .findById(noteOf(walk, noteId).id())
         .map(WalkPhoto::jpeg)
-        .orElseThrow(() -> new NotFoundException("The note has no photo."));
+        .orElseThrow(() -> new NotFoundException(Sentence.of("missing.photo")));
   }
 
   /** Waypoints of a telephone as notes, each at the station that it was taken by. */
@@ -292,13 +288,11 @@ class Walks {
     Walk walk = open(walkId);
     Circuit circuit = circuits.load(walk.circuitId()).circuit();
     if (circuit.origin() == null) {
-      throw BadFileException.whole(
-          "The circuit has no place on the earth, so that waypoints cannot be matched to it.");
+      throw BadFileException.whole(Sentence.of("file.waypoints-no-place"));
     }
     GpxFile file = GpxReader.read(gpx);
     if (file.waypoints().isEmpty()) {
-      throw BadFileException.whole(
-          "The file has no waypoints: name places on the walk and send them.");
+      throw BadFileException.whole(Sentence.of("file.no-waypoints"));
     }
     LocalPlane plane = new LocalPlane(circuit.origin());
     List<WalkNote> found = new ArrayList<>();
@@ -316,11 +310,8 @@ class Walks {
       throw BadFileException.atLine(
           waypoint.line(),
           null,
-          String.format(
-              java.util.Locale.ROOT,
-              "\"%s\" lies %.0f m from the road: is it of this circuit?",
-              waypoint.name(),
-              Math.abs(place.offsetM())));
+          Sentence.of(
+              "file.waypoint-away", "name", waypoint.name(), "away_m", Math.abs(place.offsetM())));
     }
     String words =
         waypoint.comment().isBlank()

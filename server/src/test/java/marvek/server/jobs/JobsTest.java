@@ -14,6 +14,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.BooleanSupplier;
 import javax.sql.DataSource;
 import marvek.core.InvalidValueException;
+import marvek.core.say.Sentence;
 import marvek.server.ServerTest;
 import marvek.server.problems.FullException;
 import marvek.server.problems.NotFoundException;
@@ -64,7 +65,7 @@ class JobsTest {
     public Made run(UUID job, String asked, Progress progress) {
       runs.incrementAndGet();
       switch (asked.replaceAll(" .*", "")) {
-        case "bad" -> throw new InvalidValueException("mass_kg", "is missing");
+        case "bad" -> throw new InvalidValueException("mass_kg", Sentence.of("refused.missing"));
         case "broken" -> throw new IllegalStateException("of classes and tables");
         case "error" -> throw new StackOverflowError();
         case "slow" -> {
@@ -115,7 +116,8 @@ class JobsTest {
     StartedJob job = jobs.start(work, "four");
     assertThat(job.await(5000)).contains(new JobWork.Made(BOOK, 4));
     assertThat(jobs.view(job.id()))
-        .isEqualTo(new JobView(job.id(), JobStatus.DONE, 1, new JobWork.Made(BOOK, 4), null));
+        .isEqualTo(
+            new JobView(job.id(), JobStatus.DONE, 1, new JobWork.Made(BOOK, 4), null, null, null));
   }
 
   @Test
@@ -124,7 +126,20 @@ class JobsTest {
     assertThatThrownBy(() -> job.await(5000)).isInstanceOf(InvalidValueException.class);
     JobView view = jobs.view(job.id());
     assertThat(view.status()).isEqualTo(JobStatus.FAILED);
-    assertThat(view.problem()).contains("mass_kg").contains("is missing");
+    assertThat(view.problem()).isEqualTo("mass_kg is missing");
+    assertThat(view.field()).isEqualTo("mass_kg");
+    assertThat(view.said()).isEqualTo(Sentence.of("refused.missing"));
+  }
+
+  @Test
+  void whatAnOlderServerToldInWordsIsToldInThem() {
+    StartedJob job = jobs.start(work, "bad");
+    assertThatThrownBy(() -> job.await(5000)).isInstanceOf(InvalidValueException.class);
+    sql.update("update job set problem = 'It was too much' where id = ?", job.id());
+    JobView view = jobs.view(job.id());
+    assertThat(view.problem()).isEqualTo("It was too much");
+    assertThat(view.field()).isNull();
+    assertThat(view.said()).isEqualTo(Sentence.told("It was too much"));
   }
 
   @Test

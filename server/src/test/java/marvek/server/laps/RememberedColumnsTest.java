@@ -6,6 +6,7 @@ import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import java.util.UUID;
+import marvek.core.say.Sentence;
 import marvek.server.Scripts;
 import marvek.server.ServerTest;
 import marvek.server.accounts.CurrentDriver;
@@ -54,6 +55,8 @@ class RememberedColumnsTest {
     assertThat(own.laps()).isNotNull();
     Laps.Preview theirs = driver.as(UUID.randomUUID(), () -> laps.preview(bookId, computed, again));
     assertThat(theirs.remembered()).isFalse();
-    assertThat(theirs.columns().missing()).containsExactly("no column of times is known");
+    assertThat(theirs.columns().missing())
+        .extracting(Sentence::words)
+        .containsExactly("no column of times is known");
   }
 }
