@@ -31,14 +31,14 @@ final class Fit {
   private static final int REFLOW_PX = 320;
 
   /** Lays what is open anew for each of the sizes, and then for the computer again. */
-  static void check(Browser browser, String as) {
+  static void check(Browser browser) {
     browser.size(REFLOW_PX, 640);
     assertThat(measured(browser))
-        .as("%s at 400 %%", as)
+        .as("at 400 %%")
         .noneMatch(words -> words.startsWith("beyond the edge") || words.startsWith("the screen"));
     for (int[] size : SIZES) {
       browser.size(size[0], size[1]);
-      assertThat(measured(browser)).as("%s at %d x %d", as, size[0], size[1]).isEmpty();
+      assertThat(measured(browser)).as("at %d x %d", size[0], size[1]).isEmpty();
     }
   }
 
