@@ -197,7 +197,7 @@ class JourneyTest {
     assertThat(browser.text("[role=alert]")).contains("Line ").contains("Nothing was stored");
     browser.press("Close");
     browser.chooseFile("[data-take=circuit]", two);
-    browser.seeText("[role=alert]", "2 points");
+    browser.seeText("[role=alert]", "too few points (2)");
     browser.open("/new");
     browser.see("#circuit option");
     browser.chooseFile("[data-take=car]", gearless);

@@ -115,6 +115,20 @@ public record Reference(
         found.still);
   }
 
+  /**
+   * The basis of a line that was found before.
+   *
+   * @param offsetsM of the path that was found, at every sample of the circuit's road, in metres
+   * @param lineStill whether its search came to rest
+   */
+  public static Basis basis(
+      Circuit circuit, Vehicle vehicle, ChosenLine line, double[] offsetsM, boolean lineStill) {
+    Road road = circuit.road();
+    Path path = Path.at(road, offsetsM, circuit.zones());
+    return new Basis(
+        circuit, vehicle, path, CornerFinder.find(circuit, road), line, Map.of(), lineStill);
+  }
+
   private record FoundLine(Path path, boolean still) {}
 
   private static void checkWidth(Road road, Vehicle vehicle) {

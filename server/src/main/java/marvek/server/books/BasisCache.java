@@ -2,6 +2,7 @@ package marvek.server.books;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.DoubleConsumer;
 import marvek.core.car.SetupSheet;
@@ -33,6 +34,7 @@ class BasisCache {
 
   private final Circuits circuits;
   private final Cars cars;
+  private final FoundLines found;
   private final OnceCache<Key, Reference.Basis> kept = lines();
   private final OnceCache<SetKey, Reference.Basis> keptSet = lines();
   private final OnceCache<DayKey, ModelReference> keptModels =
@@ -46,9 +48,10 @@ class BasisCache {
     return new OnceCache<>(MOST_SAMPLES, (key, basis) -> basis.path().size());
   }
 
-  BasisCache(Circuits circuits, Cars cars) {
+  BasisCache(Circuits circuits, Cars cars, FoundLines found) {
     this.circuits = circuits;
     this.cars = cars;
+    this.found = found;
   }
 
   /**
@@ -114,10 +117,29 @@ class BasisCache {
     return kept.get(key, () -> search(key, draft, progress));
   }
 
+  /** Found before, by any server of this build, or searched for. */
   private Reference.Basis search(Key key, Draft draft, DoubleConsumer progress) {
-    Vehicle car = cars.load(key.car()).vehicle();
+    Circuits.Loaded circuit = circuits.load(key.circuit());
+    Cars.Loaded car = cars.load(key.car());
+    Optional<String> digest = found.digest(circuit, car, draft, key.day());
+    return digest
+        .flatMap(found::find)
+        .map(
+            line ->
+                Reference.basis(
+                    circuit.circuit(), car.vehicle(), draft.line(), line.offsetsM(), line.still()))
+        .orElseGet(
+            () -> {
+              Reference.Basis basis = searched(circuit, car.vehicle(), draft, progress);
+              digest.ifPresent(known -> found.keep(known, basis));
+              return basis;
+            });
+  }
+
+  private static Reference.Basis searched(
+      Circuits.Loaded circuit, Vehicle car, Draft draft, DoubleConsumer progress) {
     return Reference.basis(
-            circuits.load(key.circuit()).circuit(),
+            circuit.circuit(),
             draft.setup() == null ? car : draft.setup().onto(car),
             draft.conditions(),
             draft.line(),

@@ -28,7 +28,7 @@ import tools.jackson.databind.JsonNode;
 class BasisCacheTest {
   private final Circuits circuits = mock(Circuits.class);
   private final Cars cars = mock(Cars.class);
-  private final BasisCache bases = new BasisCache(circuits, cars);
+  private final BasisCache bases = new BasisCache(circuits, cars, mock(FoundLines.class));
   private final UUID circuit = UUID.randomUUID();
   private final UUID car = UUID.randomUUID();
 
