@@ -265,7 +265,7 @@ export const OTHER_SENTENCES = {
   'laps.clock-jumps-back':
     'The clock jumps back by {by_s:1} s at {at_s:1} s: that lap does not count.',
   'laps.clock-jumps-on':
-    'The clock jumps on while the car does not at {places}. Such a lap does not count. (Found: {count})',
+    'The clock jumps on while the car does not, {count} times: {places}. Such a lap does not count.',
   'laps.column-out':
     '{count} cells of "{column}" are no numbers (line {line}: "{cell}"): the column is left out.',
   'laps.few-a-second':
@@ -293,8 +293,8 @@ export const OTHER_SENTENCES = {
   'laps.positions-early':
     "Positions come {seconds:2} s before the car's other channels: put right.",
   'laps.positions-frozen':
-    'Positions stood still while the car moved at {places}. They were left out. (Found: {count})',
-  'laps.positions-jumped': 'Positions that jumped off were left out at {places}. (Found: {count})',
+    'Positions stood still while the car moved, {count} times: {places}. They were left out.',
+  'laps.positions-jumped': 'Positions that jumped off were left out, {count} of them: {places}.',
   'laps.positions-late': "Positions come {seconds:2} s behind the car's other channels: put right.",
   'laps.positions-off':
     'All positions lie {away_m:1} {compass|word} of where the road is: brought back.',
@@ -303,15 +303,15 @@ export const OTHER_SENTENCES = {
   'laps.positions-slow':
     'Positions come about {times} times a second: between them the way by the speed counts.',
   'laps.rates':
-    'Of {rows} rows a second some channels are there less often and are laid between: {channels}.',
+    'Of {rows} rows a second some channels are there less often and are laid between: {channels|word}.',
   'laps.rows-out':
     '{count} rows whose time does not go on were left out, the first in line {line}.',
   'laps.samples-missing':
-    'Samples are missing at {places}. Events in a gap are not seen. (Found: {count})',
+    'Samples are missing, {count} times: {places}. Events in a gap are not seen.',
   'laps.speed-less': 'The speed is {pct:1} % less than the positions say: put right by them.',
-  'laps.speed-missing': 'The speed is missing at {places}. It is laid between. (Found: {count})',
+  'laps.speed-missing': 'The speed is missing, {count} times: {places}. It is laid between.',
   'laps.speed-more': 'The speed is {pct:1} % more than the positions say: put right by them.',
-  'laps.speed-spikes': 'Spikes of the speed were taken out at {places}. (Found: {count})',
+  'laps.speed-spikes': 'Spikes of the speed were taken out, {count} of them: {places}.',
   'laps.speed-tenfold':
     'The speed is ten times what it should be, by the way that was covered: put right.',
   'laps.speed-tenth':
@@ -666,11 +666,13 @@ export const OTHER_SENTENCES = {
   'walk.passing-mark':
     'corner {corner}: the {point|word} hangs on {label}, which may not stay: is it still there?',
   'walk.shadow': '{label}: note the hour and the height of what casts it, or it is of no use',
+  'word.altitude': 'altitude',
   'word.book': 'book',
   'word.brake': 'brake',
   'word.bump': 'bump',
   'word.car': 'car',
   'word.circuit': 'circuit',
+  'word.clutch': 'clutch',
   'word.coach': 'coach',
   'word.crest': 'crest',
   'word.crowned': 'crowned',
@@ -681,6 +683,7 @@ export const OTHER_SENTENCES = {
   'word.degrees-minutes-seconds': 'degrees, minutes and seconds in one number',
   'word.device': 'device',
   'word.dip': 'dip',
+  'word.distance': 'distance',
   'word.drain': 'drain',
   'word.driver': 'driver',
   'word.dust': 'dust',
@@ -690,6 +693,7 @@ export const OTHER_SENTENCES = {
   'word.flat': 'flat',
   'word.free': 'free',
   'word.full': 'full',
+  'word.gear': 'gear',
   'word.grass': 'grass',
   'word.gravel': 'gravel',
   'word.guest': 'guest',
@@ -732,6 +736,7 @@ export const OTHER_SENTENCES = {
   'word.remark': 'remark',
   'word.right': 'right',
   'word.road': 'road',
+  'word.rpm': 'engine speed',
   'word.run': 'run-through',
   'word.run-through': 'run-through',
   'word.sausage': 'sausage',
@@ -744,8 +749,10 @@ export const OTHER_SENTENCES = {
   'word.south': 'south',
   'word.south-east': 'south-east',
   'word.south-west': 'south-west',
+  'word.speed': 'speed',
   'word.steer': 'steering',
   'word.ten-millionths': 'ten-millionths of a degree',
+  'word.throttle': 'throttle',
   'word.token': 'key',
   'word.touch': 'touch',
   'word.turn-in': 'turn-in',
@@ -755,5 +762,7 @@ export const OTHER_SENTENCES = {
   'word.walk': 'walk',
   'word.wall': 'wall',
   'word.west': 'west',
+  'word.x': 'x',
+  'word.y': 'y',
   'word.yaw-rate': 'yaw rate',
 } as const;

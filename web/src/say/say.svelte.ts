@@ -19,6 +19,13 @@ function fact(name: string, value: number | string, decimals: string | undefined
   return decimals ? preferences.acrossText(value, Number(decimals)) : preferences.lengthText(value);
 }
 
+/** A word, or words in a list, each with what follows it: "brake 20, rpm 20". */
+const listed = (names: string) =>
+  names.replace(
+    /(^|, )([^ ,]+)/g,
+    (_, before: string, name: string) => before + templates[`word.${name}`],
+  );
+
 /**
  * A sentence of the server in words, in the units chosen: one of a page's, or any once
  * `every.ts` is there.
@@ -28,6 +35,6 @@ export function say({ code, facts }: Sentence): string {
   // A server that is newer than the page that asks it: better its code than nothing.
   if (words === undefined) return code;
   return words.replace(FACT, (_, name: string, decimals: string | undefined, word) =>
-    word ? templates[`word.${facts[name]}`] : fact(name, facts[name], decimals),
+    word ? listed(String(facts[name])) : fact(name, facts[name], decimals),
   );
 }

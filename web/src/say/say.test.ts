@@ -41,6 +41,13 @@ describe('sentences of the server', () => {
     );
   });
 
+  it('have words for what stands in a list', () => {
+    const facts = { rows: 100, channels: 'brake 20, rpm 10.5' };
+    expect(say({ code: 'laps.rates', facts })).toMatch(
+      /laid between: brake 20, engine speed 10.5\.$/,
+    );
+  });
+
   it('keep words that came as words, whatever stands in them', () => {
     expect(say({ code: 'as-told', facts: { words: '$& of {at_m}' } })).toBe('$& of {at_m}');
   });

@@ -288,7 +288,7 @@ class DebriefJourneyTest {
 
     browser.chooseFile("[data-laps-in]", simulated("mixed", "mixed.csv"));
     browser.seeText("[data-corrections]", "The row of headers is line 5");
-    browser.seeText("[data-corrections]", "brake_pct 20, throttle_pct 20");
+    browser.seeText("[data-corrections]", "brake 20, throttle 20");
     // Somebody points at a wrong row, is told, and points back.
     browser.click("[data-header-lines] summary");
     browser.click("[data-header-lines] li:nth-child(2) input");

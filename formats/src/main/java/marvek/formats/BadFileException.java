@@ -64,10 +64,10 @@ public final class BadFileException extends RuntimeException {
     return new BadFileException(line, column, null, null, NONE, said);
   }
 
-  /** A value at a line. */
+  /** A value at a line; the line says which of a list it is. */
   public static BadFileException atLine(
       long line, @Nullable String column, InvalidValueException e) {
-    return new BadFileException(line, column, null, e.field(), e.index(), e.said());
+    return new BadFileException(line, column, null, e.field(), NONE, e.said());
   }
 
   /** At a JSON pointer (RFC 6901). */

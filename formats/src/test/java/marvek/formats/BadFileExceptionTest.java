@@ -27,11 +27,11 @@ class BadFileExceptionTest {
   void aLineIsToldWithItsColumnWhereThereIsOne() {
     assertThat(BadFileException.atLine(4, null, SAID)).hasMessage("Line 4: \"x\" is not a number.");
     BadFileException column = BadFileException.atLine(4, "x_m", VALUE);
-    assertThat(column).hasMessage("Line 4, x_m: width[3] (-1.5) must be 0 or more.");
+    assertThat(column).hasMessage("Line 4, x_m: width (-1.5) must be 0 or more.");
     assertThat(column.line()).isEqualTo(OptionalLong.of(4));
     assertThat(column.column()).isEqualTo("x_m");
     assertThat(column.field()).isEqualTo("width");
-    assertThat(column.index()).isEqualTo(3);
+    assertThat(column.index()).isEqualTo(-1);
   }
 
   @Test

@@ -1,5 +1,7 @@
 package marvek.core.laps;
 
+import java.util.Locale;
+
 /** What a logger writes down beside the time. Names are those of the lap format. */
 public enum Channel {
   LAP("lap"),
@@ -45,6 +47,11 @@ public enum Channel {
   /** Whether it tells brake or throttle, which no foot moves there and back within a sample. */
   boolean isPedal() {
     return this == BRAKE || this == THROTTLE;
+  }
+
+  /** Its word in the catalogue of sentences. */
+  String word() {
+    return name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 
   /** Its column in the lap format. */

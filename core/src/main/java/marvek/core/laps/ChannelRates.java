@@ -115,7 +115,7 @@ final class ChannelRates {
 
   private void tell(Channel channel, double own) {
     if (own > 1.5 * interval) {
-      slower.add(String.format(Locale.ROOT, "%s %.0f", channel.column(), 1 / own));
+      slower.add(String.format(Locale.ROOT, "%s %.0f", channel.word(), 1 / own));
     }
   }
 

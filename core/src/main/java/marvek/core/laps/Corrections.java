@@ -25,7 +25,7 @@ final class Corrections {
   void addPlaces(String code, List<String> places) {
     if (!places.isEmpty()) {
       String shown = String.join(", ", places.subList(0, Math.min(SHOWN, places.size())));
-      add(code, "places", places.size() > SHOWN ? shown + " …" : shown, "count", places.size());
+      add(code, "places", places.size() > SHOWN ? shown + ", …" : shown, "count", places.size());
     }
   }
 

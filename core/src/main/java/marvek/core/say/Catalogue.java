@@ -8,12 +8,14 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * The sentences by their codes, in English: {@code sentences.properties}. A fact stands in braces:
  * {@code {at_m}} as a length in whole metres, {@code {gap_m:1}} to a decimal, {@code {lowest_mps}}
  * as a speed, {@code {given:n}} as the number that was given, {@code {side|word}} as a word of the
- * catalogue, else as it is.
+ * catalogue, or words in a list, each with what follows it ("brake 20, rpm 20"); else as it is.
  */
 public final class Catalogue {
   private static final Pattern FACT = Pattern.compile("\\{(\\w+)(?::([\\dn]))?(\\|word)?}");
@@ -64,7 +66,10 @@ public final class Catalogue {
 
   private static String told(String name, Object value, String decimals, boolean word) {
     if (word) {
-      return template("word." + value);
+      return Stream.of(String.valueOf(value).split(", "))
+          .map(item -> item.split(" ", 2))
+          .map(item -> template("word." + item[0]) + (item.length > 1 ? " " + item[1] : ""))
+          .collect(Collectors.joining(", "));
     }
     if (!(value instanceof Number number)) {
       return String.valueOf(value);

@@ -52,7 +52,7 @@ class ChannelRatesTest {
         .extracting(Sentence::words)
         .singleElement()
         .asString()
-        .contains("brake_pct " + 100 / rows);
+        .contains("brake " + 100 / rows);
   }
 
   @Test

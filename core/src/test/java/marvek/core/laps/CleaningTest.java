@@ -45,7 +45,7 @@ class CleaningTest {
     assertThat(cleaned.recording().at(Channel.SPEED, 200)).isCloseTo(40, within(1e-9));
     assertThat(cleaned.corrections())
         .extracting(Sentence::words)
-        .containsExactly("Spikes of the speed were taken out at 20.0 s. (Found: 1)");
+        .containsExactly("Spikes of the speed were taken out, 1 of them: 20.0 s.");
   }
 
   /** Hard braking is no spike: 40 to 20 m/s in two seconds. */

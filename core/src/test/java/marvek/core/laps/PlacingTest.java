@@ -261,6 +261,11 @@ class PlacingTest {
     assertThat(whole.timeS()).isCloseTo(BOOK.lap().timeS(), within(0.05));
     double lineAt = match.stationAt(whole.from());
     assertThat(Math.IEEEremainder(lineAt, lap)).isCloseTo(0, within(6.0));
+    String said = behindM > 0 ? "laps.begin-behind" : "laps.begin-before";
+    assertThat(placed.corrections())
+        .extracting(Sentence::code)
+        .filteredOn(code -> code.startsWith("laps.begin-"))
+        .isEqualTo(behindM == 0 ? List.of() : List.of(said));
   }
 
   /** Forces and steering the other way round, or in other units, are turned and told. */

@@ -20,6 +20,7 @@ import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Side;
 import marvek.core.circuit.TrackLimits;
 import marvek.core.circuit.Zone;
+import marvek.core.laps.Channel;
 import org.junit.jupiter.api.Test;
 
 class SentenceTest {
@@ -38,6 +39,8 @@ class SentenceTest {
         .isEqualTo("the left kerb at 80 m is gone");
     assertThat(Sentence.of("own.no-such-gear", "gear", 7).words())
         .isEqualTo("The car has no gear 7.");
+    assertThat(Sentence.of("laps.rates", "rows", 100.0, "channels", "brake 20, rpm 10.5").words())
+        .endsWith("laid between: brake 20, engine speed 10.5.");
     assertThat(Sentence.told("$1 of {at_m}").words()).isEqualTo("$1 of {at_m}");
   }
 
@@ -81,7 +84,8 @@ class SentenceTest {
             Hazard.Type.values(),
             Kerb.Profile.values(),
             Kerb.Use.values(),
-            TrackLimits.values())
+            TrackLimits.values(),
+            Channel.values())
         .flatMap(Stream::of)
         .forEach(
             constant ->
