@@ -5824,7 +5824,7 @@ export interface components {
              */
             laps: number;
             /** @description why it ended early; null without */
-            problem?: string | null;
+            problem?: components["schemas"]["BookSentence"] | null;
             /**
              * Format: int32
              * @description that have come

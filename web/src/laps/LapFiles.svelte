@@ -65,7 +65,7 @@
     >
     <button class="btn btn-ghost" onclick={desk.stopLive}>Stop</button>
   {:else if desk.live?.problem}
-    <span role="status" class="text-error">The logger's line ended: {desk.live.problem}</span>
+    <span role="status" class="text-error">The logger's line ended: {say(desk.live.problem)}</span>
   {/if}
   {#each files as file (file.id)}
     <Popover class="btn btn-ghost figures" width="w-[26rem]" data-file={file.name}>

@@ -273,6 +273,8 @@ export const OTHER_SENTENCES = {
   'laps.force-in-mps2': 'The {channel|word} is in m/s² and not in g: put right.',
   'laps.gzip': 'Unpacked from gzip.',
   'laps.header-line': 'The row of headers is line {line}: what is above it is passed over.',
+  'laps.logger-broken': 'the connection broke.',
+  'laps.logger-silent': 'nothing came for {seconds} s.',
   'laps.no-brake': 'Without a brake sensor braking is told by the deceleration, not its pressure.',
   'laps.no-gear': 'Without a gear nothing is said of gears and changes.',
   'laps.no-line': 'Positions scatter too much to tell the apex and the edges.',

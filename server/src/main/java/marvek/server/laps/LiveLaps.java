@@ -7,10 +7,12 @@ import java.io.OutputStream;
 import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
+import java.net.SocketTimeoutException;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import marvek.core.InvalidValueException;
 import marvek.core.Require;
 import marvek.core.say.Sentence;
 import marvek.formats.BadFileException;
@@ -55,7 +57,7 @@ class LiveLaps {
    * @param laps that are whole so far
    * @param problem why it ended early; null without
    */
-  record State(boolean running, int rows, int laps, @Nullable String problem) {
+  record State(boolean running, int rows, int laps, @Nullable Sentence problem) {
     static final State NONE = new State(false, 0, 0, null);
   }
 
@@ -170,10 +172,23 @@ class LiveLaps {
       run.state = new State(false, rows, run.state.laps(), null);
     } catch (IOException | RuntimeException e) {
       LOG.info("A logger's line ended: {}", e.getMessage());
-      run.state = new State(false, rows, run.state.laps(), run.stopped ? null : e.getMessage());
+      run.state = new State(false, rows, run.state.laps(), run.stopped ? null : whyEnded(e));
     } finally {
       close(run);
     }
+  }
+
+  /** What is said of a line that ended early; others' own words speak of sockets. */
+  static Sentence whyEnded(Exception e) {
+    if (e instanceof SocketTimeoutException) {
+      return Sentence.of("laps.logger-silent", "seconds", SILENCE_MS / 1000);
+    }
+    if (e instanceof BadFileException bad) {
+      return bad.said();
+    }
+    return e instanceof InvalidValueException value
+        ? value.said()
+        : Sentence.of("laps.logger-broken");
   }
 
   private UUID keep(Run run, UUID session, Books.Computed computed, UUID file, StringBuilder text) {
