@@ -14,7 +14,7 @@ build() {
   rm -f "$stamp"
   local began; began=$(mktemp)
   step "Building Marvek (the first time this takes some minutes)" \
-    in_home "${maven[@]}" package -DskipTests -Dspotless.check.skip -pl core,formats,web,server || exit 1
+    in_home "${maven[@]}" package -DskipTests -Dmaven.test.skip -Dspotless.check.skip -pl core,formats,web,server || exit 1
   rm -rf "$app"
   "$JAVA_HOME/bin/java" -Djarmode=tools -jar "$built" extract --destination "$app" >/dev/null
   mv "$began" "$stamp"
@@ -74,7 +74,7 @@ run_mutate() {
 
 run_bench() {
   need_build
-  in_home "${maven[@]}" -q package -DskipTests -Dspotless.check.skip -Dexec.skip -pl core,formats,bench
+  in_home "${maven[@]}" -q package -DskipTests -Dmaven.test.skip -Dspotless.check.skip -Dexec.skip -pl core,formats,bench
   "$JAVA_HOME/bin/java" -jar "$home/bench/target/benchmarks.jar" "$@"
 }
 

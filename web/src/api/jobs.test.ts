@@ -1,7 +1,7 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { api, Failed } from './client';
 import { UNREACHABLE } from './http';
-import { waitForJob } from './jobs';
+import { leaveJob, waitForJob } from './jobs';
 import type { JobView } from './types';
 
 function answers(...views: Partial<JobView>[]) {
@@ -28,6 +28,16 @@ describe('waiting for a job', () => {
   it('gives nothing once it was cancelled', async () => {
     answers({ status: 'cancelled' });
     expect(await waitForJob('j', () => {})).toBeUndefined();
+  });
+
+  it('gives nothing once it was left, though it goes on for others', async () => {
+    vi.useFakeTimers();
+    vi.spyOn(api, 'cancel').mockResolvedValue({ id: 'j', status: 'running' } as JobView);
+    answers({ status: 'running' }, { status: 'running' }, { status: 'running' });
+    const waiting = waitForJob('j', () => {});
+    await leaveJob('j');
+    await vi.advanceTimersByTimeAsync(300);
+    expect(await waiting).toBeUndefined();
   });
 
   it('waits for a server that is started anew', async () => {

@@ -13,11 +13,20 @@ const PAUSE_MS = 200;
 /** A server that is started anew, or another, goes on with the job: it is asked for this long. */
 const PATIENCE_MS = 60_000;
 
+/** Jobs that are not waited for any more. */
+const left = new Set<string>();
+
+/** Leaves a job: it ends, unless somebody else waits for the same. */
+export async function leaveJob(id: string): Promise<void> {
+  await api.cancel(id);
+  left.add(id);
+}
+
 /**
  * Waits for a job of the server.
  *
  * @param told called each time it is heard how far it is
- * @returns the id of its result; nothing if it was cancelled
+ * @returns the id of its result; nothing if it was cancelled or left
  * @throws Failed if it failed
  */
 export async function waitForJob(
@@ -26,6 +35,7 @@ export async function waitForJob(
 ): Promise<string | undefined> {
   for (;;) {
     const job = await asked(id);
+    if (left.delete(id)) return undefined;
     told({ id, progress: job.progress });
     if (job.status === 'done') return job.result!.id;
     if (job.status === 'cancelled') return undefined;

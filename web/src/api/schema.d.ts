@@ -1577,8 +1577,8 @@ export interface paths {
         put?: never;
         post?: never;
         /**
-         * Ends a job as soon as it can.
-         * @description Ends a job as soon as it can.
+         * Ends a job as soon as it can; for the others it goes on where several asked for the same.
+         * @description Ends a job as soon as it can; for the others it goes on where several asked for the same.
          */
         delete: operations["cancelJob"];
         options?: never;

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { api } from '../api/client';
+  import { leaveJob } from '../api/jobs';
   import type { LineChoice } from '../api/types';
   import { useBook } from './book-state.svelte';
   import FileButton from '../ui/FileButton.svelte';
@@ -44,7 +44,7 @@
     <LongWork
       label="Searching the line"
       share={book.searching.progress}
-      oncancel={() => api.cancel(book.searching!.id)}
+      oncancel={() => leaveJob(book.searching!.id)}
     />
   {/if}
   <FileButton

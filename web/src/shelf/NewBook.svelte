@@ -2,7 +2,7 @@
   import { api } from '../api/client';
   import { Working } from '../api/working.svelte';
   import type { CarSummary, CircuitSummary } from '../circuit/types';
-  import { waitForJob } from '../api/jobs';
+  import { leaveJob, waitForJob } from '../api/jobs';
   import type { LineChoice } from '../api/types';
   import { navigate } from '../router';
   import { say } from '../say/every';
@@ -135,7 +135,7 @@
         <LongWork
           label="Computing the book"
           share={job.progress}
-          oncancel={() => api.cancel(job!.id)}
+          oncancel={() => leaveJob(job!.id)}
         />
       {/if}
     </div>

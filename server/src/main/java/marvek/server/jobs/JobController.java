@@ -22,7 +22,7 @@ class JobController {
     return jobs.view(id);
   }
 
-  /** Ends a job as soon as it can. */
+  /** Ends a job as soon as it can; for the others it goes on where several asked for the same. */
   @DeleteMapping
   JobView cancelJob(@PathVariable UUID id) {
     return jobs.cancel(id);

@@ -32,6 +32,23 @@ interface JobRepository extends Repository<Job, UUID> {
       nativeQuery = true)
   Optional<UUID> openOfTheSame(String same);
 
+  /** One more waits for it; none where it has ended. */
+  @Modifying
+  @Query(
+      value =
+          "update job set askers = askers + 1 where id = :id and status in ('queued', 'running')",
+      nativeQuery = true)
+  int join(UUID id);
+
+  /** One of several waits for it no longer; none where he is the only one. */
+  @Modifying
+  @Query(
+      value =
+          "update job set askers = askers - 1 where id = :id and askers > 1"
+              + " and status in ('queued', 'running')",
+      nativeQuery = true)
+  int leave(UUID id);
+
   @Modifying
   @Query(
       "update Job j set j.status = JobStatus.RUNNING, j.progress = 0, j.begun = j.begun + 1"

@@ -130,7 +130,7 @@ public class Jobs {
     asked.put(id, mine);
     while (jobs.ask(id, driver.id(), work.kind(), words, same, Instant.now()) == 0) {
       UUID theirs = jobs.openOfTheSame(same).orElse(null);
-      if (theirs != null) {
+      if (theirs != null && jobs.join(theirs) == 1) {
         asked.remove(id);
         return asked.getOrDefault(theirs, new StartedJob(theirs));
       }
@@ -162,11 +162,16 @@ public class Jobs {
     return JobView.of(job);
   }
 
-  /** Ends a job as soon as it can; what has ended stays as it is. */
+  /**
+   * Ends a job as soon as it can, unless somebody else waits for it too; what has ended stays as it
+   * is.
+   */
   JobView cancel(UUID id) {
     get(id);
-    jobs.cancelled(id, Instant.now());
-    ended(id, job -> job.cancelled());
+    if (jobs.leave(id) == 0) {
+      jobs.cancelled(id, Instant.now());
+      ended(id, job -> job.cancelled());
+    }
     return JobView.of(get(id));
   }
 

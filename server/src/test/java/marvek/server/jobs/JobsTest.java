@@ -205,6 +205,28 @@ class JobsTest {
   }
 
   @Test
+  void whoLeavesDoesNotEndItForTheOthers() {
+    StartedJob mine = jobs.start(work, "slow");
+    StartedJob theirs = server().start(work, "slow");
+    assertThat(theirs.id()).isEqualTo(mine.id());
+    await(() -> work.runs.get() == 1);
+    assertThat(jobs.cancel(mine.id()).status()).isEqualTo(JobStatus.RUNNING);
+    work.hold.countDown();
+    await(() -> jobs.view(mine.id()).status() == JobStatus.DONE);
+    assertThat(jobs.cancel(mine.id()).status()).as("ended already").isEqualTo(JobStatus.DONE);
+  }
+
+  @Test
+  void theLastWhoLeavesEndsIt() throws Exception {
+    StartedJob job = jobs.start(work, "slow");
+    jobs.start(work, "slow");
+    work.begun.await();
+    jobs.cancel(job.id());
+    assertThat(jobs.cancel(job.id()).status()).isEqualTo(JobStatus.CANCELLED);
+    assertThat(work.interrupted.await(5, TimeUnit.SECONDS)).isTrue();
+  }
+
+  @Test
   void whatADeadServerHadIsDoneByAnother() {
     UUID id = UUID.randomUUID();
     rows.ask(id, driver.id(), "test", "\"left\"", "x" + id, java.time.Instant.now());
