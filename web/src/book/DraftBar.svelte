@@ -25,9 +25,13 @@
 {#if shown}
   <aside
     aria-label="Draft"
-    class="border-base-content bg-base-100 desk:inset-x-auto desk:bottom-3 desk:left-4 desk:rounded-box desk:border-2 desk:pl-4 fixed inset-x-0 bottom-[calc(3rem+env(safe-area-inset-bottom))] z-20 flex flex-wrap items-center gap-x-2 border-t-2 py-1 pr-2 pl-3 shadow-lg"
+    class="border-base-content bg-base-100 desk:inset-x-auto desk:bottom-3 desk:left-4 desk:flex-nowrap desk:items-end desk:rounded-box desk:border-2 fixed inset-x-0 bottom-[calc(3rem+env(safe-area-inset-bottom))] z-20 flex flex-wrap items-center gap-x-2 border-t-2 px-2 py-1 shadow-lg"
   >
-    <span class="figures text-lg" aria-live="polite">
+    <!-- The words change while the buttons are reached for: these stay where they are. -->
+    <span
+      class="figures desk:order-last desk:w-auto desk:min-w-0 desk:px-2 desk:py-2 w-full text-lg"
+      aria-live="polite"
+    >
       {#if book.changes === 0}
         no changes
       {:else}
@@ -47,22 +51,26 @@
       {/if}
     </span>
     <button
-      class="btn btn-ghost px-3"
+      class="btn btn-ghost shrink-0 px-3"
       onclick={() => book.undo()}
       disabled={book.history!.past.length === 0}
       ><Undo size={18} /> <span class="max-sm:sr-only">Undo</span></button
     >
     <button
-      class="btn btn-ghost px-3"
+      class="btn btn-ghost shrink-0 px-3"
       onclick={() => book.redo()}
       disabled={book.history!.future.length === 0}
       ><Redo size={18} /> <span class="max-sm:sr-only">Redo</span></button
     >
-    <button class="btn btn-ghost" onclick={() => book.discard()} disabled={book.changes === 0}>
+    <button
+      class="btn btn-ghost shrink-0"
+      onclick={() => book.discard()}
+      disabled={book.changes === 0}
+    >
       Discard
     </button>
     <button
-      class="btn btn-primary"
+      class="btn btn-primary shrink-0"
       onclick={() => (keeping = true)}
       disabled={book.changes === 0 || !me.edits}
       title={me.edits ? undefined : 'Only the driver keeps revisions'}

@@ -126,8 +126,8 @@
       {#key book.problem}
         <ul>
           {#each knotsOf(work).filter((knot) => knot.list === list) as knot (`${knot.entry} ${knot.part}`)}
-            <li class="flex flex-wrap items-baseline gap-x-3">
-              <span class="w-44">{knot.name}</span>
+            <li class="flex flex-wrap items-baseline gap-x-2">
+              <span class="w-28 sm:w-40">{knot.name}</span>
               <Amount
                 value={along(knot.station)}
                 label="{knot.name}, past the apex"

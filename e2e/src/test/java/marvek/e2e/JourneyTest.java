@@ -22,6 +22,7 @@ import org.junit.jupiter.api.TestMethodOrder;
 import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
+import org.openqa.selenium.Rectangle;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
 /** What a driver does in an evening, in a real browser. */
@@ -29,6 +30,7 @@ import org.springframework.boot.test.web.server.LocalServerPort;
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class JourneyTest {
   private static final String BRAKE = "input[aria-label^='Brake point']";
+  private static final String UNDO = "aside[aria-label=Draft] button";
 
   @LocalServerPort private int port;
   @TempDir private Path folder;
@@ -82,9 +84,12 @@ class JourneyTest {
     browser.type(BRAKE, String.valueOf(before - 10));
     browser.seeText("[data-answer]", "slower");
     browser.seeText("ol", "yours");
+    // What is reached for stays where it is, whatever the words beside it say.
+    Rectangle undo = browser.see(UNDO).getRect();
 
     browser.press("Undo");
     browser.seeText("aside", "no changes");
+    assertThat(browser.see(UNDO).getRect()).isEqualTo(undo);
     browser.press("Redo");
     browser.seeText("aside", "1 change");
 
