@@ -225,6 +225,9 @@ public final class Road {
 
   /** A sample index brought into range: wrapped on a closed road, clamped on an open one. */
   public int wrap(int i) {
+    if (i >= 0 && i < size) {
+      return i;
+    }
     return closed ? Math.floorMod(i, size) : Math.max(0, Math.min(size - 1, i));
   }
 

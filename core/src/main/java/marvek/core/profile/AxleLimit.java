@@ -13,8 +13,11 @@ record AxleLimit(DoubleUnaryOperator spareN) {
   /** Share of the square of the speed to which it is found. */
   private static final double TOLERANCE = 1e-7;
 
-  /** First guess of how far below the limit of the whole vehicle the bracket begins. */
-  private static final double FIRST_SHARE = 0.9;
+  /** How far below the limit of the whole vehicle, and from a guess, the bracket ends at first. */
+  private static final double FIRST_WIDTH = 0.1;
+
+  private static final double NEAR_WIDTH = 0.004;
+  private static final double WIDER = 4;
 
   /** Axles that have but so much to spare are at their limit. */
   private static final double NEGLIGIBLE_N = 1;
@@ -29,19 +32,48 @@ record AxleLimit(DoubleUnaryOperator spareN) {
    *
    * @param high at which axles hold at most what they hold just below it
    * @param open whether there is no limit if they hold there
+   * @param near guess of the limit, any number; nought or no less than high where there is none
    */
-  double below(double high, boolean open) {
-    double fHigh = spareN.applyAsDouble(high);
-    if (fHigh >= 0) {
-      return open ? Double.POSITIVE_INFINITY : high;
+  double below(double high, boolean open, double near) {
+    boolean guessed = near > STANDING && near < high;
+    double from = guessed ? near : high;
+    double width = guessed ? NEAR_WIDTH : FIRST_WIDTH;
+    double spare = spareN.applyAsDouble(from);
+    return spare < 0 ? under(from, spare, width) : over(from, spare, width, high, open);
+  }
+
+  private double under(double from, double spare, double firstWidth) {
+    double width = firstWidth;
+    double high = from;
+    double fHigh = spare;
+    while (high > STANDING) {
+      double low = high * (1 - width);
+      double fLow = spareN.applyAsDouble(low);
+      if (fLow >= 0) {
+        return between(low, fLow, high, fHigh);
+      }
+      high = low;
+      fHigh = fLow;
+      width = Math.min(FIRST_WIDTH, WIDER * width);
     }
-    double low = high;
-    double fLow = fHigh;
-    while (fLow < 0 && low > STANDING) {
-      low *= FIRST_SHARE;
-      fLow = spareN.applyAsDouble(low);
+    return high;
+  }
+
+  private double over(double from, double spare, double firstWidth, double most, boolean open) {
+    double width = firstWidth;
+    double low = from;
+    double fLow = spare;
+    while (low < most) {
+      double high = Math.min(most, low * (1 + width));
+      double fHigh = spareN.applyAsDouble(high);
+      if (fHigh < 0) {
+        return between(low, fLow, high, fHigh);
+      }
+      low = high;
+      fLow = fHigh;
+      width = Math.min(FIRST_WIDTH, WIDER * width);
     }
-    return fLow < 0 ? low : between(low, fLow, high, fHigh);
+    return open ? Double.POSITIVE_INFINITY : most;
   }
 
   /** Within the bracket, on the side that holds. */

@@ -2,6 +2,7 @@ package marvek.core.profile;
 
 import static marvek.core.profile.Constants.G0;
 
+import java.util.Objects;
 import java.util.Optional;
 import marvek.core.circuit.Path;
 import marvek.core.conditions.Conditions;
@@ -284,7 +285,12 @@ public final class ForceModel {
       return Optional.empty();
     }
     TwoAxles.Axles use = axles.axles(place(i, w, Math.max(0, -driveN)), brakeN, driveN);
-    return Optional.of(new AxleUse(use.front().asked(), use.rear().asked()));
+    return Optional.of(new AxleUse(use.front().use().asked(), use.rear().use().asked()));
+  }
+
+  /** What a drive and the bend ask of each axle, where they are told apart on the ground. */
+  TwoAxles.Axles driven(int i, double w, double driveN) {
+    return Objects.requireNonNull(axles).axles(place(i, w, 0), 0, driveN);
   }
 
   /** Shares of the grip that the axles are asked for; 1 at the limit. */
@@ -309,6 +315,14 @@ public final class ForceModel {
   /** Largest driving force that the tyres and the lifting front wheel allow [N]. */
   public double tractionN(int i, double w) {
     return normalN(i, w) > 0 ? Math.max(0, mostN(place(i, w, 0))) : 0;
+  }
+
+  /** Whether the tyres hold a driving force; asked sooner than their largest is found. */
+  boolean holdsDrive(int i, double w, double driveN) {
+    if (axles == null) {
+      return driveN <= tractionN(i, w);
+    }
+    return normalN(i, w) > 0 && axles.holds(place(i, w, 0), driveN);
   }
 
   /** Largest braking force of the tyres: axle that locks first, lifting rear wheel, system [N]. */
@@ -424,6 +438,16 @@ public final class ForceModel {
    */
   double limitW(int i, double highestW, ClosedThrottle closed) {
     double asWhole = limitW(i);
+    return limitW(i, asWhole, highestW, closed, asWhole);
+  }
+
+  /**
+   * The same where more is known.
+   *
+   * @param asWhole that of the vehicle as a whole
+   * @param near guess of it, any number
+   */
+  double limitW(int i, double asWhole, double highestW, ClosedThrottle closed, double near) {
     if (axles == null) {
       return asWhole;
     }
@@ -435,7 +459,7 @@ public final class ForceModel {
     }
     // No axles hold more than all tyres would together.
     AxleLimit limit = new AxleLimit(w -> axles.spareN(place(i, w, closed.at(i, w))));
-    return limit.below(high, open);
+    return limit.below(high, open, near);
   }
 
   /** The same of the vehicle as a whole, whatever its speed. */

@@ -122,9 +122,8 @@ final class GearSearch {
       capped[i] = w[i] >= cap[i] * (1 - 1e-9);
       if (!capped[i]) {
         double engine = driveline.bestForceN(v[i]);
-        double traction = forces.tractionN(i, w[i]);
-        bestDrive[i] = Math.min(engine, traction);
-        engineLimited[i] = engine < CLEARLY_BELOW * traction;
+        engineLimited[i] = forces.holdsDrive(i, w[i], engine / CLEARLY_BELOW);
+        bestDrive[i] = engineLimited[i] ? engine : Math.min(engine, forces.tractionN(i, w[i]));
       }
       resistance[i] = forces.resistanceN(i, w[i]);
     }

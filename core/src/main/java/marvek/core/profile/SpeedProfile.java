@@ -1,6 +1,7 @@
 package marvek.core.profile;
 
 import java.util.Arrays;
+import java.util.function.DoubleUnaryOperator;
 import marvek.core.InvalidValueException;
 import marvek.core.circuit.Path;
 import marvek.core.conditions.Conditions;
@@ -20,6 +21,12 @@ public final class SpeedProfile {
   private static final int MAX_LAPS = 60;
   private static final double CLOSURE = 1e-6;
 
+  /**
+   * Share of the braking curve, in squares of the speed, below which no other gear's engine braking
+   * brings the curve down to the car.
+   */
+  private static final double NEARLY_BRAKED = 0.8;
+
   private final Path path;
   private final ForceModel forces;
   private final Driveline driveline;
@@ -30,8 +37,11 @@ public final class SpeedProfile {
   /** Square of the speed at the limiter in the highest gear. */
   private final double topW;
 
-  private final double[] limit;
+  /** Squares of the speeds that the vehicle as a whole, its axles, and all else allow. */
+  private final double[] whole;
+
   private final double[] gripLimit;
+  private final double[] limit;
   private final double[] braking;
   private final double[] w;
   private int start;
@@ -45,6 +55,7 @@ public final class SpeedProfile {
     this.forces = new ForceModel(path, vehicle, conditions);
     this.driveline = new Driveline(vehicle, conditions.model());
     this.topW = Math.pow(driveline.limiterSpeedMps(driveline.gears()), 2);
+    this.whole = new double[path.size()];
     this.limit = new double[path.size()];
     this.gripLimit = new double[path.size()];
     this.braking = new double[path.size()];
@@ -79,9 +90,7 @@ public final class SpeedProfile {
     driveForward(Acceleration.bestGear(forces, driveline, options, launch), braking);
     GearPlan plan = GearSearch.choose(path, forces, driveline, vehicle, options, w, braking, start);
     if (driveline.brakes()) {
-      ClosedThrottle inGears = ClosedThrottle.inGears(driveline, plan);
-      lateralLimit(closed, inGears);
-      brakeBackward(inGears);
+      brakeAgain(closed, ClosedThrottle.inGears(driveline, plan));
     }
     driveForward(
         Acceleration.inGears(forces, driveline, options, plan, launch), limitedByGears(plan));
@@ -91,24 +100,36 @@ public final class SpeedProfile {
   }
 
   private void lateralLimit(ClosedThrottle closed) {
+    double share = 1;
     for (int i = 0; i < limit.length; i++) {
-      lateralLimitAt(i, closed);
+      whole[i] = forces.limitW(i);
+      // What the axles hold of what the car would as a whole changes little from place to place.
+      lateralLimitAt(i, closed, share * whole[i]);
+      share = gripLimit[i] < topW ? gripLimit[i] / whole[i] : 1;
     }
   }
 
-  /** In other gears the limit is another one only where the engine brakes differently at it. */
-  private void lateralLimit(ClosedThrottle before, ClosedThrottle now) {
+  /**
+   * In the gears chosen the engine brakes otherwise than in the best ones: limit and braking are
+   * found again where the car is near them.
+   */
+  private void brakeAgain(ClosedThrottle before, ClosedThrottle now) {
+    boolean[] near = new boolean[limit.length];
     for (int i = 0; i < limit.length; i++) {
-      double w = Math.min(gripLimit[i], topW);
-      if (before.at(i, w) != now.at(i, w)) {
-        lateralLimitAt(i, now);
+      near[i] = w[i] > NEARLY_BRAKED * braking[i];
+      double held = Math.min(gripLimit[i], topW);
+      if (near[i] && before.at(i, held) != now.at(i, held)) {
+        lateralLimitAt(i, now, gripLimit[i]);
       }
     }
+    Sweep sweep = new Sweep(path, gripLimit, Acceleration.braking(forces, now), false);
+    int from = lastToBrake();
+    runRound(startW -> sweep.runAgain(from, startW, limit, near, braking), limit[from]);
   }
 
-  private void lateralLimitAt(int i, ClosedThrottle closed) {
+  private void lateralLimitAt(int i, ClosedThrottle closed, double near) {
     double cap = options.capAt(i);
-    gripLimit[i] = forces.limitW(i, topW, closed);
+    gripLimit[i] = forces.limitW(i, whole[i], topW, closed, near);
     limit[i] = Math.max(Sweep.LEAST_W, Math.min(gripLimit[i], Math.min(topW, cap * cap)));
   }
 
@@ -127,19 +148,28 @@ public final class SpeedProfile {
 
   private void brakeBackward(ClosedThrottle closed) {
     Sweep sweep = new Sweep(path, gripLimit, Acceleration.braking(forces, closed), false);
-    int from = path.road().closed() ? start : path.size() - 1;
-    runRound(sweep, from, limit[from], limit, braking);
+    int from = lastToBrake();
+    runRound(startW -> sweep.run(from, startW, limit, braking), limit[from]);
+  }
+
+  /** Where a sweep backward begins. */
+  private int lastToBrake() {
+    return path.road().closed() ? start : path.size() - 1;
   }
 
   private void driveForward(Acceleration drive, double[] cap) {
     boolean fromRest = !path.road().closed() && conditions.start() == Conditions.Start.STANDING;
-    runRound(new Sweep(path, gripLimit, drive, true), start, fromRest ? 0 : cap[start], cap, w);
+    Sweep sweep = new Sweep(path, gripLimit, drive, true);
+    runRound(startW -> sweep.run(start, startW, cap, w), fromRest ? 0 : cap[start]);
   }
 
-  private void runRound(Sweep sweep, int from, double fromW, double[] cap, double[] result) {
+  /**
+   * @param sweep once round from a square of the speed to the one on coming round
+   */
+  private void runRound(DoubleUnaryOperator sweep, double fromW) {
     double startW = fromW;
     for (int lap = 0; lap < MAX_LAPS; lap++) {
-      double end = sweep.run(from, startW, cap, result);
+      double end = sweep.applyAsDouble(startW);
       if (!path.road().closed() || Math.abs(end - startW) <= CLOSURE * startW) {
         return;
       }

@@ -66,6 +66,27 @@ final class Sweep {
   }
 
   /**
+   * Runs once more at some of the samples after a run whose result {@code w} holds; elsewhere that
+   * stands.
+   *
+   * @return as of a run; startW where the start is not come to
+   */
+  double runAgain(int start, double startW, double[] cap, boolean[] at, double[] w) {
+    w[start] = Math.min(startW, cap[start]);
+    int i = start;
+    for (int k = 0; k < path.elements(); k++) {
+      int to = neighbour(i);
+      double next = at[to] ? stepTo(i, to, w[i], cap[to]) : w[to];
+      if (to == start) {
+        return at[to] ? next : startW;
+      }
+      w[to] = next;
+      i = to;
+    }
+    return startW;
+  }
+
+  /**
    * Runs along a part of the path from a sample whose speed is given.
    *
    * @param count number of elements, fewer than the path has

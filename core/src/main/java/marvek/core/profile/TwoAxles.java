@@ -208,13 +208,23 @@ final class TwoAxles implements GripLimits {
     return cancels ? -c / (b + signed) : (signed - b) / a;
   }
 
-  /** What each axle asks for. */
-  record Axles(Use front, Use rear) {}
+  /**
+   * What an axle asks for.
+   *
+   * @param alongN its force along [N], drive positive
+   * @param sideN its side force [N], positive to the left
+   */
+  record Axle(Use use, double alongN, double sideN) {}
+
+  /** What each of them asks for. */
+  record Axles(Axle front, Axle rear) {}
 
   @Override
   public Use use(Place p, double brakeN, double driveN) {
     Axles axles = axles(p, brakeN, driveN);
-    return axles.front.asked() >= axles.rear.asked() ? axles.front : axles.rear;
+    Use front = axles.front.use;
+    Use rear = axles.rear.use;
+    return front.asked() >= rear.asked() ? front : rear;
   }
 
   /** What each of the axles asks for; see {@link #use}. */
@@ -239,12 +249,14 @@ final class TwoAxles implements GripLimits {
     return front + rear > 0 ? front / (front + rear) : frontShare;
   }
 
-  private static Use axle(Place p, double loadN, double alongN, double sideN) {
+  private static Axle axle(Place p, double loadN, double alongN, double sideN) {
     double x = alongN / p.muX();
     double y = sideN / p.muY();
     double load = Math.max(loadN, 1e-9);
-    return new Use(
-        Math.min(MOST_ASKED, Math.sqrt(x * x + y * y) / load),
-        Math.min(MOST_ASKED, Math.abs(y) / load));
+    Use use =
+        new Use(
+            Math.min(MOST_ASKED, Math.sqrt(x * x + y * y) / load),
+            Math.min(MOST_ASKED, Math.abs(y) / load));
+    return new Axle(use, alongN, sideN);
   }
 }

@@ -54,7 +54,7 @@ class PlantedSlipsTest {
 
   /** What hands and a held brake do, and what needs a corner that is flat. */
   private static final Map<Kind, Double> OTHERS =
-      Map.of(Kind.SLIDES, 40.0, Kind.PUSHES, 45.0, Kind.HOLDS_LONG, 22.0, Kind.LIFTS_FLAT, 80.0);
+      Map.of(Kind.SLIDES, 40.0, Kind.PUSHES, 45.0, Kind.HOLDS_LONG, 22.0, Kind.LIFTS_FLAT, 90.0);
 
   private static double amount(Kind kind) {
     return AMOUNTS.getOrDefault(kind, OTHERS.getOrDefault(kind, 0.0));
