@@ -239,7 +239,7 @@ public final class Drive {
     double along = Math.sqrt(Math.max(0, square(asked) - square(across)));
     // Told apart, the front axle gives load away to the throttle: it pushes a little at once.
     if (forces.tellsAxlesApart() && driveN > brakeN && bendIsHeld(i, w2, reached)) {
-      return spinning(i, w2, driveN, asked, across, along);
+      return spinning(i, w2, driveN, reached, use);
     }
     double turned =
         Math.acos(1 / (brakeN > 0 ? asked : Math.pow(asked, SCRUBS)))
@@ -260,18 +260,34 @@ public final class Drive {
   }
 
   /**
-   * A throttle that takes too much in a bend that could be held drives as much as there is at the
-   * limit, less what sliding takes; what it takes too much of is missing across.
+   * A throttle that takes too much in a bend that could be held. The driven axle drives as much as
+   * there is beside the bend, less what sliding takes, and no more than at the limit where it is
+   * the other that pushes; what either is asked for too much is missing across.
    */
-  private Given spinning(
-      int i, double w2, double driveN, double asked, double across, double along) {
-    double share = slidingShare(asked);
-    double held = share * Math.sqrt(Math.max(0, 1 - square(across)));
-    double forceN = forces.alongOfShareN(i, w2, Math.min(held, along));
-    forceN *= ofBothAxles(i, w2, driveN, asked, along);
-    double missing = across * (1 - share / asked);
+  private Given spinning(int i, double w2, double driveN, double reached, GripLimits.Use use) {
+    TwoAxles.Axles axles = forces.driven(i, w2, driveN);
+    double forceN = drivesN(axles.front(), reached) + drivesN(axles.rear(), reached);
+    double missingN = missingN(axles.front(), reached) + missingN(axles.rear(), reached);
+    double most = forces.tractionN(i, w2);
+    double beyond = Math.max(0, driveN - most) * (reached - 1) / (use.asked() - 1);
+    double across = use.across() / reached;
     return new Given(
-        asked, Math.min(driveN, forceN), missing * steered(across) * forces.lateralLimitN(i, w2));
+        use.asked() / reached, Math.min(forceN, most + beyond), missingN * steered(across));
+  }
+
+  private static double drivesN(TwoAxles.Axle axle, double reached) {
+    double asked = axle.use().asked() / reached;
+    if (asked <= 1 || axle.alongN() == 0) {
+      return axle.alongN();
+    }
+    double across = axle.use().across() / reached;
+    double held = slidingShare(asked) * Math.sqrt(Math.max(0, 1 - square(across)));
+    return axle.alongN() * Math.min(1, held / Math.sqrt(square(asked) - square(across)));
+  }
+
+  private static double missingN(TwoAxles.Axle axle, double reached) {
+    double asked = axle.use().asked() / reached;
+    return asked <= 1 ? 0 : Math.abs(axle.sideN()) * (1 - slidingShare(asked) / asked);
   }
 
   /**

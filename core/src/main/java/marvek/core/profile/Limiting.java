@@ -43,11 +43,11 @@ public enum Limiting {
       double more = use.front() - use.rear();
       return Math.abs(more) < TOGETHER ? BOTH : more > 0 ? FRONT : REAR;
     }
-    if (use == null && forces.gripNeeded(i, w, brakeN, driveN) >= AT_LIMIT) {
-      return TYRES;
-    }
     if (lap.brakeShareAt(i) >= AT_LIMIT) {
       return BRAKES;
+    }
+    if (use == null && forces.gripNeeded(i, w, brakeN, driveN) >= AT_LIMIT) {
+      return TYRES;
     }
     return lap.throttleShareAt(i) >= AT_LIMIT && !lap.onLimiterAt(i) ? ENGINE : NONE;
   }

@@ -19,6 +19,7 @@ import marvek.core.vehicle.Vehicle;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Every limit of section "forces", each against the formula of its textbook. */
@@ -236,6 +237,52 @@ class ForceModelTest {
     assertThat(forces.gradeN(20)).isCloseTo(1260 * G0 * 0.05 * cos, within(1.0));
     assertThat(forces.rollingN(20, v * v))
         .isCloseTo(0.014 * (1260 * G0 * cos + downforce), within(0.5));
+    assertThat(forces.dragPerSquaredSpeed()).isCloseTo(0.5 * rho * 0.85, within(1e-12));
+    assertThat(forces.downforcePerSquaredSpeed()).isCloseTo(0.5 * rho * 1.1, within(1e-12));
+    assertThat(forces.headwindMpsAt(20)).isCloseTo(5, within(1e-9));
+    assertThat(forces.crosswindMpsAt(20)).isCloseTo(0, within(1e-9));
+    assertThat(forces.gripAt(20)).isEqualTo(1);
+  }
+
+  /** The air comes from where the car and it go: ½ρ·CdA·|u| times the part of u along the car. */
+  @ParameterizedTest
+  @CsvSource({"0, 0, -5", "180, 0, 5", "60, 4.330127, -2.5", "270, -5, 0"})
+  void windIsMetFromWhereItComes(double fromDeg, double headMps, double crossMps) {
+    Conditions windy =
+        new Conditions(
+            Conditions.Surface.DRY,
+            Conditions.TyreState.WARM,
+            1,
+            0,
+            0,
+            0,
+            15,
+            1013.25,
+            5,
+            fromDeg,
+            0);
+    ForceModel forces = new ForceModel(straight(0), TestVehicles.clubCar(), windy);
+    assertThat(forces.headwindMpsAt(20)).isCloseTo(headMps, within(1e-6));
+    assertThat(Math.abs(forces.crosswindMpsAt(20))).isCloseTo(Math.abs(crossMps), within(1e-6));
+    double along = 30 + headMps;
+    double drag = 0.5 * windy.airDensityKgM3() * 0.85 * along * Math.hypot(along, crossMps);
+    assertThat(forces.dragN(20, 900)).isCloseTo(drag, within(1e-6 * drag));
+  }
+
+  /** Up to it some force along is held beside a side force, beyond it one that is too much. */
+  @ParameterizedTest
+  @EnumSource(Vehicle.Drive.class)
+  void theSideForceThatIsHeldIsTheLast(Vehicle.Drive drive) {
+    Vehicle car = TestVehicles.car(drive, 0.46, 0.85, 1.1, 0.6);
+    ForceModel plain = new ForceModel(straight(0), car, Conditions.DEFAULT);
+    assertThat(plain.heldSideN(20, 900)).isEqualTo(plain.lateralLimitN(20, 900));
+    ForceModel forces = new ForceModel(straight(0), car, Conditions.OF_NEW_BOOKS);
+    double held = forces.heldSideN(20, 900);
+    assertThat(held).isBetween(0.85 * forces.lateralLimitN(20, 900), forces.lateralLimitN(20, 900));
+    assertThat(forces.tractionBesideN(20, 900, 0.999 * held))
+        .isGreaterThan(1 - forces.brakeBesideN(20, 900, 0.999 * held));
+    assertThat(forces.tractionBesideN(20, 900, 1.01 * held))
+        .isCloseTo(-forces.brakeBesideN(20, 900, 1.01 * held), within(1e-6));
   }
 
   @Test
