@@ -128,4 +128,104 @@ class CleaningTest {
         .asString()
         .contains("about 5 times");
   }
+
+  /** A speed that is lost for a while goes straight from what stands before to what is behind. */
+  @Test
+  void aMissingSpeedIsLaidBetween() {
+    Arrays.setAll(speed, i -> 40 + 0.002 * i);
+    for (int i : new int[] {0, 1, 300, 301, 302, 303, N - 2, N - 1}) {
+      speed[i] = Double.NaN;
+    }
+    Cleaning.Cleaned cleaned = cleaned();
+    double[] v = cleaned.recording().channel(Channel.SPEED);
+    assertThat(v[0]).isEqualTo(40.004);
+    assertThat(v[1]).isEqualTo(40.004);
+    for (int i = 299; i <= 304; i++) {
+      assertThat(v[i]).isCloseTo(40 + 0.002 * i, within(1e-9));
+    }
+    assertThat(v[N - 2]).isEqualTo(40 + 0.002 * (N - 3));
+    assertThat(v[N - 1]).isEqualTo(40 + 0.002 * (N - 3));
+    assertThat(cleaned.corrections())
+        .extracting(Sentence::words)
+        .containsExactly(
+            "The speed is missing, 2 times: 0.0–0.2 s, 29.9–30.4 s. It is laid between.");
+  }
+
+  /** Two samples of a spike lie on the straight line through those beside them. */
+  @Test
+  void aSpikeOfTwoSamplesIsLaidOnAStraightLine() {
+    Arrays.setAll(speed, i -> 40 + 0.1 * i);
+    speed[200] = 95;
+    speed[201] = 12;
+    double[] v = cleaned().recording().channel(Channel.SPEED);
+    assertThat(v[200]).isCloseTo(60, within(1e-9));
+    assertThat(v[201]).isCloseTo(60.1, within(1e-9));
+  }
+
+  /** What lasts is no spike, however quickly it came. */
+  @Test
+  void aSpeedThatStaysIsNoSpike() {
+    Arrays.fill(speed, 200, 206, 70);
+    assertThat(cleaned().recording().channel(Channel.SPEED)[202]).isEqualTo(70);
+  }
+
+  /** A clock that goes on for three seconds in which the car covers the way of a tenth. */
+  @Test
+  void aClockThatJumpsOnIsTold() {
+    for (int i = 300; i < N; i++) {
+      time[i] += 3;
+    }
+    Cleaning.Cleaned byPosition = cleaned();
+    assertThat(byPosition.corrections())
+        .extracting(Sentence::words)
+        .anySatisfy(
+            words -> assertThat(words).startsWith("The clock jumps on").contains("29.9–33.0"));
+    assertThat(byPosition.recording().isBroken(300, 301)).isTrue();
+    assertThat(byPosition.recording().isBroken(0, 300)).isFalse();
+    Cleaning.Cleaned byDistance =
+        Cleaning.of(new Recording(time, Map.of(Channel.DISTANCE, x, Channel.SPEED, speed)));
+    assertThat(byDistance.recording().isBroken(300, 301)).isTrue();
+    Arrays.fill(speed, 4);
+    Cleaning.Cleaned slow =
+        Cleaning.of(new Recording(time, Map.of(Channel.DISTANCE, x, Channel.SPEED, speed)));
+    assertThat(slow.recording().isBroken(0, N)).as("who stands may stand").isFalse();
+  }
+
+  /** Without a speed the chords of the positions tell a jump from a gap. */
+  @Test
+  void withoutASpeedTheChordsTellAJump() {
+    for (int i = 300; i < N; i++) {
+      time[i] += 3;
+    }
+    // The two chords about the jump are those of a car that stood.
+    Recording given = new Recording(time, Map.of(Channel.X, x, Channel.Y, y));
+    Cleaning.Cleaned cleaned = Cleaning.of(given);
+    assertThat(cleaned.recording().has(Channel.SPEED)).isFalse();
+    assertThat(cleaned.corrections())
+        .extracting(Sentence::words)
+        .anySatisfy(words -> assertThat(words).contains("29.9–33.0 s"));
+  }
+
+  /** A slip beyond eight standard gravities is left out; many are another unit. */
+  @Test
+  void aFewSlipsOfAnAccelerationAreLeftOut() {
+    double[] g = new double[N];
+    g[100] = 9;
+    g[101] = -8.5;
+    g[102] = 7.9;
+    Recording slips =
+        new Recording(
+            time, Map.of(Channel.X, x, Channel.Y, y, Channel.SPEED, speed, Channel.LATERAL_G, g));
+    Cleaning.Cleaned cleaned = Cleaning.of(slips);
+    assertThat(cleaned.recording().at(Channel.LATERAL_G, 100)).isNaN();
+    assertThat(cleaned.recording().at(Channel.LATERAL_G, 101)).isNaN();
+    assertThat(cleaned.recording().at(Channel.LATERAL_G, 102)).isEqualTo(7.9);
+    assertThat(cleaned.recording().at(Channel.LATERAL_G, 99)).isZero();
+    assertThat(cleaned.corrections())
+        .extracting(Sentence::words)
+        .containsExactly("2 samples of lat_g beyond 8 g were left out.");
+    Arrays.fill(g, 0, 10, 9.81);
+    Cleaning.Cleaned another = Cleaning.of(slips.with(Channel.LATERAL_G, g));
+    assertThat(another.recording().at(Channel.LATERAL_G, 5)).isEqualTo(9.81);
+  }
 }
