@@ -44,6 +44,38 @@ class GearPlanTest {
     assertThat(lap.gearChanges()).isNotEmpty();
   }
 
+  /**
+   * Brakes slow the car by more than 2 % of its weight beyond what air and road do. The gears cost
+   * a little speed, so that zones begin a few metres later than they were found.
+   */
+  @Test
+  void itIsBrakingWhereTheTyresSlowTheCar() {
+    int near = 4;
+    int braked = 0;
+    for (int i = near; i < lap.size() - near; i++) {
+      double least = Double.POSITIVE_INFINITY;
+      double most = Double.NEGATIVE_INFINITY;
+      for (int k = i - near; k <= i + near; k++) {
+        least = Math.min(least, slowing(k));
+        most = Math.max(most, slowing(k));
+      }
+      if (least > 0.025 || most < 0.015) {
+        assertThat(lap.plan().brakingAt(i)).as("%d", i).isEqualTo(least > 0.02);
+        braked += least > 0.02 ? 1 : 0;
+      }
+    }
+    assertThat(braked).isGreaterThan(50);
+  }
+
+  /** By the tyres, as a share of the weight. */
+  private double slowing(int i) {
+    double mass = lap.forces().massKg();
+    double w = lap.speedAt(i) * lap.speedAt(i);
+    double next = lap.speedAt(path.road().wrap(i + 1));
+    double a = (next * next - w) / (2 * path.elementAt(i));
+    return -(mass * a + lap.forces().resistanceN(i, w)) / (mass * Constants.G0);
+  }
+
   @Test
   void nobodyChangesUpToBrake() {
     for (int i = 1; i < lap.size(); i++) {
