@@ -183,8 +183,8 @@
               onclick={(e) => desk.begin(e.timeStamp)}>Begin the lap</button
             >
             <span class="text-neutral"
-              >space. Then {ACT_KEYS.map((k) => `${k.shown} ${k.name}`).join(', ')}; or the pads
-              here, or a gamepad. What you never press is not asked.</span
+              >Or the space bar. Then {ACT_KEYS.map((k) => `${k.shown} ${k.name}`).join(', ')}; or
+              the pads here, or a gamepad. What you never press is not asked.</span
             >
           </div>
           {#if desk.unkept !== undefined}
