@@ -126,11 +126,7 @@ class AlongLapTest {
   @Test
   void theDrivenLineIsTheCarsOwnCircle() {
     Stations stations = Stations.of(recording, ROAD);
-    RecordedLap whole =
-        LapCutter.cut(recording, stations, ROAD).stream()
-            .filter(RecordedLap::isWhole)
-            .findFirst()
-            .orElseThrow();
+    RecordedLap whole = TestLaps.whole(recording, stations, ROAD);
     double[] line = DrivenLine.of(stations, whole, ROAD, 0.25);
     assertThat(line).hasSize((int) Math.ceil(ROAD.lengthM() / 0.25));
     assertThat(Arrays.stream(line)).allSatisfy(o -> assertThat(o).isCloseTo(1.5, within(0.05)));
@@ -149,11 +145,7 @@ class AlongLapTest {
     double[] x = recording.channel(Channel.X);
     double[] y = recording.channel(Channel.Y);
     Stations all = Stations.of(recording, ROAD);
-    RecordedLap whole =
-        LapCutter.cut(recording, all, ROAD).stream()
-            .filter(RecordedLap::isWhole)
-            .findFirst()
-            .orElseThrow();
+    RecordedLap whole = TestLaps.whole(recording, all, ROAD);
     int from = whole.from() + 200;
     Arrays.fill(x, from, from + 60, Double.NaN);
     Arrays.fill(y, from, from + 60, Double.NaN);

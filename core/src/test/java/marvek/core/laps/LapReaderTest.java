@@ -6,12 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import marvek.core.InvalidValueException;
-import marvek.core.TestRoads;
-import marvek.core.TestVehicles;
-import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Road;
-import marvek.core.conditions.Conditions;
-import marvek.core.line.ChosenLine;
 import marvek.core.page.CornerPage;
 import marvek.core.reference.Reference;
 import org.junit.jupiter.api.Test;
@@ -20,27 +15,11 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** Laps from closed formulas, for which every event is known exactly; then laps of the model. */
 class LapReaderTest {
-  private static final Circuit OVAL =
-      Circuit.bare(
-          "oval",
-          TestRoads.every(5)
-              .straight(700)
-              .corner(50, 180, 20)
-              .straight(700)
-              .corner(50, 180, 20)
-              .survey(true, 6, 0, 0));
-
-  private static final Reference BOOK = book(OVAL);
-  private static final Road ROAD = BOOK.path().road();
+  private static final Reference BOOK = OvalBook.LEFT;
+  private static final Road ROAD = OvalBook.ROAD;
 
   /** Brakes 40 m earlier than the corner needs: 400 m behind the line, at 8 m/s² to 20 m/s. */
   private static final double BRAKE_M = 400;
-
-  private static Reference book(Circuit circuit) {
-    Reference.Basis basis =
-        Reference.basis(circuit, TestVehicles.clubCar(), Conditions.DEFAULT, ChosenLine.SMOOTH);
-    return Reference.on(basis, Conditions.DEFAULT, List.of());
-  }
 
   private static HandWrittenLap lap(double brakeM) {
     double half = ROAD.lengthM() / 2;

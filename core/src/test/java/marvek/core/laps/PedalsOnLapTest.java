@@ -3,36 +3,14 @@ package marvek.core.laps;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.util.List;
-import marvek.core.TestRoads;
-import marvek.core.TestVehicles;
-import marvek.core.circuit.Circuit;
 import marvek.core.circuit.Road;
-import marvek.core.conditions.Conditions;
-import marvek.core.line.ChosenLine;
-import marvek.core.reference.Reference;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** Presses and lifts of a lap written by hand: which of them count, and where they are. */
 class PedalsOnLapTest {
-  private static final Circuit OVAL =
-      Circuit.bare(
-          "oval",
-          TestRoads.every(5)
-              .straight(700)
-              .corner(50, 180, 20)
-              .straight(700)
-              .corner(50, 180, 20)
-              .survey(true, 6, 0, 0));
-
-  private static final Reference BOOK =
-      Reference.on(
-          Reference.basis(OVAL, TestVehicles.clubCar(), Conditions.DEFAULT, ChosenLine.SMOOTH),
-          Conditions.DEFAULT,
-          List.of());
-  private static final Road ROAD = BOOK.path().road();
+  private static final Road ROAD = OvalBook.ROAD;
 
   /** Half a sample's way at a hundred a second and 50 m/s, and what stations scatter. */
   private static final double NEAR_M = 0.6;
@@ -44,7 +22,7 @@ class PedalsOnLapTest {
     Recording recording = lap.recorded(100, 2, shown);
     Stations stations = Stations.of(recording, ROAD);
     RecordedLap second = LapCutter.cut(recording, stations, ROAD).get(1);
-    return new LapReader(ROAD, BOOK.pages(), Thresholds.DEFAULT, v -> 0)
+    return new LapReader(ROAD, OvalBook.LEFT.pages(), Thresholds.DEFAULT, v -> 0)
         .read(recording, stations, second)
         .get(0);
   }

@@ -9,12 +9,8 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.DoubleUnaryOperator;
-import marvek.core.TestRoads;
-import marvek.core.TestVehicles;
-import marvek.core.circuit.Circuit;
+import marvek.core.TestLaps;
 import marvek.core.circuit.Road;
-import marvek.core.conditions.Conditions;
-import marvek.core.line.ChosenLine;
 import marvek.core.page.CornerPage;
 import marvek.core.reference.Reference;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -37,18 +33,7 @@ class WayReaderTest {
   /** To the left or to the right. */
   private record Oval(Reference book, Road road, int turn) {
     static Oval of(int turn) {
-      Circuit circuit =
-          Circuit.bare(
-              "oval",
-              TestRoads.every(5)
-                  .straight(700)
-                  .corner(50, turn * 180, 20)
-                  .straight(700)
-                  .corner(50, turn * 180, 20)
-                  .survey(true, WIDTH_M, 0, 0));
-      Reference.Basis basis =
-          Reference.basis(circuit, TestVehicles.clubCar(), Conditions.DEFAULT, ChosenLine.SMOOTH);
-      Reference book = Reference.on(basis, Conditions.DEFAULT, List.of());
+      Reference book = OvalBook.of(turn);
       return new Oval(book, book.path().road(), turn);
     }
 
@@ -108,11 +93,7 @@ class WayReaderTest {
 
     CornerReading.Way first(Recording recording) {
       Stations stations = Stations.of(recording, road);
-      RecordedLap lap =
-          LapCutter.cut(recording, stations, road).stream()
-              .filter(RecordedLap::isWhole)
-              .findFirst()
-              .orElseThrow();
+      RecordedLap lap = TestLaps.whole(recording, stations, road);
       List<CornerPage> pages = book.pages();
       return new LapReader(road, pages, Thresholds.DEFAULT, v -> 0)
           .read(recording, stations, lap)

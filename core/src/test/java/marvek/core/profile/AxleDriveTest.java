@@ -46,18 +46,6 @@ class AxleDriveTest {
     return lap.withSpeeds(speeds);
   }
 
-  private record Foot(double brake, double throttle) implements Pedals {
-    @Override
-    public double brakeShare(double metres) {
-      return brake;
-    }
-
-    @Override
-    public double throttleShare(double metres) {
-      return throttle;
-    }
-  }
-
   private static Drive.Result driven(Lap lap, Pedals feet, int elements) {
     return Drive.of(lap, UsedGrip.of(lap), feet, new Drive.Part(BEND, elements, 0, 1e9));
   }
@@ -118,12 +106,12 @@ class AxleDriveTest {
     double most =
         (lap.mostTyreForceAt(BEND) - lap.forces().resistanceN(BEND, square(lap.speedAt(BEND))))
             / lap.forces().massKg();
-    Drive.Result below = driven(lap, new Foot(0, throttleFor(lap, 0.98)), 1);
+    Drive.Result below = driven(lap, new SteadyFeet(0, throttleFor(lap, 0.98)), 1);
     assertThat(gained(below, 1)).isBetween(0.95 * most, most);
     assertThat(below.spunM()).isZero();
-    Drive.Result beyond = driven(lap, new Foot(0, throttleFor(lap, 1.02)), 1);
+    Drive.Result beyond = driven(lap, new SteadyFeet(0, throttleFor(lap, 1.02)), 1);
     assertThat(gained(beyond, 1)).isCloseTo(most, within(0.04 * most));
-    Drive.Result far = driven(lap, new Foot(0, throttleFor(lap, 1.8)), 1);
+    Drive.Result far = driven(lap, new SteadyFeet(0, throttleFor(lap, 1.8)), 1);
     assertThat(far.gripNeeded()[0]).isGreaterThan(1.15);
     assertThat(gained(far, 1)).isLessThan(0.98 * most);
     assertThat(far.spunM()).isCloseTo(OVAL.road().stepM(), within(0.2));
@@ -144,11 +132,11 @@ class AxleDriveTest {
     double shut = lap.engineN(BEND, lap.speedAt(BEND), 0);
     double limit = -lap.leastTyreForceAt(BEND) + shut;
     double most = (-lap.leastTyreForceAt(BEND) + resistance) / mass;
-    Drive.Result below = driven(lap, new Foot(0.98 * limit / 22_000, 0), 1);
+    Drive.Result below = driven(lap, new SteadyFeet(0.98 * limit / 22_000, 0), 1);
     assertThat(-gained(below, 1)).isBetween(0.97 * most, most);
-    Drive.Result beyond = driven(lap, new Foot(1.001 * limit / 22_000, 0), 1);
+    Drive.Result beyond = driven(lap, new SteadyFeet(1.001 * limit / 22_000, 0), 1);
     assertThat(-gained(beyond, 1)).isCloseTo(most, within(0.03 * most));
-    Drive.Result locked = driven(lap, new Foot(1, 0), ELEMENTS);
+    Drive.Result locked = driven(lap, new SteadyFeet(1, 0), ELEMENTS);
     assertThat(locked.lockedM()).isGreaterThan(5);
     assertThat(locked.besideM()[ELEMENTS]).as("to the outside").isLessThan(-0.05);
   }
@@ -159,7 +147,7 @@ class AxleDriveTest {
     Vehicle strong = car(Vehicle.Drive.REAR);
     strong = strong.withEngine(strong.engine().scaled(3));
     Lap lap = slowed(strong, 0.93);
-    Drive.Result little = driven(lap, new Foot(0, throttleFor(lap, 1.06)), ELEMENTS);
+    Drive.Result little = driven(lap, new SteadyFeet(0, throttleFor(lap, 1.06)), ELEMENTS);
     assertThat(little.besideM()[ELEMENTS]).isBetween(-0.3, -0.001);
     double v0 = little.speedsMps()[0];
     for (double v : little.speedsMps()) {

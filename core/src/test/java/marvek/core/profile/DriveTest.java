@@ -40,19 +40,6 @@ class DriveTest {
     return SpeedProfile.solve(Path.centreline(OVAL, List.of()), car(), TestVehicles.FULL_GRIP);
   }
 
-  /** Brakes and throttle that do not change. */
-  private record Foot(double brake, double throttle) implements Pedals {
-    @Override
-    public double brakeShare(double metres) {
-      return brake;
-    }
-
-    @Override
-    public double throttleShare(double metres) {
-      return throttle;
-    }
-  }
-
   /** Does what the lap does, to be altered. */
   private static class LapsFoot implements Pedals {
     private final Lap lap;
@@ -89,7 +76,7 @@ class DriveTest {
     Lap lap = lap();
     int start = OVAL.indexOf(150);
     double v0 = lap.speedAt(start);
-    Drive.Result drive = driven(lap, new Foot(0.75, 0), start, 60);
+    Drive.Result drive = driven(lap, new SteadyFeet(0.75, 0), start, 60);
     double byFormula = Math.sqrt(v0 * v0 - 2 * 6 * 60 * OVAL.stepM());
     assertThat(drive.speedsMps()[60]).isCloseTo(byFormula, within(1e-3));
     assertThat(drive.lockedM()).isZero();
@@ -122,7 +109,7 @@ class DriveTest {
     Lap lap = SpeedProfile.solve(Path.centreline(OVAL, List.of()), strong, wet);
     int start = OVAL.indexOf(120);
     double v0 = lap.speedAt(start);
-    Drive.Result drive = driven(lap, new Foot(1, 0), start, 40);
+    Drive.Result drive = driven(lap, new SteadyFeet(1, 0), start, 40);
     assertThat(drive.lockedM()).isCloseTo(40 * OVAL.stepM(), within(0.5));
     double locked = 0.88 * 1.2 * 0.7 * G0;
     double byFormula = Math.sqrt(v0 * v0 - 2 * locked * 40 * OVAL.stepM());
@@ -135,7 +122,7 @@ class DriveTest {
     Lap lap = lap();
     int bend = OVAL.indexOf(780);
     assertThat(lap.path().curvatureAt(bend)).isPositive();
-    Drive.Result drive = driven(lap, new Foot(1, 0), bend, 15);
+    Drive.Result drive = driven(lap, new SteadyFeet(1, 0), bend, 15);
     assertThat(drive.lockedM()).isGreaterThan(10);
     assertThat(drive.besideM()[15]).isLessThan(-0.1);
     assertThat(drive.gripNeeded()[2]).isGreaterThan(1.15);
@@ -146,7 +133,7 @@ class DriveTest {
   void whoDriftsOutWaitsWithTheThrottle() {
     Lap lap = lap();
     int bend = OVAL.indexOf(600);
-    Drive.Result flat = driven(lap, new Foot(0, 1), bend, 160);
+    Drive.Result flat = driven(lap, new SteadyFeet(0, 1), bend, 160);
     int out = 0;
     while (out < 159 && flat.besideM()[out] > -0.3) {
       out++;
@@ -164,7 +151,7 @@ class DriveTest {
   void tooFastIntoABendRunsToTheOutsideAndScrubs() {
     Lap lap = lap();
     int start = OVAL.indexOf(600);
-    Drive.Result drive = driven(lap, new Foot(0, 0), start, 160);
+    Drive.Result drive = driven(lap, new SteadyFeet(0, 0), start, 160);
     assertThat(drive.besideM()[0]).isZero();
     double last = 0;
     for (int k = 110; k <= 150; k += 10) {
