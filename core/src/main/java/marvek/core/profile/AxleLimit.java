@@ -13,10 +13,13 @@ record AxleLimit(DoubleUnaryOperator spareN) {
   /** Share of the square of the speed to which it is found. */
   private static final double TOLERANCE = 1e-7;
 
-  /** How far below the limit of the whole vehicle, and from a guess, the bracket ends at first. */
+  /** Share of the limit of the whole vehicle by which the bracket begins below it. */
   private static final double FIRST_WIDTH = 0.1;
 
+  /** The same about a guess: from place to place the limit's share changes by less, as a rule. */
   private static final double NEAR_WIDTH = 0.004;
+
+  /** Where it changed by more the bracket grows so many times, up to the first width. */
   private static final double WIDER = 4;
 
   /** Axles that have but so much to spare are at their limit. */
