@@ -20,7 +20,6 @@ public final class Driveline {
   private final double[] limiterSpeed;
   private final double[] closed;
   private final double[][] force;
-  private final double[] best;
   private final int[] bestGear;
   private final double radius;
   private final Gearbox gearbox;
@@ -46,21 +45,18 @@ public final class Driveline {
     }
     int cells = (int) Math.ceil(limiterSpeed[gears] / CELL_MPS) + 2;
     force = new double[gears + 1][cells];
-    best = new double[cells];
     bestGear = new int[cells];
     for (int c = 0; c < cells; c++) {
       double v = c * CELL_MPS;
+      bestGear[c] = gears;
+      double best = 0;
       for (int g = 1; g <= gears; g++) {
         double torque = engine.curveTorqueNm(rpm(g, v));
         force[g][c] = torque * gearbox.overallRatio(g) * gearbox.efficiency() / radius;
-        if (v <= limiterSpeed[g] + CELL_MPS && force[g][c] > best[c]) {
-          best[c] = force[g][c];
+        if (v <= limiterSpeed[g] + CELL_MPS && force[g][c] > best) {
+          best = force[g][c];
           bestGear[c] = g;
         }
-      }
-      if (bestGear[c] == 0) {
-        best[c] = force[gears][c];
-        bestGear[c] = gears;
       }
     }
   }
@@ -94,10 +90,7 @@ public final class Driveline {
 
   /** Wheel force at full throttle in the best gear [N]; 0 beyond the top gear's limiter. */
   public double bestForceN(double speedMps) {
-    if (speedMps > limiterSpeed[gears]) {
-      return 0;
-    }
-    return interpolate(best, speedMps);
+    return forceN(bestGear(speedMps), speedMps);
   }
 
   /** Whether the engine brakes at a shut throttle. */
@@ -110,10 +103,11 @@ public final class Driveline {
     return closed[gear];
   }
 
-  /** Gear with the largest wheel force at a speed. */
+  /** Gear with the largest wheel force at a speed, not beyond its limiter but in the top gear. */
   public int bestGear(double speedMps) {
     int c = Math.min(bestGear.length - 1, (int) Math.ceil(speedMps / CELL_MPS));
-    return bestGear[c];
+    int gear = bestGear[c];
+    return gear < gears && speedMps > limiterSpeed[gear] ? gear + 1 : gear;
   }
 
   private static double interpolate(double[] table, double speedMps) {

@@ -41,6 +41,21 @@ public final class GearPlan {
     return braking[i];
   }
 
+  /** The gear at each sample, a copy. */
+  int[] gears() {
+    return gear.clone();
+  }
+
+  /** The share of the drive at each sample, a copy. */
+  double[] driveShares() {
+    return driveShare.clone();
+  }
+
+  /** The same braking in gears that somebody tries, who may change the arrays as he goes. */
+  GearPlan tried(int[] gears, double[] driveShares) {
+    return new GearPlan(gears, driveShares, braking, List.of());
+  }
+
   List<Change> changes() {
     return changes;
   }

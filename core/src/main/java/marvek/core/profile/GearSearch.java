@@ -19,7 +19,7 @@ import marvek.core.vehicle.Vehicle;
  */
 final class GearSearch {
   /** A change that gains less than this is not worth a hand off the wheel (own assumption). */
-  private static final double LEAST_GAIN_S = 0.002;
+  static final double LEAST_GAIN_S = 0.002;
 
   /** Under brakes a lower gear is taken when it turns below this share of the limiter. */
   private static final double DOWNSHIFT_SHARE = 0.92;
@@ -66,25 +66,14 @@ final class GearSearch {
   private final double[] resistance;
   private final boolean[] engineLimited;
   private final double[] time;
+  private final double[] noDrive;
   private final double[] held;
   private final double[] cost;
   private final byte[] fromGear;
   private final int[] fromK;
 
-  /** Chooses gears for a best-gear profile {@code w} under the braking curve {@code cap}. */
-  static GearPlan choose(
-      Path path,
-      ForceModel forces,
-      Driveline driveline,
-      Vehicle vehicle,
-      ProfileOptions options,
-      double[] w,
-      double[] cap,
-      int start) {
-    return new GearSearch(path, forces, driveline, vehicle, options, w, cap, start).plan();
-  }
-
-  private GearSearch(
+  /** For a best-gear profile {@code w} under the braking curve {@code cap}. */
+  GearSearch(
       Path path,
       ForceModel forces,
       Driveline driveline,
@@ -111,6 +100,7 @@ final class GearSearch {
     this.resistance = new double[n];
     this.engineLimited = new boolean[n];
     this.time = new double[n];
+    this.noDrive = new double[n];
     int nodes = n * (gears + 1);
     this.held = new double[nodes];
     this.cost = new double[nodes];
@@ -130,7 +120,8 @@ final class GearSearch {
     markBraking();
   }
 
-  private GearPlan plan() {
+  /** The gears of least time. */
+  GearPlan plan() {
     priceSpeed();
     sumUp();
     int[] plan = search(0);
@@ -142,7 +133,17 @@ final class GearSearch {
     }
     underBrakes(plan);
     asHeld(plan);
-    return finish(plan);
+    return planOf(plan);
+  }
+
+  /** Sample that the search begins at. */
+  int first() {
+    return start;
+  }
+
+  /** Number of elements from a sample to where the search ends. */
+  int elementsFrom(int i) {
+    return n - 1 - (i < start ? i + n - start : i - start);
   }
 
   /** Whether a lap that ends in a gear is as quick as the quickest. */
@@ -201,11 +202,12 @@ final class GearSearch {
     double slope = (drive(i, here, gear) - drive(i, here - less, gear)) / less;
     double smooth = Math.max(0, 1 + 2 * ds * slope / forces.massKg());
     int next = driveline.bestGear(v[to]);
+    if (next == gear) {
+      return smooth;
+    }
     double ends = square(Math.min(v[to], driveline.limiterSpeedMps(gear)));
     double before = drive(i, ends, gear);
-    return next == gear || !(before > 0)
-        ? smooth
-        : smooth * Math.max(0, drive(i, ends, next)) / before;
+    return before > 0 ? smooth * Math.max(0, drive(i, ends, next)) / before : smooth;
   }
 
   private double drive(int i, double w2, int gear) {
@@ -228,20 +230,26 @@ final class GearSearch {
       int i = sample(k);
       settled = settledAfter(k, settled);
       boolean mayChange = mayChange(i);
-      double lost = lostPerSecond(i);
+      double up = mayChange ? LEAST_GAIN_S + lostFrom(k + 1, upshiftS) : 0;
+      double down = mayChange ? LEAST_GAIN_S + lostFrom(k + 1, downshiftS) : 0;
       double hopeless = cheapestAt(k) + HOPELESS_S;
       for (int g = 1; g <= gears; g++) {
         double base = cost[at(k, g)];
-        boolean driven = g == 1 || braking[i] || !labours(g, v[i]) || isOwn(i, g);
-        if (base < hopeless && driven) {
-          relax(k, k + 1, g, g, base + held[at(k + 1, g)] - held[at(k, g)]);
-          if (mayChange) {
-            change(k, settled, i, g, base, lost);
-          }
+        if (base >= hopeless || !isDrivenIn(g, i)) {
+          continue;
+        }
+        relax(k, k + 1, g, g, base + held[at(k + 1, g)] - held[at(k, g)]);
+        if (mayChange) {
+          change(k, settled, g, base, up, down);
         }
       }
     }
     return trace(cheapestLastGear());
+  }
+
+  /** Whether anybody drives in a gear at a sample: it labours under brakes or by choice alone. */
+  private boolean isDrivenIn(int gear, int i) {
+    return gear == 1 || !labours(gear, v[i]) || braking[i] || isOwn(i, gear);
   }
 
   /** Whether a gear is the driver's own choice at a sample. */
@@ -257,7 +265,8 @@ final class GearSearch {
     return cheapest;
   }
 
-  private boolean labours(int gear, double speed) {
+  /** Whether a gear is too tall to be driven in at a speed [m/s]. */
+  boolean labours(int gear, double speed) {
     return speed < LABOURING_SHARE * driveline.limiterSpeedMps(gear);
   }
 
@@ -265,12 +274,13 @@ final class GearSearch {
     return k * (gears + 1) + gear;
   }
 
-  /** Time from the start, and the price of having held each gear from there, summed up. */
+  /** Time from the start, and the price of no drive and of each gear from there, summed up. */
   private void sumUp() {
     double[] stay = new double[gears + 1];
     for (int k = 0; k + 1 < n; k++) {
       int i = sample(k);
       time[k + 1] = time[k] + 2 * path.elementAt(i) / (v[i] + v[next(i)]);
+      noDrive[k + 1] = noDrive[k] + pricePerN(i) * bestDrive[i];
       stayCosts(i, stay);
       for (int g = 1; g <= gears; g++) {
         held[at(k + 1, g)] = held[at(k, g)] + stay[g];
@@ -280,7 +290,7 @@ final class GearSearch {
 
   private void stayCosts(int i, double[] stay) {
     double ds = path.elementAt(Math.min(i, path.elements() - 1));
-    double massTerm = 2 * ds / forces.massKg() * worth[i];
+    double perN = pricePerN(i);
     int own = options.heldGearAt(i);
     for (int g = 1; g <= gears; g++) {
       double limiter = driveline.limiterSpeedMps(g);
@@ -292,17 +302,22 @@ final class GearSearch {
       } else {
         // The last term only breaks ties where grip decides: it prefers the livelier gear.
         double missing = bestDrive[i] - driveline.forceN(g, v[i]);
-        stay[g] = (missing > 0 ? massTerm * missing : 0) + 1e-9 * ds * g;
+        stay[g] = (missing > 0 ? perN * missing : 0) + 1e-9 * ds * g;
       }
     }
   }
 
-  private boolean mayChange(int i) {
+  /** Whether a driver may change gear at a sample. */
+  boolean mayChange(int i) {
     double lateralG = Math.abs(w[i] * path.curvatureAt(i)) / Constants.G0;
     return lateralG <= options.noChangeAboveG();
   }
 
-  private void change(int k, int settled, int i, int g, double base, double lost) {
+  /**
+   * @param up price of a change up
+   */
+  private void change(int k, int settled, int g, double base, double up, double down) {
+    int i = sample(k);
     if (braking[i]) {
       if (g > 1) {
         relax(k, k + 1, g, g - 1, base);
@@ -312,12 +327,11 @@ final class GearSearch {
     double limiter = driveline.limiterSpeedMps(g);
     if (g < gears && (v[i] > SHORT_SHIFT_SHARE * limiter || isOwn(i, g + 1))) {
       double over = Math.max(0, w[i] - limiter * limiter);
-      double price = LEAST_GAIN_S + upshiftS * lost + worth[i] * over;
+      double price = up + worth[i] * over;
       relax(k, settled, g, g + 1, base + price + holding(k, settled, g + 1));
     }
     if (g > 1 && v[i] < driveline.limiterSpeedMps(g - 1)) {
-      double price = LEAST_GAIN_S + downshiftS * lost;
-      relax(k, settled, g, g - 1, base + price + holding(k, settled, g - 1));
+      relax(k, settled, g, g - 1, base + down + holding(k, settled, g - 1));
     }
   }
 
@@ -335,9 +349,23 @@ final class GearSearch {
     return j;
   }
 
-  /** What a second without drive costs at a sample [s/s]. */
-  private double lostPerSecond(int i) {
-    return worth[i] * 2 * v[i] * bestDrive[i] / forces.massKg();
+  /** Price of each newton that is missing over the element after a sample [s/N]. */
+  private double pricePerN(int i) {
+    double ds = path.elementAt(Math.min(i, path.elements() - 1));
+    return 2 * ds / forces.massKg() * worth[i];
+  }
+
+  /** Price of so many seconds without drive from a position on [s]. */
+  private double lostFrom(int k, double seconds) {
+    double until = time[k] + seconds;
+    int j = k;
+    while (j + 1 < n && time[j + 1] < until) {
+      j++;
+    }
+    double whole = noDrive[j] - noDrive[k];
+    return j + 1 < n
+        ? whole + (until - time[j]) / (time[j + 1] - time[j]) * (noDrive[j + 1] - noDrive[j])
+        : whole;
   }
 
   private void relax(int k, int to, int gear, int toGear, double value) {
@@ -409,7 +437,8 @@ final class GearSearch {
     }
   }
 
-  private GearPlan finish(int[] plan) {
+  /** The plan of other gears, once this search has chosen. */
+  GearPlan planOf(int[] plan) {
     double[] share = new double[n];
     Arrays.fill(share, 1);
     List<GearPlan.Change> changes = new ArrayList<>();
@@ -419,15 +448,46 @@ final class GearSearch {
       if (plan[to] == plan[i]) {
         continue;
       }
-      boolean up = plan[to] > plan[i];
-      boolean free = braking[i] || !up && braking[to];
-      double cost = free ? 0 : lostPerSecond(i) * (up ? upshiftS : downshiftS);
+      double seconds = cutS(plan, i);
+      double cost = seconds > 0 ? lostFrom(Math.min(k + 1, n - 1), seconds) : 0;
       changes.add(new GearPlan.Change(to, plan[i], plan[to], cost));
-      if (!free) {
-        cutDrive(share, to, up ? upshiftS : downshiftS);
-      }
+      cutDrive(share, to, seconds);
     }
     return new GearPlan(plan, share, braking, changes);
+  }
+
+  /** For how long there is no drive for the change that comes after a sample [s]. */
+  private double cutS(int[] plan, int i) {
+    int to = next(i);
+    boolean up = plan[to] > plan[i];
+    boolean free = plan[to] == plan[i] || braking[i] || !up && braking[to];
+    return free ? 0 : up ? upshiftS : downshiftS;
+  }
+
+  /**
+   * Cuts the drive for the changes of other gears, as far as those between two samples reach.
+   *
+   * @param share of the drive, right before and after
+   * @return sample after the last that was looked at
+   */
+  int cutDrive(int[] plan, double[] share, int from, int to) {
+    double longest = Math.max(upshiftS, downshiftS) * driveline.limiterSpeedMps(gears);
+    int reached = to;
+    for (double way = longest; way > 0 && next(reached) != reached; reached = next(reached)) {
+      way -= path.elementAt(reached);
+    }
+    for (int i = from; i != reached; i = next(i)) {
+      share[i] = 1;
+    }
+    int first = from;
+    for (double way = longest; way > 0 && path.road().wrap(first - 1) != first; ) {
+      first = path.road().wrap(first - 1);
+      way -= path.elementAt(first);
+    }
+    for (int i = first; i != reached; i = next(i)) {
+      cutDrive(share, next(i), cutS(plan, i));
+    }
+    return reached;
   }
 
   private void cutDrive(double[] share, int at, double seconds) {

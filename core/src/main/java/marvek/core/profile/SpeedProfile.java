@@ -87,13 +87,16 @@ public final class SpeedProfile {
     start = slowestSample();
     brakeBackward(closed);
     Launch launch = Launch.of(path, forces, vehicle, conditions);
-    driveForward(Acceleration.bestGear(forces, driveline, options, launch), braking);
-    GearPlan plan = GearSearch.choose(path, forces, driveline, vehicle, options, w, braking, start);
-    if (driveline.brakes()) {
-      brakeAgain(closed, ClosedThrottle.inGears(driveline, plan));
-    }
-    driveForward(
-        Acceleration.inGears(forces, driveline, options, plan, launch), limitedByGears(plan));
+    Acceleration best = Acceleration.bestGear(forces, driveline, options, launch);
+    driveForward(new CappedSweep(new Sweep(path, gripLimit, best, true), braking));
+    GearSearch search =
+        new GearSearch(path, forces, driveline, vehicle, options, w, braking, start);
+    GearPlan first = search.plan();
+    driveForward(inGears(first, launch));
+    GearPlan plan =
+        new SecondLook(path, driveline, options, search, first, braking, p -> in(p, launch), w)
+            .plan();
+    driveAgain(plan, closed, launch);
     Footwork feet = Footwork.of(conditions);
     return new Lap(
         path, forces, driveline, vehicle, conditions, plan, launch, w, limit, converged, feet);
@@ -111,20 +114,23 @@ public final class SpeedProfile {
 
   /**
    * In the gears chosen the engine brakes otherwise than in the best ones: limit and braking are
-   * found again where the car is near them.
+   * found again where that is so and the car is near them.
    */
   private void brakeAgain(ClosedThrottle before, ClosedThrottle now) {
-    boolean[] near = new boolean[limit.length];
+    boolean[] changed = new boolean[limit.length];
     for (int i = 0; i < limit.length; i++) {
-      near[i] = w[i] > NEARLY_BRAKED * braking[i];
-      double held = Math.min(gripLimit[i], topW);
-      if (near[i] && before.at(i, held) != now.at(i, held)) {
-        lateralLimitAt(i, now, gripLimit[i]);
+      if (w[i] > NEARLY_BRAKED * braking[i]) {
+        double held = Math.min(gripLimit[i], topW);
+        boolean limited = before.at(i, held) != now.at(i, held);
+        if (limited) {
+          lateralLimitAt(i, now, gripLimit[i]);
+        }
+        changed[i] = limited || before.at(i, braking[i]) != now.at(i, braking[i]);
       }
     }
     Sweep sweep = new Sweep(path, gripLimit, Acceleration.braking(forces, now), false);
     int from = lastToBrake();
-    runRound(startW -> sweep.runAgain(from, startW, limit, near, braking), limit[from]);
+    runRound(startW -> sweep.runChanged(from, startW, limit, changed, braking), limit[from]);
   }
 
   private void lateralLimitAt(int i, ClosedThrottle closed, double near) {
@@ -157,10 +163,37 @@ public final class SpeedProfile {
     return path.road().closed() ? start : path.size() - 1;
   }
 
-  private void driveForward(Acceleration drive, double[] cap) {
+  private CappedSweep inGears(GearPlan plan, Launch launch) {
+    return new CappedSweep(in(plan, launch), limitedByGears(plan));
+  }
+
+  private Sweep in(GearPlan plan, Launch launch) {
+    Acceleration drive = Acceleration.inGears(forces, driveline, options, plan, launch);
+    return new Sweep(path, gripLimit, drive, true);
+  }
+
+  private void driveForward(CappedSweep drive) {
     boolean fromRest = !path.road().closed() && conditions.start() == Conditions.Start.STANDING;
-    Sweep sweep = new Sweep(path, gripLimit, drive, true);
-    runRound(startW -> sweep.run(start, startW, cap, w), fromRest ? 0 : cap[start]);
+    runRound(startW -> drive.run(start, startW, w), fromRest ? 0 : drive.cap()[start]);
+  }
+
+  /**
+   * Drives in the gears chosen once more where their engine braking changes limit or braking.
+   *
+   * @param before engine braking with which those were found
+   */
+  private void driveAgain(GearPlan plan, ClosedThrottle before, Launch launch) {
+    double[] grip = gripLimit.clone();
+    double[] braked = braking.clone();
+    if (driveline.brakes()) {
+      brakeAgain(before, ClosedThrottle.inGears(driveline, plan));
+    }
+    boolean[] changed = new boolean[w.length];
+    for (int i = 0; i < changed.length; i++) {
+      changed[i] = gripLimit[i] != grip[i] || braking[i] != braked[i];
+    }
+    CappedSweep drive = inGears(plan, launch);
+    runRound(startW -> drive.runChanged(start, startW, changed, w), w[start]);
   }
 
   /**

@@ -66,24 +66,28 @@ final class Sweep {
   }
 
   /**
-   * Runs once more at some of the samples after a run whose result {@code w} holds; elsewhere that
-   * stands.
+   * Runs once more after a run whose result {@code w} holds, from where limits or forces changed
+   * until the speed is the same again.
    *
-   * @return as of a run; startW where the start is not come to
+   * @return as of a run
    */
-  double runAgain(int start, double startW, double[] cap, boolean[] at, double[] w) {
-    w[start] = Math.min(startW, cap[start]);
+  double runChanged(int start, double startW, double[] cap, boolean[] changed, double[] w) {
+    double first = Math.min(startW, cap[start]);
+    boolean moved = first != w[start];
+    w[start] = first;
     int i = start;
     for (int k = 0; k < path.elements(); k++) {
       int to = neighbour(i);
-      double next = at[to] ? stepTo(i, to, w[i], cap[to]) : w[to];
+      boolean again = moved || changed[i] || changed[to] || to == start;
+      double next = again ? stepTo(i, to, w[i], cap[to]) : w[to];
       if (to == start) {
-        return at[to] ? next : startW;
+        return next;
       }
+      moved = next != w[to];
       w[to] = next;
       i = to;
     }
-    return startW;
+    return w[start];
   }
 
   /**
@@ -99,6 +103,11 @@ final class Sweep {
       w[to] = stepTo(i, to, w[i], cap[to]);
       i = to;
     }
+  }
+
+  /** Square of the speed at the end of the one element that begins at a sample. */
+  double element(int from, double w0, double cap) {
+    return stepTo(from, neighbour(from), w0, cap);
   }
 
   private int neighbour(int i) {

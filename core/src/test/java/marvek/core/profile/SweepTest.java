@@ -45,6 +45,8 @@ class SweepTest {
   private static final Path CIRCLE =
       Path.centreline(Road.through(TestRoads.circle(RADIUS_M, 5)), List.of());
 
+  private static final Path VARIED = Path.centreline(Road.through(TestRoads.varied(5)), List.of());
+
   private static Lap slowedTo(double speedMps, int at) {
     double[] cap = new double[CIRCLE.size()];
     Arrays.fill(cap, Double.POSITIVE_INFINITY);
@@ -104,6 +106,39 @@ class SweepTest {
       assertThat(Math.sqrt(w[i])).isCloseTo(lap.speedAt(i), within(1e-6));
     }
     assertThat(w[259]).isZero();
+  }
+
+  /** What changed is run again as far as it matters, to the same as all of it. */
+  @Test
+  void whatChangedIsRunAgain() {
+    Lap lap = SpeedProfile.solve(VARIED, TestVehicles.clubCar(), FULL_GRIP);
+    int n = VARIED.size();
+    double[] limit = new double[n];
+    int slowest = 0;
+    for (int i = 0; i < n; i++) {
+      limit[i] = lap.forces().limitW(i);
+      slowest = limit[i] < limit[slowest] ? i : slowest;
+    }
+    Acceleration drive =
+        Acceleration.bestGear(lap.forces(), lap.driveline(), ProfileOptions.NONE, Launch.NONE);
+    Sweep sweep = new Sweep(VARIED, limit, drive, true);
+    double[] w = new double[n];
+    sweep.run(slowest, limit[slowest], limit, w);
+    double[] cap = limit.clone();
+    boolean[] changed = new boolean[n];
+    for (int i = (slowest + 900) % n, left = 30; left > 0; i = (i + 1) % n, left--) {
+      cap[i] = 0.5 * w[i];
+      changed[i] = true;
+    }
+    double[] whole = new double[n];
+    double end = sweep.run(slowest, limit[slowest], cap, whole);
+    double[] again = w.clone();
+    assertThat(sweep.runChanged(slowest, limit[slowest], cap, changed, again)).isEqualTo(end);
+    assertThat(again).isEqualTo(whole).isNotEqualTo(w);
+    double slower = 0.8 * limit[slowest];
+    end = sweep.run(slowest, slower, cap, whole);
+    assertThat(sweep.runChanged(slowest, slower, cap, new boolean[n], again)).isEqualTo(end);
+    assertThat(again).isEqualTo(whole);
   }
 
   /** Without any force the car stands still at the least speed, and never below. */
