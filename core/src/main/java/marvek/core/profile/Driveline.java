@@ -43,22 +43,38 @@ public final class Driveline {
               ? 0
               : engine.engineBrakingNm() * gearbox.overallRatio(g) / radius;
     }
-    int cells = (int) Math.ceil(limiterSpeed[gears] / CELL_MPS) + 2;
-    force = new double[gears + 1][cells];
+    int cells = (int) Math.ceil(limiterSpeed[gears] * CELLS_PER_MPS) + 2;
+    force = new double[gears + 1][];
+    for (int g = 1; g <= gears; g++) {
+      force[g] = wheelForceN(engine, g, cells);
+    }
     bestGear = new int[cells];
     for (int c = 0; c < cells; c++) {
-      double v = c * CELL_MPS;
-      bestGear[c] = gears;
-      double best = 0;
-      for (int g = 1; g <= gears; g++) {
-        double torque = engine.curveTorqueNm(rpm(g, v));
-        force[g][c] = torque * gearbox.overallRatio(g) * gearbox.efficiency() / radius;
-        if (v <= limiterSpeed[g] + CELL_MPS && force[g][c] > best) {
-          best = force[g][c];
-          bestGear[c] = g;
-        }
+      bestGear[c] = bestGearIn(c);
+    }
+  }
+
+  /** Wheel force in a gear at the speed of each cell. */
+  private double[] wheelForceN(Engine engine, int gear, int cells) {
+    double[] forces = new double[cells];
+    double rpmPerMps = rpm(gear, 1);
+    double perNm = gearbox.overallRatio(gear) * gearbox.efficiency() / radius;
+    for (int c = 0; c < cells; c++) {
+      forces[c] = engine.curveTorqueNm(rpmPerMps * c * CELL_MPS) * perNm;
+    }
+    return forces;
+  }
+
+  private int bestGearIn(int cell) {
+    int bestGear = gears;
+    double best = 0;
+    for (int g = 1; g <= gears; g++) {
+      if (cell * CELL_MPS <= limiterSpeed[g] + CELL_MPS && force[g][cell] > best) {
+        best = force[g][cell];
+        bestGear = g;
       }
     }
+    return bestGear;
   }
 
   /** Engine speed in a gear [rpm], the clutch shut. */
@@ -105,7 +121,7 @@ public final class Driveline {
 
   /** Gear with the largest wheel force at a speed, not beyond its limiter but in the top gear. */
   public int bestGear(double speedMps) {
-    int c = Math.min(bestGear.length - 1, (int) Math.ceil(speedMps / CELL_MPS));
+    int c = Math.min(bestGear.length - 1, (int) Math.ceil(speedMps * CELLS_PER_MPS));
     int gear = bestGear[c];
     return gear < gears && speedMps > limiterSpeed[gear] ? gear + 1 : gear;
   }

@@ -233,9 +233,10 @@ final class GearSearch {
       double up = mayChange ? LEAST_GAIN_S + lostFrom(k + 1, upshiftS) : 0;
       double down = mayChange ? LEAST_GAIN_S + lostFrom(k + 1, downshiftS) : 0;
       double hopeless = cheapestAt(k) + HOPELESS_S;
+      int tallest = tallestDriven(i);
       for (int g = 1; g <= gears; g++) {
         double base = cost[at(k, g)];
-        if (base >= hopeless || !isDrivenIn(g, i)) {
+        if (base >= hopeless || g > tallest && !isOwn(i, g)) {
           continue;
         }
         relax(k, k + 1, g, g, base + held[at(k + 1, g)] - held[at(k, g)]);
@@ -247,9 +248,13 @@ final class GearSearch {
     return trace(cheapestLastGear());
   }
 
-  /** Whether anybody drives in a gear at a sample: it labours under brakes or by choice alone. */
-  private boolean isDrivenIn(int gear, int i) {
-    return gear == 1 || !labours(gear, v[i]) || braking[i] || isOwn(i, gear);
+  /** Tallest gear that anybody drives in at a sample: it labours under brakes or by choice alone. */
+  private int tallestDriven(int i) {
+    int gear = gears;
+    while (gear > 1 && !braking[i] && labours(gear, v[i])) {
+      gear--;
+    }
+    return gear;
   }
 
   /** Whether a gear is the driver's own choice at a sample. */
@@ -301,10 +306,15 @@ final class GearSearch {
         stay[g] = braking[i] ? 0 : ds * (1 / limiter - 1 / v[i]);
       } else {
         // The last term only breaks ties where grip decides: it prefers the livelier gear.
-        double missing = bestDrive[i] - driveline.forceN(g, v[i]);
-        stay[g] = (missing > 0 ? perN * missing : 0) + 1e-9 * ds * g;
+        stay[g] = missing(i, g, perN) + 1e-9 * ds * g;
       }
     }
+  }
+
+  /** Price of the drive that is missing in a gear over an element [s]. */
+  private double missing(int i, int gear, double perN) {
+    // Where brakes or a limit decide speed is worth nothing.
+    return perN == 0 ? 0 : perN * Math.max(0, bestDrive[i] - driveline.forceN(gear, v[i]));
   }
 
   /** Whether a driver may change gear at a sample. */

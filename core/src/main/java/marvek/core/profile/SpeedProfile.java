@@ -92,11 +92,15 @@ public final class SpeedProfile {
     GearSearch search =
         new GearSearch(path, forces, driveline, vehicle, options, w, braking, start);
     GearPlan first = search.plan();
+    ClosedThrottle inFirst = ClosedThrottle.inGears(driveline, first);
+    brakeAgain(closed, inFirst);
     driveForward(inGears(first, launch));
     GearPlan plan =
         new SecondLook(path, driveline, options, search, first, braking, p -> in(p, launch), w)
             .plan();
-    driveAgain(plan, closed, launch);
+    if (plan != first) {
+      driveAgain(plan, inFirst, launch);
+    }
     Footwork feet = Footwork.of(conditions);
     return new Lap(
         path, forces, driveline, vehicle, conditions, plan, launch, w, limit, converged, feet);
@@ -117,6 +121,9 @@ public final class SpeedProfile {
    * found again where that is so and the car is near them.
    */
   private void brakeAgain(ClosedThrottle before, ClosedThrottle now) {
+    if (!driveline.brakes()) {
+      return;
+    }
     boolean[] changed = new boolean[limit.length];
     for (int i = 0; i < limit.length; i++) {
       if (w[i] > NEARLY_BRAKED * braking[i]) {
@@ -178,16 +185,14 @@ public final class SpeedProfile {
   }
 
   /**
-   * Drives in the gears chosen once more where their engine braking changes limit or braking.
+   * Drives in gears changed since once more where their engine braking changes limit or braking.
    *
    * @param before engine braking with which those were found
    */
   private void driveAgain(GearPlan plan, ClosedThrottle before, Launch launch) {
     double[] grip = gripLimit.clone();
     double[] braked = braking.clone();
-    if (driveline.brakes()) {
-      brakeAgain(before, ClosedThrottle.inGears(driveline, plan));
-    }
+    brakeAgain(before, ClosedThrottle.inGears(driveline, plan));
     boolean[] changed = new boolean[w.length];
     for (int i = 0; i < changed.length; i++) {
       changed[i] = gripLimit[i] != grip[i] || braking[i] != braked[i];

@@ -250,9 +250,10 @@ final class TwoAxles implements GripLimits {
   private double movesLoadN(Place p, double alongN) {
     double most = p.muX() * p.normalN();
     double there = alongN < most ? alongN : most;
-    return there > 0
-        ? Math.min(there, Math.max(0, drivenHoldsN(p, there)))
-        : Math.max(-most, there);
+    if (there <= 0) {
+      return Math.max(-most, there);
+    }
+    return holds(p, there) ? there : Math.min(there, Math.max(0, drivenHoldsN(p, there)));
   }
 
   /** Greatest force that the driven axle holds, or of four wheels no more than is asked for. */
