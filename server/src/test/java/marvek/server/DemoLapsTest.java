@@ -85,13 +85,17 @@ class DemoLapsTest {
   void whatTheNextCornerPaysForIsChargedToTheOneBefore() {
     JsonNode debrief = practice("/debrief");
     JsonNode causes = practice("/causes");
-    double here = debrief.at("/laps/3/corners/1/delta_s").asDouble(0);
-    double next = debrief.at("/laps/3/corners/2/delta_s").asDouble(0);
-    JsonNode accounts = causes.at("/laps/2/corners");
-    assertThat(causes.at("/laps/2/id")).isEqualTo(debrief.at("/laps/3/id"));
-    assertThat(next).isGreaterThan(0.03);
-    assertThat(accounts.at("/1/lost_s").asDouble(0)).isCloseTo(here + next, within(0.03));
-    assertThat(accounts.at("/2/lost_s").asDouble(0)).isCloseTo(0, within(0.03));
+    for (int flying = 0; flying < 12; flying++) {
+      JsonNode lap = debrief.path("laps").path(flying + 1);
+      JsonNode charged = causes.path("laps").path(flying);
+      assertThat(charged.path("id")).isEqualTo(lap.path("id"));
+      double here = lap.at("/corners/1/delta_s").asDouble(0);
+      double next = lap.at("/corners/2/delta_s").asDouble(0);
+      assertThat(next).isGreaterThan(0.02);
+      // What was lost in Orchard before its exit, braking early, may be another's by a hundredth.
+      assertThat(charged.at("/corners/1/lost_s").asDouble(0)).isCloseTo(here + next, within(0.01));
+      assertThat(charged.at("/corners/2/lost_s").asDouble(0)).isCloseTo(0, within(0.002));
+    }
   }
 
   @Test

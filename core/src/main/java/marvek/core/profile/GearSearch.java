@@ -248,7 +248,9 @@ final class GearSearch {
     return trace(cheapestLastGear());
   }
 
-  /** Tallest gear that anybody drives in at a sample: it labours under brakes or by choice alone. */
+  /**
+   * Tallest gear that anybody drives in at a sample: it labours under brakes or by choice alone.
+   */
   private int tallestDriven(int i) {
     int gear = gears;
     while (gear > 1 && !braking[i] && labours(gear, v[i])) {

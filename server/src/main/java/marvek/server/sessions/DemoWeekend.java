@@ -75,7 +75,7 @@ class DemoWeekend {
             Conditions.DEFAULT.but().gripUsed(0.92).fuelKg(20).trackTemperatureC(26.0).build(),
             List.of(new OpenPoint(8, "Exit kerb: from a third on, not all of it.")),
             new Session.Result(
-                12, 115.41, "Sluice a step later was fine. Chapel Drop: once too late, ran wide.")),
+                12, 115.09, "Sluice a step later was fine. Chapel Drop: once too late, ran wide.")),
         session(
             Kind.QUALIFYING,
             today.plusDays(1).atTime(10, 20),
