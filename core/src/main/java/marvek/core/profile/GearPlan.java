@@ -41,6 +41,31 @@ public final class GearPlan {
     return braking[i];
   }
 
+  /**
+   * Highest square of the speed at a sample.
+   *
+   * @param brakedW what the braking from there allows
+   */
+  double capW(int i, double brakedW, Driveline driveline) {
+    double limiter = driveline.limiterSpeedMps(gear[i]);
+    return isLimited(i) ? Math.min(brakedW, limiter * limiter) : brakedW;
+  }
+
+  /**
+   * Whether the limiter holds: in each gear that is driven in, and under brakes as long as it stays
+   * in; a lower one may be taken there at any speed, with the clutch.
+   */
+  private boolean isLimited(int i) {
+    int k = i;
+    for (int left = braking.length; left > 0 && braking[k]; left--) {
+      k = k == 0 ? braking.length - 1 : k - 1;
+      if (gear[k] != gear[i]) {
+        return false;
+      }
+    }
+    return !braking[k];
+  }
+
   /** The gear at each sample, a copy. */
   int[] gears() {
     return gear.clone();

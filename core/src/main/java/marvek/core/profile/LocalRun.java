@@ -112,8 +112,7 @@ public final class LocalRun {
   private void driveForward(int count) {
     for (int k = 0; k <= count; k++) {
       int i = at(k);
-      double v = lap.driveline().limiterSpeedMps(lap.gearAt(i));
-      cap[i] = lap.plan().brakingAt(i) ? braking[i] : Math.min(braking[i], v * v);
+      cap[i] = lap.plan().capW(i, braking[i], lap.driveline());
     }
     w[start] = Math.min(square(start), cap[start]);
     Launch launch = Launch.of(path, forces, lap.vehicle(), lap.conditions());

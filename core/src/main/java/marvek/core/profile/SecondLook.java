@@ -32,6 +32,7 @@ final class SecondLook {
   private final GearSearch search;
   private final GearPlan first;
   private final double[] braking;
+  private final GearPlan tried;
   private final Sweep forward;
   private final double[] w;
   private final int[] gears;
@@ -70,7 +71,8 @@ final class SecondLook {
     this.triedW = w.clone();
     this.triedGears = gears.clone();
     this.triedShare = share.clone();
-    this.forward = forward.apply(first.tried(triedGears, triedShare));
+    this.tried = first.tried(triedGears, triedShare);
+    this.forward = forward.apply(tried);
   }
 
   /** The plan with what is quicker otherwise; the same object where nothing is. */
@@ -110,13 +112,9 @@ final class SecondLook {
     return v * v;
   }
 
-  private double capAt(int i, int gear) {
-    return first.brakingAt(i) ? braking[i] : Math.min(braking[i], limiterW(gear));
-  }
-
   /** Whether neither brakes nor a limit hold the car. */
   private boolean isDriven(int i) {
-    return !first.brakingAt(i) && w[i] < WHOLE * capAt(i, gears[i]);
+    return !first.brakingAt(i) && w[i] < WHOLE * Math.min(braking[i], limiterW(gears[i]));
   }
 
   /** The one of two samples that a run comes to first. */
@@ -204,7 +202,7 @@ final class SecondLook {
 
   private void drive(int i) {
     int to = road.wrap(i + 1);
-    triedW[to] = forward.element(i, triedW[i], capAt(to, triedGears[to]));
+    triedW[to] = forward.element(i, triedW[i], tried.capW(to, braking[to], driveline));
   }
 
   /**

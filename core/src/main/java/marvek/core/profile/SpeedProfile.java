@@ -1,6 +1,5 @@
 package marvek.core.profile;
 
-import java.util.Arrays;
 import java.util.function.DoubleUnaryOperator;
 import marvek.core.InvalidValueException;
 import marvek.core.circuit.Path;
@@ -217,12 +216,9 @@ public final class SpeedProfile {
   }
 
   private double[] limitedByGears(GearPlan plan) {
-    double[] cap = Arrays.copyOf(braking, braking.length);
+    double[] cap = new double[braking.length];
     for (int i = 0; i < cap.length; i++) {
-      double v = driveline.limiterSpeedMps(plan.gearAt(i));
-      if (!plan.brakingAt(i)) {
-        cap[i] = Math.min(cap[i], v * v);
-      }
+      cap[i] = plan.capW(i, braking[i], driveline);
     }
     return cap;
   }

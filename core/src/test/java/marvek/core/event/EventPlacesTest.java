@@ -36,11 +36,6 @@ class EventPlacesTest {
       return lap.path().road();
     }
 
-    @Override
-    public String toString() {
-      return name;
-    }
-
     IntToDoubleFunction insideGap(CornerEvents at) {
       Road road = road();
       return at.corner().sign() > 0
@@ -80,18 +75,24 @@ class EventPlacesTest {
     }
   }
 
-  private static Driven drive(String name, Circuit circuit, Path path, Vehicle vehicle) {
-    Lap lap = SpeedProfile.solve(path, vehicle, Conditions.DEFAULT);
-    List<Corner> corners = CornerFinder.find(circuit, path.road());
-    return new Driven(name, lap, LapEvents.of(lap, corners));
+  /** A line that is driven in the test itself, so that a fault made on purpose shows in each. */
+  record Line(String name, Circuit circuit, Path path, Vehicle vehicle) {
+    Driven driven() {
+      Lap lap = SpeedProfile.solve(path, vehicle, Conditions.DEFAULT);
+      List<Corner> corners = CornerFinder.find(circuit, path.road());
+      return new Driven(name, lap, LapEvents.of(lap, corners));
+    }
+
+    @Override
+    public String toString() {
+      return name;
+    }
   }
 
-  private static Path lineOf(Circuit circuit, Vehicle vehicle, ChosenLine line) {
-    return Reference.basis(circuit, vehicle, Conditions.DEFAULT, line).path();
-  }
+  private static final List<Line> LINES = lines();
 
-  private static List<Driven> all() {
-    List<Driven> all = new ArrayList<>();
+  private static List<Line> lines() {
+    List<Line> all = new ArrayList<>();
     Vehicle car = TestVehicles.clubCar();
     Vehicle bike = TestVehicles.motorcycle();
     Circuit varied = Circuit.bare("varied", TestRoads.varied(5));
@@ -100,25 +101,31 @@ class EventPlacesTest {
     int n = 0;
     for (Circuit circuit : circuits) {
       n++;
-      all.add(drive(n + " car", circuit, lineOf(circuit, car, ChosenLine.SMOOTH), car));
-      all.add(drive(n + " bike", circuit, lineOf(circuit, bike, ChosenLine.SMOOTH), bike));
-      all.add(drive(n + " middle", circuit, Path.centreline(circuit.road(), List.of()), car));
+      all.add(smooth(n + " car", circuit, car));
+      all.add(smooth(n + " bike", circuit, bike));
+      Path middle = Path.centreline(circuit.road(), List.of());
+      all.add(new Line(n + " middle", circuit, middle, car));
     }
     Road road = varied.road();
     double[] waves = new double[road.size()];
     Arrays.setAll(waves, i -> 3.5 * Math.sin(2 * Math.PI * i * 26 / road.size()));
-    all.add(drive("waves", varied, Path.at(road, waves, List.of()), car));
+    all.add(new Line("waves", varied, Path.at(road, waves, List.of()), car));
     return all;
   }
 
-  static Stream<Driven> laps() {
-    // Made anew for each test, so that a fault made on purpose shows in all of them.
-    return all().stream();
+  private static Line smooth(String name, Circuit circuit, Vehicle vehicle) {
+    Path path = Reference.basis(circuit, vehicle, Conditions.DEFAULT, ChosenLine.SMOOTH).path();
+    return new Line(name, circuit, path, vehicle);
+  }
+
+  static Stream<Line> laps() {
+    return LINES.stream();
   }
 
   @ParameterizedTest
   @MethodSource("laps")
-  void nowhereInTheCornerIsSlower(Driven lap) {
+  void nowhereInTheCornerIsSlower(Line line) {
+    Driven lap = line.driven();
     for (CornerEvents at : lap.corners) {
       double least =
           lap.samples(lap.from(at), lap.to(at)).mapToDouble(lap.lap::speedAt).min().orElseThrow();
@@ -140,7 +147,8 @@ class EventPlacesTest {
   /** Nearest to the inside, in the middle of where it is; a line that keeps its place, slowest. */
   @ParameterizedTest
   @MethodSource("laps")
-  void anApexIsAsFarInsideAsTheCarGets(Driven lap) {
+  void anApexIsAsFarInsideAsTheCarGets(Line line) {
+    Driven lap = line.driven();
     Road road = lap.road();
     int margin = Math.min(road.samples(25), road.size() / 8);
     for (CornerEvents at : lap.corners) {
@@ -182,7 +190,8 @@ class EventPlacesTest {
   /** A second apex is one that drivers would call so; and where there is one it is found. */
   @ParameterizedTest
   @MethodSource("laps")
-  void aSecondApexIsApartAndInsideWithAWayOutBetween(Driven lap) {
+  void aSecondApexIsApartAndInsideWithAWayOutBetween(Line line) {
+    Driven lap = line.driven();
     for (CornerEvents at : lap.corners) {
       IntToDoubleFunction gap = lap.insideGap(at);
       boolean moves =
@@ -230,7 +239,8 @@ class EventPlacesTest {
   /** The path bends from behind the turn-in on, and not at it; no bend of its own lies before. */
   @ParameterizedTest
   @MethodSource("laps")
-  void theTurnInIsWhereThePathBeginsToBend(Driven lap) {
+  void theTurnInIsWhereThePathBeginsToBend(Line line) {
+    Driven lap = line.driven();
     Road road = lap.road();
     int bounded = 0;
     for (CornerEvents at : lap.corners) {
@@ -270,7 +280,8 @@ class EventPlacesTest {
   /** From the last apex to the track-out no place is as far out and as straight. */
   @ParameterizedTest
   @MethodSource("laps")
-  void theTrackOutIsTheFirstPlaceAsFarOutAsItGets(Driven lap) {
+  void theTrackOutIsTheFirstPlaceAsFarOutAsItGets(Line line) {
+    Driven lap = line.driven();
     Road road = lap.road();
     for (CornerEvents at : lap.corners) {
       IntToDoubleFunction gap = lap.outsideGap(at);
@@ -299,7 +310,8 @@ class EventPlacesTest {
   /** The zone that ends nearest to the slowest place, begun after the apex before. */
   @ParameterizedTest
   @MethodSource("laps")
-  void theBrakingOfACornerIsTheOneBeforeItsSlowestPlace(Driven lap) {
+  void theBrakingOfACornerIsTheOneBeforeItsSlowestPlace(Line line) {
+    Driven lap = line.driven();
     Road road = lap.road();
     List<BrakingZone> zones = BrakingZone.of(lap.lap);
     for (CornerEvents at : lap.corners) {
@@ -338,7 +350,8 @@ class EventPlacesTest {
   /** First throttle: no drive from the brakes to it; full: ten metres from there, none before. */
   @ParameterizedTest
   @MethodSource("laps")
-  void throttleIsFirstAndFullWhereNoPlaceBeforeItIs(Driven lap) {
+  void throttleIsFirstAndFullWhereNoPlaceBeforeItIs(Line line) {
+    Driven lap = line.driven();
     for (CornerEvents at : lap.corners) {
       ThrottlePhase throttle = at.throttle();
       if (throttle.first() >= 0 && at.braking() != null) {

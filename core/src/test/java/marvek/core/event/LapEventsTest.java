@@ -31,6 +31,9 @@ class LapEventsTest {
   /** The lift's way is reckoned in constant accelerations, and driven to whole samples. */
   private static final double SAME_SPEED_MPS = 0.3;
 
+  /** What the lap gains is that on the way of the round before: 0.13 m/s at most on these. */
+  private static final double BACK_AT_SPEED_MPS = 0.15;
+
   static Stream<Circuit> roads() {
     return Stream.of(
         MadeRoads.of(1, 1),
@@ -180,6 +183,64 @@ class LapEventsTest {
             .isCloseTo(lap.speedAt(brief.end()), within(SAME_SPEED_MPS));
       }
     }
+  }
+
+  /**
+   * Who shuts the throttle where he is told to act, coasts while his foot moves and the pressure
+   * comes, and then brakes as the lap does, is back at the lap's speed: reckoned from there in
+   * small steps of time, without the step of the road by which he is told to be early.
+   */
+  @ParameterizedTest
+  @MethodSource("roads")
+  void whoActsForAZoneComesBackToTheLapsSpeed(Circuit circuit) {
+    for (Lap lap : List.of(lapOn(circuit), rightFooted(circuit))) {
+      Road road = lap.path().road();
+      for (BrakingZone zone : BrakingZone.of(lap)) {
+        double v = lap.speedAt(zone.begin());
+        int soon = road.wrap(zone.begin() + road.samples(0.5 * v));
+        boolean lasts = road.ahead(zone.begin(), soon) < road.ahead(zone.begin(), zone.end());
+        int in = lasts ? soon : zone.end();
+        double brakes = (v - lap.speedAt(in)) / lap.timeBetween(zone.begin(), in);
+        double coasts =
+            (lap.forces().resistanceN(zone.begin(), v * v) + lap.closedThrottleNAt(zone.begin()))
+                / lap.forces().massKg();
+        double wayM = zone.actingWayM(lap) - road.stepM();
+        if (brakes <= coasts) {
+          assertThat(wayM).isCloseTo(0, within(1e-9));
+          continue;
+        }
+        int before = Math.max(1, road.samples(wayM));
+        double at = lap.speedAt(road.wrap(zone.begin() - before));
+        double gains = (v * v - at * at) / (2 * before * road.stepM());
+        double entry = Math.sqrt(v * v - 2 * Math.max(gains, -coasts) * wayM);
+        double foot = lap.conditions().pedalChangeS() + lap.conditions().brakeBuildUpS() / 2;
+        // He is still coasting where the lap brakes already: both braking, further on.
+        double onM = v * foot;
+        double laps = Math.sqrt(v * v - 2 * brakes * onM);
+        // The way is reckoned at the speed of the zone's begin, and he coasts below that.
+        double tooLongM = wayM * (1 - (entry - coasts * foot / 2) / v);
+        assertThat(behind(entry, wayM + onM, foot, coasts, brakes))
+            .as("%.0f m, %.1f m before", road.stationAt(zone.begin()), wayM)
+            .isCloseTo(laps - brakes * tooLongM / laps, within(BACK_AT_SPEED_MPS));
+        assertThat(zone.actingM(lap))
+            .isCloseTo(
+                road.wrapStation(road.stationAt(zone.begin()) - wayM - road.stepM()), within(1e-9));
+      }
+    }
+  }
+
+  /** Speed after a way on which is coasted for a time and braked from there [m/s]. */
+  private static double behind(
+      double entryMps, double wayM, double coastingS, double coasts, double brakes) {
+    double step = 1e-4;
+    double v = entryMps;
+    double x = 0;
+    for (double t = 0; x < wayM; t += step) {
+      double slows = t < coastingS ? coasts : brakes;
+      x += step * (v - step * slows / 2);
+      v -= step * slows;
+    }
+    return v;
   }
 
   private static Pedals lift(Lap lap, int start, double shutM) {

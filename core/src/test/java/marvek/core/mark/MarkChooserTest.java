@@ -18,6 +18,7 @@ import marvek.core.conditions.Conditions;
 import marvek.core.corner.Corner;
 import marvek.core.profile.Lap;
 import marvek.core.profile.SpeedProfile;
+import marvek.core.say.Sentence;
 import org.junit.jupiter.api.Test;
 
 class MarkChooserTest {
@@ -132,42 +133,130 @@ class MarkChooserTest {
         .containsExactly(new MarkChooser.Board("100 board", 300, 100, 130, 4));
   }
 
-  /** Brow of a hill at 400 m: what stands flat behind it is seen too late, what is tall in time. */
-  @Test
-  void whatIsHiddenByACrestIsNotChosen() {
+  /** Brow of a hill at 400 m of an open straight, which is begun at speed. */
+  private static Circuit hill(Mark... marks) {
     Survey hill =
         TestRoads.changed(
             TestRoads.every(5).straight(900).survey(false, 6, 0, 0),
             (p, i) -> new double[] {p[0], p[1], -(p[0] - 400) * (p[0] - 400) / 3000});
-    Mark cover = new Mark("drain", MarkType.DRAIN, Side.ROAD, 455, 455, 0, null, null, "");
-    Mark lamp = new Mark("lamp 2", MarkType.LAMP, Side.LEFT, 470, 470, 9, null, 8.0, "");
-    Circuit circuit =
-        new Circuit(
-            "hill",
-            "",
-            1,
-            null,
-            "UTC",
-            TrackLimits.FREE,
-            null,
-            hill,
-            1,
-            List.of(cover, lamp),
-            List.of(),
-            List.of(),
-            List.of(),
-            List.of());
+    return new Circuit(
+        "hill",
+        "",
+        1,
+        null,
+        "UTC",
+        TrackLimits.FREE,
+        null,
+        hill,
+        1,
+        List.of(marks),
+        List.of(),
+        List.of(),
+        List.of(),
+        List.of());
+  }
+
+  private static MarkChooser seenOver(Circuit hill, Corner... corners) {
     Lap lap =
         SpeedProfile.solve(
-            Path.centreline(circuit.road(), List.of()), TestVehicles.clubCar(), Conditions.DEFAULT);
+            Path.centreline(hill.road(), List.of()), TestVehicles.clubCar(), Conditions.DEFAULT);
     // At 60 m/s a second and a half are 90 m: the driver is before the brow when it counts.
-    assertThat(lap.speedAt(circuit.road().indexOf(400))).isGreaterThan(45);
-    MarkChooser seen = MarkChooser.seenOn(circuit, lap, null, List.of());
-    assertThat(seen.choices(458, Side.LEFT, 3))
+    assertThat(lap.speedAt(hill.road().indexOf(400))).isGreaterThan(45);
+    return MarkChooser.seenOn(hill, lap, null, List.of(corners));
+  }
+
+  private static final Mark DRAIN =
+      new Mark("drain", MarkType.DRAIN, Side.ROAD, 455, 455, 0, null, null, "");
+  private static final Mark LAMP =
+      new Mark("lamp 2", MarkType.LAMP, Side.LEFT, 470, 470, 9, null, 8.0, "");
+
+  /** What lies flat behind a brow is seen too late, what is tall in time. */
+  @Test
+  void whatIsHiddenByACrestIsNotChosen() {
+    Circuit hill = hill(DRAIN, LAMP);
+    assertThat(seenOver(hill).choices(458, Side.LEFT, 3))
         .extracting(MarkReference::mark)
         .containsExactly("lamp 2");
-    assertThat(new MarkChooser(circuit.marks(), circuit.road()).target(458, Side.LEFT))
+    assertThat(new MarkChooser(hill.marks(), hill.road()).target(458, Side.LEFT))
         .hasValueSatisfying(m -> assertThat(m.mark()).isEqualTo("drain"));
+    assertThat(new MarkChooser(hill.marks(), hill.road()).safe(500, Side.LEFT)).isPresent();
+    assertThat(seenOver(hill(DRAIN)).safe(500, Side.LEFT)).isEmpty();
+  }
+
+  /** Where a driver has not been on the road for so long he may have seen it from the start. */
+  @Test
+  void soonAfterTheStartAllIsSeen() {
+    Mark board = mark("board", MarkType.DISTANCE_BOARD, Side.LEFT, 40);
+    assertThat(seenOver(hill(board)).target(45, Side.LEFT)).isPresent();
+  }
+
+  /** A post that leaves sight behind a brow is no such mark: it was not seen before. */
+  @Test
+  void fromTheSeatOnlyWhatWasSeenLeavesSight() {
+    Mark stone = new Mark("stone", MarkType.MARSHAL_POST, Side.LEFT, 470, 470, 9, null, 0.3, "");
+    assertThat(seenOver(hill(LAMP, stone)).seen(By.LEAVES_SIGHT, 466, 3))
+        .extracting(MarkReference::mark)
+        .containsExactly("lamp 2");
+    Mark soon = new Mark("post 1", MarkType.MARSHAL_POST, Side.LEFT, 40, 40, 9, null, 2.0, "");
+    assertThat(seenOver(hill(soon)).seen(By.LEAVES_SIGHT, 36, 3)).hasSize(1);
+  }
+
+  @Test
+  void aPointIsToldBesideAheadOrFromTheSeatAsAsked() {
+    Mark ahead = new Mark("lamp 9", MarkType.LAMP, Side.LEFT, 240, 240, 1, null, 8.0, "");
+    MarkChooser marks = seenOver(hill(ahead));
+    assertThat(marks.seen(By.AIM, 150, 3)).extracting(MarkReference::by).containsExactly(By.AIM);
+    assertThat(marks.seen(By.BESIDE, 238, 3)).isEmpty();
+    assertThat(marks.seen(By.LEAVES_SIGHT, 238, 3))
+        .extracting(MarkReference::by)
+        .containsExactly(By.LEAVES_SIGHT);
+    assertThat(marks.named(By.AIM, "lamp 9", 150).orElseThrow().by()).isEqualTo(By.AIM);
+    assertThat(marks.named(By.BESIDE, "lamp 9", 230).orElseThrow().by()).isEqualTo(By.BESIDE);
+    assertThat(marks.named(By.BESIDE, "lamp 9", 50)).isEmpty();
+  }
+
+  /** On the mark itself: that its figure is not its way to the corner, or that it may be moved. */
+  @Test
+  void whatToKnowOfAMarkIsSaidWithIt() {
+    Corner corner =
+        new Corner(
+            4, "", Side.LEFT, 500, 600, 100, 60, 40, 550, 0, 0, 0, false, Corner.Kind.MEDIUM);
+    assertThat(cautions(board(370, 100.0), corner)).containsExactly("mark.board-untrue");
+    assertThat(cautions(board(400, 100.0), corner)).isEmpty();
+    // So far off it is another corner's, or none's.
+    assertThat(cautions(board(105, 100.0), corner)).containsExactly("mark.board-untrue");
+    assertThat(cautions(board(95, 100.0), corner)).isEmpty();
+    Mark cone = new Mark("cone", MarkType.CONE, Side.LEFT, 300, 300, 8, null, 0.7, "");
+    assertThat(cautions(cone, corner)).containsExactly("mark.passing");
+    assertThat(cautions(mark("oak", MarkType.TREE, Side.LEFT, 300), corner)).isEmpty();
+  }
+
+  private static Mark board(double at, double says) {
+    return new Mark("board", MarkType.DISTANCE_BOARD, Side.LEFT, at, at, 8, says, 1.6, "");
+  }
+
+  private static List<String> cautions(Mark mark, Corner corner) {
+    return seenOver(hill(mark), corner)
+        .target(mark.fromM(), Side.LEFT)
+        .orElseThrow()
+        .cautions()
+        .stream()
+        .map(Sentence::code)
+        .toList();
+  }
+
+  /** Of two corners the board is the next one's, round the lap; without corners it is no one's. */
+  @Test
+  void aBoardIsTheNextCorners() {
+    Corner first =
+        new Corner(1, "", Side.LEFT, 100, 160, 60, 60, 40, 130, 0, 0, 0, false, Corner.Kind.MEDIUM);
+    Corner fourth =
+        new Corner(4, "", Side.LEFT, 430, 520, 90, 60, 40, 470, 0, 0, 0, false, Corner.Kind.MEDIUM);
+    List<Mark> boards = List.of(board(300, 100.0), board(600, 100.0));
+    assertThat(MarkChooser.untrueBoards(boards, ROAD, List.of(first, fourth)))
+        .extracting(MarkChooser.Board::corner)
+        .containsExactly(4, 1);
+    assertThat(MarkChooser.untrueBoards(boards, ROAD, List.of())).isEmpty();
   }
 
   @Test

@@ -128,6 +128,43 @@ class SeatViewTest {
     assertThat(seat.named(By.LEAVES_SIGHT, "post 2", leaves + 90)).isEmpty();
   }
 
+  /** What stands where it does for good is as good as what is nine metres nearer and may go. */
+  @Test
+  void ofThingsThatLeaveSightTheNearestThatLastsComesFirst() {
+    double leaves = SEAT.leavesSightM(new RoadPosition(340, -9)).orElseThrow();
+    Mark fence = new Mark("fence", MarkType.FENCE_END, Side.RIGHT, 340, 340, -9, null, 2.0, "");
+    assertThat(marks(fence, post("post", 332, -9)).leaving(leaves + 1, 3))
+        .extracting(MarkReference::mark)
+        .containsExactly("post", "fence");
+    assertThat(marks(fence, post("post", 330, -9)).leaving(leaves + 1, 3))
+        .extracting(MarkReference::mark)
+        .containsExactly("fence", "post");
+    assertThat(marks(fence, post("post", 330, -9)).leaving(leaves + 1, 1)).hasSize(1);
+  }
+
+  /** Of a fence that runs along the road either end may lie ahead, not too near and not too far. */
+  @Test
+  void ofALongThingTheEndThatLiesAheadIsAimedAt() {
+    Mark near = new Mark("fence", MarkType.FENCE_END, Side.LEFT, 105, 250, 1, null, 2.0, "");
+    Mark far = new Mark("fence", MarkType.FENCE_END, Side.LEFT, 250, 560, 1, null, 2.0, "");
+    Mark wide = new Mark("fence", MarkType.FENCE_END, Side.LEFT, 105, 560, 1, null, 2.0, "");
+    assertThat(marks(near).aims(100, 3)).hasSize(1);
+    assertThat(marks(far).aims(100, 3)).hasSize(1);
+    assertThat(marks(wide).aims(100, 3)).isEmpty();
+  }
+
+  /** A thing that may be gone next year counts like one that is nine tenths of a degree aside. */
+  @Test
+  void anAimThatLastsMayLieALittleAside() {
+    Mark fence = new Mark("fence", MarkType.FENCE_END, Side.LEFT, 500, 500, 0.1, null, 2.0, "");
+    assertThat(marks(fence, post("lamp", 500, 1.2)).aims(400, 3))
+        .extracting(MarkReference::mark)
+        .containsExactly("lamp", "fence");
+    assertThat(marks(fence, post("lamp", 500, 2)).aims(400, 3))
+        .extracting(MarkReference::mark)
+        .containsExactly("fence", "lamp");
+  }
+
   /** Two degrees to either side of the path's direction is an aim, more is none. */
   @Test
   void onlyWhatThePathLeadsTowardsIsAnAim() {
