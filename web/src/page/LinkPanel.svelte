@@ -14,6 +14,9 @@
   const sweep = $derived(panels.link);
   const picture = $derived(sweep && linkPicture(sweep, size));
   const way = $derived(sweep?.ways[panels.way]);
+  /** Nearer than this [s] a way is as quick as the book's line. */
+  const AS_QUICK_S = 0.01;
+  const own = $derived(sweep && sweep.ways[quickest(sweep)].lost_s > -AS_QUICK_S);
   const next = $derived.by(() => {
     const pages = book.view!.revision.pages;
     return pages[(pages.indexOf(page()) + 1) % pages.length];
@@ -101,9 +104,13 @@
       way.secondLowest_mps,
     )}
   </p>
+  {#if own}
+    <p class="pt-1 leading-snug" data-own>No place is quicker than where the book's line passes.</p>
+  {/if}
   <button class="btn mt-2" onclick={() => (panels.way = quickest(sweep))}>To the quickest</button>
   <p class="text-neutral pt-2 leading-snug">
-    Each place is driven on the smoothest line through it; the strip shows the one that is looked
-    at.
+    Each place is driven on {book.history!.now.line === 'fastest'
+      ? 'the quickest'
+      : 'the smoothest'} line through it; the strip shows the one that is looked at.
   </p>
 {/if}
