@@ -248,6 +248,11 @@ public final class Road {
     return closed ? Math.floorMod(to - from, size) : Math.max(0, to - from);
   }
 
+  /** Whether a sample lies on the way from one to another, the two included. */
+  public boolean isOnWay(int sample, int from, int to) {
+    return closed ? ahead(from, sample) <= ahead(from, to) : from <= sample && sample <= to;
+  }
+
   /** Steps in a way, to the nearest. */
   public int samples(double metres) {
     return (int) Math.round(metres / step);

@@ -20,9 +20,8 @@ final class CornerSearch {
   /**
    * Bounds of searches on open ground; the spans of the neighbours bound them first (own choices).
    */
-  private static final double LONGEST_CORNER_M = 1000;
-
   private static final double TURN_IN_SEARCH_M = 180;
+
   private static final double TRACK_OUT_SEARCH_M = 140;
 
   /** As far out as it gets, but for this. */
@@ -76,23 +75,20 @@ final class CornerSearch {
   void brakeIn(BrakingZone zone) {
     BrakingZone own = startsBefore(zone) ? zone.from(road.wrap(span.previousEnd() + 1), lap) : zone;
     boolean endsBeyond =
-        span.nextApex() >= 0
-            && road.offsetBetween(road.stationAt(span.nextApex()), road.stationAt(own.end())) >= 0;
+        span.nextApex() >= 0 && road.isOnWay(span.nextApex(), own.begin(), own.end());
     braking = endsBeyond ? own.upTo(road.wrap(span.nextApex() - 1), lap) : own;
   }
 
   /** Whether a zone begins before the corner's own part of the lap. */
   boolean startsBefore(BrakingZone zone) {
-    return span.beginsAfter(zone.begin(), road);
+    return span.beginsOnWay(zone.begin(), zone.end(), road);
   }
 
-  /** Whether a zone ends before the corner's own part of the lap, by not too much to be meant. */
-  boolean endsBefore(BrakingZone zone) {
-    if (span.previousEnd() < 0) {
-      return false;
-    }
-    double way = road.offsetBetween(road.stationAt(zone.end()), road.stationAt(span.previousEnd()));
-    return way >= 0 && way < LONGEST_CORNER_M;
+  /** So many samples behind the slowest place, or the first apex where that comes later. */
+  int slowestOrApex(int behind) {
+    int slow = road.wrap(slowest + behind);
+    int apex = apexes.get(0);
+    return road.offsetBetween(road.stationAt(slow), road.stationAt(apex)) > 0 ? apex : slow;
   }
 
   /** Whether a sample lies in one of the lap's zones, this corner's or another's. */
@@ -170,8 +166,7 @@ final class CornerSearch {
    */
   void endBefore(int next) {
     int apex = lastApex();
-    boolean behind =
-        next >= 0 && road.offsetBetween(road.stationAt(apex), road.stationAt(next)) > 0;
+    boolean behind = next >= 0 && !span.isReached(next, apex, road);
     // A next corner that begins before this one's apex has the way between the two apexes.
     span = span.endingAt(next < 0 || behind ? next : span.nextApex());
     int reach =

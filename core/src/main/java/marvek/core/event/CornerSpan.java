@@ -28,17 +28,26 @@ public record CornerSpan(int previousEnd, int from, int to, int nextApex, int ne
     return new CornerSpan(previousEnd, from, to, nextApex, begin);
   }
 
-  /** Whether a sample lies before the corner's own part of the lap. */
-  boolean beginsAfter(int sample, Road road) {
-    return previousEnd >= 0
-        && road.offsetBetween(road.stationAt(previousEnd), road.stationAt(sample)) <= 0;
+  /** Whether the corner's own part of the lap begins on the way from one sample to another. */
+  boolean beginsOnWay(int from, int to, Road road) {
+    return previousEnd >= 0 && road.isOnWay(previousEnd, from, to);
   }
 
-  /** Station not before the corner's own part of the lap. */
-  public double notBeforeM(double stationM, Road road) {
-    boolean before =
-        previousEnd >= 0 && road.offsetBetween(road.stationAt(previousEnd), stationM) <= 0;
-    return before ? road.stationAt(road.wrap(previousEnd + 1)) : stationM;
+  /** Whether a place of the next corner is reached before one of this corner's, or with it. */
+  boolean isReached(int place, int here, Road road) {
+    return road.closed() && previousEnd >= 0
+        ? road.isOnWay(place, road.wrap(previousEnd + 1), here)
+        : road.offsetBetween(road.stationAt(here), road.stationAt(place)) <= 0;
+  }
+
+  /**
+   * Station not before the corner's own part of the lap.
+   *
+   * @param wayM from the station to a place in that part
+   */
+  public double notBeforeM(double stationM, double wayM, Road road) {
+    double passed = previousEnd < 0 ? -1 : road.distance(stationM, road.stationAt(previousEnd));
+    return passed >= 0 && passed <= wayM ? road.stationAt(road.wrap(previousEnd + 1)) : stationM;
   }
 
   /**
@@ -47,8 +56,9 @@ public record CornerSpan(int previousEnd, int from, int to, int nextApex, int ne
    */
   int left(int from, int most, Road road) {
     if (nextBegin >= 0) {
-      boolean beyond = road.offsetBetween(road.stationAt(from), road.stationAt(nextBegin)) <= 0;
-      return beyond ? -1 : Math.min(most, road.ahead(from, nextBegin) - 1);
+      return isReached(nextBegin, from, road)
+          ? -1
+          : Math.min(most, road.ahead(from, nextBegin) - 1);
     }
     return road.closed() ? most : Math.min(most, road.size() - 1 - from);
   }

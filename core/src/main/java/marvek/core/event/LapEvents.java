@@ -95,17 +95,21 @@ public final class LapEvents {
   }
 
   /**
-   * The corner before for a second press before a further apex of it. On a short lap every corner
-   * can say so of the other: then it stays where it is.
+   * The corner before for a second press before a further apex of it: on the way from the zone's
+   * end to the slowest place that apex comes first.
    */
   private int ownerOf(BrakingZone zone, int nearest) {
-    for (int back = 0; back < corners.size(); back++) {
-      int owner = Math.floorMod(nearest - back, corners.size());
-      if (!corners.get(owner).endsBefore(zone)) {
+    int owner = nearest;
+    int upTo = corners.get(owner).slowestOrApex(road.samples(END_TOLERANCE_M));
+    for (int back = 1; back < corners.size(); back++) {
+      CornerSpan span = corners.get(owner).span;
+      if (!span.beginsOnWay(zone.end(), upTo, road)) {
         return owner;
       }
+      upTo = span.previousEnd();
+      owner = Math.floorMod(nearest - back, corners.size());
     }
-    return nearest;
+    return owner;
   }
 
   /** A zone that begins before the corner before has its apex is that one's up to there. */

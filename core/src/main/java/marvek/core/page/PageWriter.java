@@ -167,7 +167,7 @@ public final class PageWriter {
       return new CornerPage.Brake(null, null, style, null, null, List.of());
     }
     double initial = initialPct(at, zone);
-    double atM = at.span().notBeforeM(zone.actingM(lap), road);
+    double atM = at.span().notBeforeM(zone.actingM(lap), zone.actingWayM(lap), road);
     Side outside = outside(at.corner());
     List<MarkReference> found = marks.choices(atM, outside, MARKS_OFFERED);
     return new CornerPage.Brake(

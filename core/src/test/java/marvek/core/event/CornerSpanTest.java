@@ -20,30 +20,35 @@ class CornerSpanTest {
 
   @Test
   void nothingUpToTheApexBeforeBelongsToIt() {
-    assertThat(span.beginsAfter(9, lap)).isTrue();
-    assertThat(span.beginsAfter(10, lap)).isTrue();
-    assertThat(span.beginsAfter(11, lap)).isFalse();
-    assertThat(span.beginsAfter(lap.size() - 3, lap)).as("before the line").isTrue();
-    assertThat(alone.beginsAfter(0, lap)).isFalse();
+    assertThat(span.beginsOnWay(9, 25, lap)).isTrue();
+    assertThat(span.beginsOnWay(10, 25, lap)).isTrue();
+    assertThat(span.beginsOnWay(11, 25, lap)).isFalse();
+    assertThat(span.beginsOnWay(lap.size() - 3, 25, lap)).as("before the line").isTrue();
+    assertThat(span.beginsOnWay(9, 25, open)).isTrue();
+    assertThat(span.beginsOnWay(11, 25, open)).isFalse();
+    assertThat(span.beginsOnWay(5, 9, open)).isFalse();
+    assertThat(alone.beginsOnWay(0, 25, lap)).isFalse();
   }
 
   /** An apex before at the very first sample is one, too. */
   @Test
   void theFirstSampleCountsAsAnyOther() {
     CornerSpan first = new CornerSpan(0, 20, 30, 60, 0);
-    assertThat(first.beginsAfter(0, lap)).isTrue();
-    assertThat(first.beginsAfter(1, lap)).isFalse();
-    assertThat(first.notBeforeM(lap.stationAt(0), lap)).isEqualTo(lap.stationAt(1));
+    assertThat(first.beginsOnWay(0, 25, lap)).isTrue();
+    assertThat(first.beginsOnWay(1, 25, lap)).isFalse();
+    assertThat(first.notBeforeM(lap.stationAt(0), 20, lap)).isEqualTo(lap.stationAt(1));
     assertThat(first.left(lap.size() - 9, 100, lap)).isEqualTo(8);
   }
 
   @Test
   void aStationBeforeItsPartIsBroughtToWhereThatBegins() {
     double begins = lap.stationAt(11);
-    assertThat(span.notBeforeM(lap.stationAt(8), lap)).isEqualTo(begins);
-    assertThat(span.notBeforeM(lap.stationAt(10), lap)).isEqualTo(begins);
-    assertThat(span.notBeforeM(begins + 0.3, lap)).isEqualTo(begins + 0.3);
-    assertThat(alone.notBeforeM(3, lap)).isEqualTo(3);
+    assertThat(span.notBeforeM(lap.stationAt(8), 20, lap)).isEqualTo(begins);
+    assertThat(span.notBeforeM(lap.stationAt(10), 20, lap)).isEqualTo(begins);
+    assertThat(span.notBeforeM(begins + 0.3, 20, lap)).isEqualTo(begins + 0.3);
+    assertThat(span.notBeforeM(lap.stationAt(8), 20, open)).isEqualTo(open.stationAt(11));
+    assertThat(span.notBeforeM(open.stationAt(12), 20, open)).isEqualTo(open.stationAt(12));
+    assertThat(alone.notBeforeM(3, 20, lap)).isEqualTo(3);
   }
 
   @Test
