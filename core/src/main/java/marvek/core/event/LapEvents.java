@@ -100,13 +100,11 @@ public final class LapEvents {
    */
   private int ownerOf(BrakingZone zone, int nearest) {
     int owner = nearest;
-    int upTo = corners.get(owner).slowestOrApex(road.samples(END_TOLERANCE_M));
+    int upTo = corners.get(nearest).slowestOrApex(road.samples(END_TOLERANCE_M));
     for (int back = 1; back < corners.size(); back++) {
-      CornerSpan span = corners.get(owner).span;
-      if (!span.beginsOnWay(zone.end(), upTo, road)) {
+      if (!corners.get(owner).span.beginsOnWay(zone.end(), upTo, road)) {
         return owner;
       }
-      upTo = span.previousEnd();
       owner = Math.floorMod(nearest - back, corners.size());
     }
     return owner;

@@ -44,19 +44,18 @@ class ApexesTest {
             WIDE_M, Arrays.stream(peaks).mapToDouble(p -> p.applyAsDouble(s)).max().orElseThrow());
   }
 
-  private static List<Double> apexes(Side side, DoubleUnaryOperator inside, double fromM) {
+  private static List<Double> apexes(Side side, DoubleUnaryOperator inside) {
     double[] offsets = new double[ROAD.size()];
     int sign = side == Side.LEFT ? 1 : -1;
     Arrays.setAll(offsets, i -> sign * inside.applyAsDouble(ROAD.stationAt(i)));
     Path path = Path.at(ROAD, offsets, List.of());
     Lap lap = SpeedProfile.solve(path, TestVehicles.clubCar(), Conditions.DEFAULT);
-    return of(lap, side, fromM);
+    return of(lap, side);
   }
 
-  private static List<Double> of(Lap lap, Side side, double fromM) {
+  private static List<Double> of(Lap lap, Side side) {
     Corner corner =
-        new Corner(
-            1, "", side, fromM, 400, 400 - fromM, 60, 40, 300, 0, 0, 0, false, Corner.Kind.MEDIUM);
+        new Corner(1, "", side, 200, 400, 200, 60, 40, 300, 0, 0, 0, false, Corner.Kind.MEDIUM);
     return Apexes.of(corner, lap, CornerSpan.of(corner, ROAD)).stream()
         .map(i -> (double) Math.round(ROAD.stationAt(i)))
         .toList();
@@ -107,8 +106,8 @@ class ApexesTest {
   @MethodSource("lines")
   void theyAreWhereTheCarComesNearestToTheInside(
       String what, DoubleUnaryOperator inside, List<Double> expected) {
-    assertThat(apexes(Side.LEFT, inside, 200)).isEqualTo(expected);
-    assertThat(apexes(Side.RIGHT, inside, 200)).isEqualTo(expected);
+    assertThat(apexes(Side.LEFT, inside)).isEqualTo(expected);
+    assertThat(apexes(Side.RIGHT, inside)).isEqualTo(expected);
   }
 
   /** A line that moves across by less than 0.3 m has none: there it is the slowest place. */
@@ -127,7 +126,7 @@ class ApexesTest {
               Conditions.DEFAULT,
               ProfileOptions.NONE.withSpeedCap(cap));
       double expected = swing < 0.3 ? 277 : 320;
-      assertThat(of(lap, Side.LEFT, 200)).hasSize(1).allMatch(s -> Math.abs(s - expected) <= 2);
+      assertThat(of(lap, Side.LEFT)).hasSize(1).allMatch(s -> Math.abs(s - expected) <= 2);
     }
   }
 }

@@ -208,6 +208,21 @@ class ZoneOwnersTest {
     assertThat(both.get(1).braking()).isEqualTo(zones.get(1));
   }
 
+  /** Also where that apex lies in the next corner, behind the slowest place of it. */
+  @Test
+  void aPressBeforeTheApexOfTheFirstIsTheFirstsAlsoInTheSecond() {
+    line.apex(404);
+    line.apex(445, 0.8, 15);
+    line.slow(0, 320, 25);
+    line.slow(381, 381, 26);
+    Lap lap = line.lap();
+    List<CornerEvents> both = LapEvents.of(lap, List.of(corner(1, 300, 380), corner(2, 380, 470)));
+    assertThat(both.get(0).lastApex()).isGreaterThan(line.at(398));
+    assertThat(both.get(1).slowest()).isEqualTo(line.at(381));
+    assertThat(both.get(0).braking()).isEqualTo(BrakingZone.of(lap).get(0));
+    assertThat(both.get(1).braking()).isNull();
+  }
+
   /** Round the start line the last corner comes before the first; an open road has neither. */
   @Test
   void onARingTheNeighboursGoRound() {
