@@ -13,7 +13,9 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.resttestclient.TestRestTemplate;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
-/** One's own lap beside a team-mate's: laid together, replayed, and of her values some taken over. */
+/**
+ * One's own lap beside a team-mate's: laid together, replayed, and of her values some taken over.
+ */
 @ServerTest
 class SideBySideJourneyTest {
   @LocalServerPort private int port;
