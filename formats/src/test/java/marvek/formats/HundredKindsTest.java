@@ -100,7 +100,7 @@ class HundredKindsTest {
         .isGreaterThanOrEqualTo(85);
   }
 
-  @ParameterizedTest
+  @ParameterizedTest(name = "{0}")
   @MethodSource("kinds")
   void eachIsReadRightOrRefusedInWords(KindsOfFiles.Kind kind) {
     if (Double.isNaN(kind.lapS())) {
@@ -121,7 +121,7 @@ class HundredKindsTest {
     for (RecordedLap lap : flying) {
       int number = flying.indexOf(lap) + (flying.indexOf(lap) >= brokenLap() && jumps ? 1 : 0);
       assertThat(lap.timeS())
-          .as("lap %d: %s", number, laps.corrections())
+          .as("%s, lap %d: %s", kind, number, laps.corrections())
           .isCloseTo(truth[number], within(kind.lapS()));
       of.add(number);
     }

@@ -65,7 +65,13 @@ final class KindsOfPlaces extends KindsOfFiles {
           f.noiseM = 1.5;
           f.positionHz = 10;
         });
-    read("5 m of noise", "scatter", f -> f.noiseM = 5);
+    read(
+        "5 m of noise at 100 Hz",
+        "scatter",
+        f -> {
+          f.hz = 100;
+          f.noiseM = 5;
+        });
     read(
         "5 m of noise at 10 Hz",
         SLOW,
@@ -132,8 +138,9 @@ final class KindsOfPlaces extends KindsOfFiles {
         });
     read("distance from the line", f -> f.byDistance());
     read(
-        "odometer and lap",
+        "odometer and lap at 100 Hz", // a lap begins on a row
         f -> {
+          f.hz = 100;
           f.byDistance().without("distance");
           f.named("odometer", "Distance", "lap", "Lap");
         });

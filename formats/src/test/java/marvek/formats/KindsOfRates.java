@@ -1,9 +1,18 @@
 package marvek.formats;
 
+import java.util.function.Consumer;
+
 /** How often rows, pedals and positions come. */
 final class KindsOfRates extends KindsOfFiles {
   KindsOfRates(Drive drive) {
     super(drive);
+  }
+
+  /** Rows of 100 Hz where nothing else is said: pedals and positions come with some of them. */
+  @Override
+  void read(String name, double lapS, double brakeM, String says, Consumer<LoggerFile> of) {
+    Consumer<LoggerFile> often = file -> file.hz = 100;
+    super.read(name, lapS, brakeM, says, often.andThen(of));
   }
 
   @Override

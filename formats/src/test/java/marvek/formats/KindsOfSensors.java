@@ -74,7 +74,13 @@ final class KindsOfSensors extends KindsOfFiles {
           f.named("speed", "GPS Speed");
           f.speed = v -> LoggerFile.fixed(v, 3);
         });
-    read("speed in whole km/h", "", f -> f.speed = v -> LoggerFile.fixed(3.6 * v, 0));
+    read(
+        "speed in whole km/h at 100 Hz",
+        "",
+        f -> {
+          f.hz = 100;
+          f.speed = v -> LoggerFile.fixed(3.6 * v, 0);
+        });
     read("gears with letters", f -> f.gear = v -> v < 3 ? "N" : String.format("%.0f", v));
     refused("speed in words", "not a number", f -> f.speed = v -> "fast");
     refused("speed nought", "no driven lap", f -> f.speed = v -> "0");

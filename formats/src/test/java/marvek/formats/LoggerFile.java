@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.function.DoubleFunction;
 import java.util.function.UnaryOperator;
+import java.util.regex.Pattern;
 import java.util.stream.LongStream;
 import java.util.zip.GZIPOutputStream;
 import java.util.zip.ZipEntry;
@@ -25,8 +26,9 @@ import marvek.core.circuit.GeoPoint;
  */
 final class LoggerFile {
   private static final long[] TENS = LongStream.iterate(1, ten -> 10 * ten).limit(12).toArray();
+  private static final Pattern DECIMAL = Pattern.compile("-?\\d+\\.\\d+");
 
-  double hz = 100;
+  double hz = 50;
   double positionHz = 100;
   double noiseM = 0.3;
   double lagS;
@@ -84,10 +86,20 @@ final class LoggerFile {
 
   /** A number with so many decimals; formatters of the language would take most of the time. */
   static String fixed(double value, int decimals) {
-    long scale = TENS[decimals];
-    long units = Math.round(Math.abs(value) * scale);
-    String whole = (value < 0 && units > 0 ? "-" : "") + units / scale;
-    return decimals == 0 ? whole : whole + "." + Long.toString(scale + units % scale).substring(1);
+    long units = Math.round(Math.abs(value) * TENS[decimals]);
+    char[] digits = new char[24];
+    int from = digits.length;
+    for (int k = 0; k <= decimals || units > 0; k++) {
+      if (k == decimals && decimals > 0) {
+        digits[--from] = '.';
+      }
+      digits[--from] = (char) ('0' + units % 10);
+      units /= 10;
+    }
+    if (value < 0 && Math.round(-value * TENS[decimals]) > 0) {
+      digits[--from] = '-';
+    }
+    return new String(digits, from, digits.length - from);
   }
 
   LoggerFile without(String... channels) {
@@ -119,27 +131,28 @@ final class LoggerFile {
 
   byte[] write(DrivenTruth truth, GeoPoint origin, double lapM) {
     List<String[]> rows = rows(truth, new LocalPlane(origin), lapM);
-    StringBuilder text = new StringBuilder();
+    StringBuilder text = new StringBuilder(64 * rows.size());
     preamble.forEach(line -> text.append(line).append(newline));
-    String header = joined(headers.values().toArray(String[]::new));
-    text.append(header).append(newline);
+    String[] header = headers.values().toArray(String[]::new);
+    add(header, text);
     below.forEach(line -> text.append(line).append(newline));
     for (int r = 0; r < rows.size(); r++) {
       if (repeatHeader && r > 0 && r % 5000 == 0) {
-        text.append(header).append(newline);
+        add(header, text);
       }
-      text.append(joined(rows.get(r))).append(newline);
+      add(rows.get(r), text);
     }
     return packed(text.toString());
   }
 
-  private String joined(String[] cells) {
-    List<String> out = new ArrayList<>();
-    for (String cell : cells) {
-      String shown = decimalComma && cell.matches("-?\\d+\\.\\d+") ? cell.replace('.', ',') : cell;
-      out.add(quoted || shown.contains(separator) ? '"' + shown + '"' : shown);
+  private void add(String[] cells, StringBuilder text) {
+    for (int c = 0; c < cells.length; c++) {
+      boolean comma = decimalComma && DECIMAL.matcher(cells[c]).matches();
+      String shown = comma ? cells[c].replace('.', ',') : cells[c];
+      String quote = quoted || shown.contains(separator) ? "\"" : "";
+      text.append(c > 0 ? separator : "").append(quote).append(shown).append(quote);
     }
-    return String.join(separator, out);
+    text.append(newline);
   }
 
   private List<String[]> rows(DrivenTruth truth, LocalPlane plane, double lapM) {
@@ -147,6 +160,7 @@ final class LoggerFile {
     List<String[]> rows = new ArrayList<>();
     int n = (int) (truth.seconds() * hz);
     double[] heldPlace = {0, 0};
+    GeoPoint earth = plane.toEarth(0, 0);
     double heldPlaceAt = -1;
     String[] heldPedals = {"", "", ""};
     double heldPedalsAt = -1;
@@ -162,6 +176,7 @@ final class LoggerFile {
               at[0] + eastM + noiseM * random.nextGaussian(),
               at[1] + northM + noiseM * random.nextGaussian()
             };
+        earth = plane.toEarth(heldPlace[0], heldPlace[1]);
       }
       heldPlaceAt = newPlace ? t : heldPlaceAt;
       boolean newPedals = heldPedalsAt < 0 || t - heldPedalsAt > 1 / pedalHz - 1e-6;
@@ -169,7 +184,6 @@ final class LoggerFile {
         heldPedals = pedals(state);
         heldPedalsAt = t;
       }
-      GeoPoint earth = plane.toEarth(heldPlace[0], heldPlace[1]);
       List<String> row = new ArrayList<>();
       for (String channel : headers.keySet()) {
         row.add(cell(channel, t, state, earth, newPlace, newPedals, heldPedals, lapM, heldPlace));

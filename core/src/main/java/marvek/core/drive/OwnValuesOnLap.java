@@ -3,6 +3,7 @@ package marvek.core.drive;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.stream.IntStream;
 import marvek.core.circuit.Road;
 import marvek.core.page.CornerPage;
 import marvek.core.page.OwnValues;
@@ -23,7 +24,8 @@ public final class OwnValuesOnLap {
   private static final double SAME_SPEED_MPS = 0.05;
 
   /**
-   * @param options limits for the next run of the model
+   * @param options limits for the next run of the model; {@link ProfileOptions#NONE} where it would
+   *     be the same lap
    * @param remarks what could not be put into it
    */
   public record Limits(ProfileOptions options, List<Remark> remarks) {}
@@ -53,13 +55,21 @@ public final class OwnValuesOnLap {
         }
       }
     }
-    ProfileOptions options =
-        ProfileOptions.NONE
-            .withSpeedCap(worker.cap)
-            .withNoDrive(worker.noDrive)
-            .withHeldGear(worker.gears.held(own));
+    ProfileOptions options = worker.options(worker.gears.held(own));
     worker.remarks.addAll(worker.gears.remarks());
     return new Limits(options, worker.remarks);
+  }
+
+  /** What limits anything. */
+  private ProfileOptions options(int[] held) {
+    ProfileOptions options = ProfileOptions.NONE;
+    if (Arrays.stream(cap).anyMatch(Double::isFinite)) {
+      options = options.withSpeedCap(cap);
+    }
+    if (IntStream.range(0, noDrive.length).anyMatch(i -> noDrive[i])) {
+      options = options.withNoDrive(noDrive);
+    }
+    return Arrays.stream(held).allMatch(gear -> gear == 0) ? options : options.withHeldGear(held);
   }
 
   private void apply(CornerPage page, OwnValues own) {

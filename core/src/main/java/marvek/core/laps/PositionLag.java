@@ -51,7 +51,10 @@ final class PositionLag {
     return new PositionLag(recording, match).found();
   }
 
-  /** Samples that are a step apart, and the station's step between them. */
+  /**
+   * Samples that are a step apart, and the station's step between them: those whose way is known
+   * for every lag of the range.
+   */
   private record Pairs(int[] from, int[] to, double[] stepM, int count) {}
 
   private Pairs pairs() {
@@ -62,8 +65,10 @@ final class PositionLag {
     int count = 0;
     int b = 0;
     int behind = 0;
+    double begins = recording.timeAt(0) + MOST_S;
+    double ends = recording.timeAt(recording.size() - 1) + LEAST_S;
     for (int a = 0; a < match.size(); a++) {
-      if (!match.isKnown(a) || behind++ % every != 0) {
+      if (recording.timeAt(a) < begins || !match.isKnown(a) || behind++ % every != 0) {
         continue;
       }
       b = Math.max(b, a);
@@ -71,7 +76,7 @@ final class PositionLag {
           && (recording.timeAt(b) - recording.timeAt(a) < STEP_S || !match.isKnown(b))) {
         b++;
       }
-      if (b >= match.size()) {
+      if (b >= match.size() || recording.timeAt(b) > ends) {
         break;
       }
       double stepM = match.stationAt(b) - match.stationAt(a);

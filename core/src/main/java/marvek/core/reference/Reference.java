@@ -35,6 +35,7 @@ import marvek.core.page.Phase;
 import marvek.core.page.Press;
 import marvek.core.page.Remark;
 import marvek.core.profile.Lap;
+import marvek.core.profile.ProfileOptions;
 import marvek.core.profile.SpeedProfile;
 import marvek.core.say.Sentence;
 import marvek.core.vehicle.Vehicle;
@@ -287,7 +288,11 @@ public record Reference(
     List<CornerPage> linePages =
         sameLine ? modelPages : model.footed(onLine, model.written(onLine), own);
     OwnValuesOnLap.Limits limits = OwnValuesOnLap.of(onLine, linePages, own);
-    Lap planned = SpeedProfile.solve(line.path(), basis.vehicle(), conditions, limits.options());
+    boolean limited = limits.options() != ProfileOptions.NONE;
+    Lap planned =
+        limited
+            ? SpeedProfile.solve(line.path(), basis.vehicle(), conditions, limits.options())
+            : onLine;
     PageDrive.Result drive = PageDrive.of(planned, basis.circuit(), linePages, own);
     List<CornerPage> pages =
         OwnPages.of(drive.lap(), onLine, linePages, own, drive.driven(), model.marks());

@@ -546,7 +546,8 @@ final class SlipDriver {
       double a = (drive - resistance - brake * car.brakes().maxForceN()) / massKg - plan.scrub[i];
       double off = plan.offset[i];
       double across = (plan.offset[road.wrap(i + 1)] - off) / step;
-      s += v * STEP_S / Math.hypot(Math.max(0.5, 1 - off * road.curvatureAt(i)), across);
+      double along = Math.max(0.5, 1 - off * road.curvatureAt(i));
+      s += v * STEP_S / Math.sqrt(along * along + across * across);
       v = Math.max(2, v + a * STEP_S);
       t += STEP_S;
     }

@@ -134,6 +134,22 @@ class OwnLimitsTest {
     assertThat(with(same).timeS()).isCloseTo(lap.timeS(), within(1e-9));
   }
 
+  /** What the model cannot be run at is driven on its lap, which need not be solved again. */
+  @Test
+  void whatIsBeyondTheModelLimitsNothing() {
+    CornerPage page = braked();
+    OwnValues.Builder own = OwnValues.in(page.corner());
+    double later = road.wrapStation(page.brake().atM() + 7);
+    double quicker = page.lowestSpeedMps() + 2;
+    double sooner = road.wrapStation(page.throttle().firstM() - 7);
+    assertThat(
+            limits(own.brakeAtM(later).apexSpeedMps(quicker).throttleFirstM(sooner).build())
+                .options())
+        .isSameAs(ProfileOptions.NONE);
+    assertThat(limits(own.throttleFirstM(road.wrapStation(sooner + 20)).build()).options())
+        .isNotSameAs(ProfileOptions.NONE);
+  }
+
   /** A gear of one's own is held from before the slowest place until well behind it. */
   @Test
   void aGearOfOnesOwnIsHeldThroughTheCorner() {

@@ -31,17 +31,19 @@ public final class PageProperties {
   private final Reference.Basis basis;
   private final Conditions day;
   private final Road road;
+  private final ModelReference alone;
   private final Reference model;
 
   public PageProperties(Reference.Basis basis, Conditions day) {
     this.basis = basis;
     this.day = day;
     this.road = basis.path().road();
-    this.model = Reference.on(basis, day, List.of());
+    this.alone = ModelReference.on(basis, day);
+    this.model = Reference.of(alone, List.of());
   }
 
   private Reference with(int corner, UnaryOperator<OwnValues.Builder> wish) {
-    return Reference.on(basis, day, List.of(wish.apply(OwnValues.in(corner)).build()));
+    return Reference.of(alone, List.of(wish.apply(OwnValues.in(corner)).build()));
   }
 
   private double lost(Reference changed) {
@@ -201,7 +203,7 @@ public final class PageProperties {
 
   /** A later release, an earlier brake, a later throttle cost, in proportion to their stakes. */
   public void driftingOffCosts() {
-    List<Stakes> stakes = ModelReference.on(basis, day).stakes();
+    List<Stakes> stakes = alone.stakes();
     for (int p = 0; p < stakes.size(); p++) {
       CornerPage page = model.modelPages().get(p);
       Stakes stake = stakes.get(p);
