@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.stream.Collectors;
 import marvek.core.say.Sentence;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -75,6 +76,36 @@ class ChannelRatesTest {
     assertThat(held[2987]).isEqualTo(3);
     assertThat(held[2995]).isEqualTo(3);
     assertThat(held[3005]).isEqualTo(4);
+    assertThat(said()).isEqualTo("gear 10");
+  }
+
+  /** Thirty a second in rows of a hundred: each stands for three rows or four. */
+  @Test
+  void aRateThatDoesNotDivideTheRowsIsToldToo() {
+    double[] values = new double[N];
+    Arrays.setAll(values, i -> brake((int) Math.round(i * 3 / 10 * 10 / 3.0)));
+    double[] evened = evened(Channel.BRAKE, values);
+    for (int i = 10; i < N - 10; i++) {
+      assertThat(evened[i]).as("row %d", i).isCloseTo(brake(i), within(1.0));
+    }
+    assertThat(said()).contains("brake 33");
+  }
+
+  /** Four values are a switch's, which goes on and off at once; five a sensor's. */
+  @ParameterizedTest
+  @CsvSource({"4, false", "5, true"})
+  void aSwitchHasNoRate(int steps, boolean laid) {
+    double[] values = new double[N];
+    Arrays.setAll(values, i -> 20.0 * (i / 10 % steps));
+    double[] evened = evened(Channel.THROTTLE, values.clone());
+    assertThat(Arrays.equals(evened, values)).isNotEqualTo(laid);
+    assertThat(said()).isEqualTo(laid ? "throttle 10" : "");
+  }
+
+  private String said() {
+    return corrections.said().stream()
+        .map(sentence -> String.valueOf(sentence.facts().get("channels")))
+        .collect(Collectors.joining());
   }
 
   @Test
