@@ -1,6 +1,7 @@
 package marvek.core.event;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import marvek.core.circuit.Path;
 import marvek.core.circuit.Road;
@@ -74,7 +75,7 @@ final class Apexes {
       return List.of(slowestInside());
     }
     List<Integer> found = new ArrayList<>();
-    int first = plateauMiddle(gap, least);
+    int first = ownOf(gap, plateauMiddle(gap, least), margin);
     found.add(first);
     addSecondApex(gap, first, found, margin);
     found.sort(Integer::compare);
@@ -95,19 +96,43 @@ final class Apexes {
     return 0;
   }
 
+  /**
+   * The apex of this corner where the car is nearest to the inside at an end of what is searched:
+   * there it comes from a neighbour's apex or goes to it, and has been farther out between. Where
+   * the corner has no such place of its own it is that end.
+   */
+  private static int ownOf(double[] gap, int nearest, int margin) {
+    if (nearest > 0 && nearest < gap.length - 1) {
+      return nearest;
+    }
+    int own = nearest;
+    for (int k = Math.max(1, margin); k < gap.length - Math.max(1, margin); k++) {
+      boolean apart = isLowest(gap, k) && farthestOut(gap, k, nearest) >= gap[k] + KEEPS_PLACE_M;
+      if (apart && (own == nearest || gap[k] < gap[own])) {
+        own = k;
+      }
+    }
+    return own;
+  }
+
+  private static boolean isLowest(double[] gap, int k) {
+    return gap[k] <= gap[k - 1] && gap[k] <= gap[k + 1];
+  }
+
+  /** Largest distance from the inside between two places. */
+  private static double farthestOut(double[] gap, int a, int b) {
+    return Arrays.stream(gap, Math.min(a, b), Math.max(a, b) + 1).max().orElseThrow();
+  }
+
   private void addSecondApex(double[] gap, int first, List<Integer> found, int margin) {
     int apart = road.samples(APEX_APART_M);
     int best = -1;
     for (int k = margin; k < gap.length - margin; k++) {
-      boolean lowest = gap[k] <= gap[k - 1] && gap[k] <= gap[k + 1];
-      if (!lowest || Math.abs(k - first) < apart || gap[k] > gap[first] + SECOND_GAP_M) {
+      if (!isLowest(gap, k) || Math.abs(k - first) < apart || gap[k] > gap[first] + SECOND_GAP_M) {
         continue;
       }
-      double rise = 0;
-      for (int j = Math.min(k, first); j <= Math.max(k, first); j++) {
-        rise = Math.max(rise, gap[j]);
-      }
-      if (rise - Math.max(gap[k], gap[first]) >= APEX_RISE_M && (best < 0 || gap[k] < gap[best])) {
+      if (farthestOut(gap, k, first) - Math.max(gap[k], gap[first]) >= APEX_RISE_M
+          && (best < 0 || gap[k] < gap[best])) {
         best = k;
       }
     }

@@ -174,17 +174,28 @@ final class CornerSearch {
             1,
             span.left(
                 apex, Math.max(1, road.samples(TRACK_OUT_SEARCH_M + corner.lengthM() / 3)), road));
-    double least = Double.POSITIVE_INFINITY;
-    for (int k = 1; k <= reach; k++) {
-      least = Math.min(least, outsideGap(road.wrap(apex + k)));
+    trackOut = road.wrap(apex + outermost(apex, reach));
+  }
+
+  /**
+   * How far behind an apex the car is as far out as it gets: where the path has opened there, or
+   * else, on a line that bends all the way to the edge and back from it, where it is farthest out.
+   */
+  private int outermost(int apex, int reach) {
+    int farthest = 1;
+    for (int k = 2; k <= reach; k++) {
+      boolean farther = outsideGap(road.wrap(apex + k)) < outsideGap(road.wrap(apex + farthest));
+      farthest = farther ? k : farthest;
     }
-    int k = 1;
-    while (k < reach
-        && (outsideGap(road.wrap(apex + k)) > least + TRACK_OUT_NEAR_M
-            || bend(road.wrap(apex + k)) > OPENED_SHARE * tightestBend())) {
-      k++;
+    double near = outsideGap(road.wrap(apex + farthest)) + TRACK_OUT_NEAR_M;
+    double open = OPENED_SHARE * tightestBend();
+    for (int k = 1; k < reach; k++) {
+      int i = road.wrap(apex + k);
+      if (outsideGap(i) <= near && bend(i) <= open) {
+        return k;
+      }
     }
-    trackOut = road.wrap(apex + k);
+    return farthest;
   }
 
   int lastApex() {

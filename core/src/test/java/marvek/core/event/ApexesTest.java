@@ -86,6 +86,17 @@ class ApexesTest {
         Arguments.of("a second one before it", highest(peak(190, 3), peak(300, 4)), List.of(300.0)),
         Arguments.of("a second one behind", highest(peak(300, 4), peak(410, 3)), List.of(300.0)),
         Arguments.of("too far before it", peak(150, 4), List.of(175.0)),
+        Arguments.of(
+            "one, and the neighbour's behind", highest(peak(300, 1), peak(440, 4)), List.of(300.0)),
+        Arguments.of(
+            "one, and the neighbour's before", highest(peak(320, 0), peak(160, 4)), List.of(320.0)),
+        Arguments.of(
+            "the better of two, and the neighbour's",
+            highest(peak(260, 2), peak(340, -0.9), peak(460, 6)),
+            List.of(260.0)),
+        Arguments.of("wide, and the neighbour's", highest(peak(440, 4)), List.of(425.0)),
+        Arguments.of(
+            "hardly one", highest(peak(395, 2.2), peak(435, 5.8), s -> 2.1), List.of(425.0)),
         Arguments.of("a flat top", flatTop(240, 260), List.of(250.0)),
         Arguments.of("one to the end of all", flatTop(415, 500), List.of(420.0)));
   }

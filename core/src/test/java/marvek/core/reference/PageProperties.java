@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.function.UnaryOperator;
 import marvek.core.circuit.Kerb;
 import marvek.core.circuit.Road;
+import marvek.core.circuit.Side;
 import marvek.core.conditions.Conditions;
 import marvek.core.drive.PageDrive;
 import marvek.core.drive.StakesRun;
@@ -24,6 +25,9 @@ import marvek.core.profile.Lap;
 public final class PageProperties {
   /** More than this is no rounding: the grip that a page leaves unused is worth less. */
   private static final double GAIN_S = 0.02;
+
+  /** As far out as it gets but for this: where that is hardly told. */
+  private static final double NEAR_M = 0.31;
 
   /** A later throttle that is free for its first metres has its cost from here on. */
   private static final double RATE_FROM_M = 10;
@@ -70,6 +74,7 @@ public final class PageProperties {
         double begins = early ? page.turnIn().atM() : page.fromM();
         inOrder(at + ": its begin, first throttle", begins, first);
       }
+      nowhereFartherOutBefore(page);
       assertThat(page.timeS()).as("%s lasts", at).isGreaterThan(0.2);
       boolean alone = pages.size() == 1;
       for (Double point : points(page)) {
@@ -83,6 +88,24 @@ public final class PageProperties {
         }
       }
     }
+  }
+
+  /** From the apex on the car comes out, until the track-out. */
+  private void nowhereFartherOutBefore(CornerPage page) {
+    int exit = road.indexOf(page.exit().trackOutM());
+    for (int i = road.indexOf(lastApexM(page)); i != exit; i = road.wrap(i + 1)) {
+      assertThat(roomOutside(page, i))
+          .as("corner %d at %.0f m", page.corner(), road.stationAt(i))
+          .isGreaterThanOrEqualTo(roomOutside(page, exit) - NEAR_M);
+    }
+  }
+
+  /** From the car's middle to the edge of the road outside of a corner [m]. */
+  private double roomOutside(CornerPage page, int i) {
+    double offset = basis.path().offsetAt(i);
+    return page.direction() == Side.LEFT
+        ? road.widthRightAt(i) + offset
+        : road.widthLeftAt(i) - offset;
   }
 
   /** A line that keeps its place across the road has its apex where the corner is slowest. */
