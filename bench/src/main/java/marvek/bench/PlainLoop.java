@@ -91,7 +91,7 @@ final class PlainLoop {
     aeroFront = car.aero().frontShare();
     share = car.brakes().frontShare();
     mostBrakes = car.brakes().maxForceN();
-    Driveline driveline = new Driveline(car, day.model());
+    Driveline driveline = Driveline.of(car, day.model());
     double fastest = driveline.limiterSpeedMps(driveline.gears());
     top = fastest * fastest;
     force = new double[(int) (fastest * CELLS_PER_MPS) + 3];

@@ -126,7 +126,7 @@ class AnnotationsJourneyTest {
     browser.seeText("[data-brief]", "danger, exit: wall close beyond the exit kerb");
     browser.seeText("[data-brief]", "limits left: one wheel stays inside the white line");
     browser.seeText("[data-brief]", "laps 1 to 3: brake 9 m earlier, no exit kerb");
-    browser.seeText("[data-ten-seconds]", "Sluice");
+    browser.seeText("[data-ten-seconds]", "brake hard into Quarry");
     browser.seeText("[data-quiet]", "time for a gauge or a board");
     browser.open("/books/" + demo + "/corner/1");
     browser.seeText("[data-limit-notices]", "else 5 s are added (race)");

@@ -34,7 +34,7 @@ public final class StraightRun {
 
   /** Prepares a vehicle for the road. */
   public StraightRun(Vehicle vehicle) {
-    driveline = new Driveline(vehicle, DAY.model());
+    driveline = Driveline.of(vehicle, DAY.model());
     forces = new ForceModel(ROAD, vehicle, DAY);
     upshiftS = vehicle.gearbox().upshiftS();
   }

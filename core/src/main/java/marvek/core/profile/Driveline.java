@@ -1,5 +1,8 @@
 package marvek.core.profile;
 
+import java.util.Collections;
+import java.util.Map;
+import java.util.WeakHashMap;
 import marvek.core.conditions.Conditions;
 import marvek.core.vehicle.Engine;
 import marvek.core.vehicle.Gearbox;
@@ -23,14 +26,34 @@ public final class Driveline {
   private final int[] bestGear;
   private final double radius;
   private final Gearbox gearbox;
+  private final Conditions.Model model;
+
+  /** Of engines that are in use: one lap after the other is solved for the same car. */
+  private static final Map<Engine, Driveline> KEPT =
+      Collections.synchronizedMap(new WeakHashMap<>());
 
   /**
-   * Tabulates the driveline of a vehicle.
+   * The driveline of a vehicle.
    *
    * @param model whether the engine brakes at a shut throttle
    */
-  public Driveline(Vehicle vehicle, Conditions.Model model) {
+  public static Driveline of(Vehicle vehicle, Conditions.Model model) {
+    Driveline kept = KEPT.get(vehicle.engine());
+    if (kept != null && kept.isOf(vehicle, model)) {
+      return kept;
+    }
+    Driveline tabulated = new Driveline(vehicle, model);
+    KEPT.put(vehicle.engine(), tabulated);
+    return tabulated;
+  }
+
+  private boolean isOf(Vehicle vehicle, Conditions.Model other) {
+    return gearbox == vehicle.gearbox() && radius == vehicle.tyre().radiusM() && model == other;
+  }
+
+  private Driveline(Vehicle vehicle, Conditions.Model model) {
     Engine engine = vehicle.engine();
+    this.model = model;
     gearbox = vehicle.gearbox();
     radius = vehicle.tyre().radiusM();
     gears = gearbox.gears();

@@ -226,12 +226,15 @@ final class GearSearch {
       cost[at(0, g)] = firstGear == 0 || firstGear == g ? 0 : NEVER;
     }
     int settled = 1;
+    DriveLost upward = new DriveLost(upshiftS);
+    DriveLost downward = new DriveLost(downshiftS);
     for (int k = 0; k + 1 < n; k++) {
       int i = sample(k);
       settled = settledAfter(k, settled);
       boolean mayChange = mayChange(i);
-      double up = mayChange ? LEAST_GAIN_S + lostFrom(k + 1, upshiftS) : 0;
-      double down = mayChange ? LEAST_GAIN_S + lostFrom(k + 1, downshiftS) : 0;
+      boolean priced = mayChange && !braking[i];
+      double up = priced ? LEAST_GAIN_S + upward.from(k + 1) : 0;
+      double down = priced ? LEAST_GAIN_S + downward.from(k + 1) : 0;
       double hopeless = cheapestAt(k) + HOPELESS_S;
       int tallest = tallestDriven(i);
       for (int g = 1; g <= gears; g++) {
@@ -367,17 +370,34 @@ final class GearSearch {
     return 2 * ds / forces.massKg() * worth[i];
   }
 
-  /** Price of so many seconds without drive from a position on [s]. */
-  private double lostFrom(int k, double seconds) {
-    double until = time[k] + seconds;
-    int j = k;
-    while (j + 1 < n && time[j + 1] < until) {
-      j++;
+  /** Price of so many seconds without drive, from one position after the other. */
+  private final class DriveLost {
+    private final double seconds;
+    private int last;
+
+    DriveLost(double seconds) {
+      this.seconds = seconds;
     }
-    double whole = noDrive[j] - noDrive[k];
-    return j + 1 < n
-        ? whole + (until - time[j]) / (time[j + 1] - time[j]) * (noDrive[j + 1] - noDrive[j])
-        : whole;
+
+    /**
+     * From a position on [s].
+     *
+     * @param k not before the one that was asked for last
+     */
+    double from(int k) {
+      double until = time[k] + seconds;
+      last = Math.max(last, k);
+      while (last + 1 < n && time[last + 1] < until) {
+        last++;
+      }
+      double whole = noDrive[last] - noDrive[k];
+      return last + 1 < n
+          ? whole
+              + (until - time[last])
+                  / (time[last + 1] - time[last])
+                  * (noDrive[last + 1] - noDrive[last])
+          : whole;
+    }
   }
 
   private void relax(int k, int to, int gear, int toGear, double value) {
@@ -461,7 +481,7 @@ final class GearSearch {
         continue;
       }
       double seconds = cutS(plan, i);
-      double cost = seconds > 0 ? lostFrom(Math.min(k + 1, n - 1), seconds) : 0;
+      double cost = seconds > 0 ? new DriveLost(seconds).from(Math.min(k + 1, n - 1)) : 0;
       changes.add(new GearPlan.Change(to, plan[i], plan[to], cost));
       cutDrive(share, to, seconds);
     }

@@ -33,7 +33,6 @@ public final class Lap {
   private final double[] tyreForce;
   private final double[] engineForce;
   private final double[] closedForce;
-  private final double[] lateralUse;
   private final double[] longitudinal;
   private final boolean[] shifting;
   private final boolean[] heldByCrest;
@@ -77,7 +76,6 @@ public final class Lap {
     engineForce = new double[n];
     closedForce = new double[n];
     ClosedThrottle closed = ClosedThrottle.inGears(driveline, plan);
-    lateralUse = new double[n];
     longitudinal = new double[n];
     gear = new int[n];
     shifting = new boolean[n];
@@ -97,7 +95,6 @@ public final class Lap {
     for (int i = 0; i < n; i++) {
       longitudinal[i] = acceleration(i, w);
       tyreForce[i] = mass * longitudinal[i] + forces.resistanceN(i, w[i]);
-      lateralUse[i] = forces.use(i, w[i], brakeForceAt(i), tyreForce[i] + brakeForceAt(i)).across();
     }
   }
 
@@ -322,7 +319,8 @@ public final class Lap {
 
   /** Share of the side grip used by cornering. */
   public double lateralUseAt(int i) {
-    return lateralUse[i];
+    double braked = brakeForceAt(i);
+    return forces.use(i, v[i] * v[i], braked, tyreForce[i] + braked).across();
   }
 
   /** Kinematic lateral acceleration [m/s²], positive in a left-hander. */

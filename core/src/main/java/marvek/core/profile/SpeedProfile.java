@@ -52,7 +52,7 @@ public final class SpeedProfile {
     this.conditions = conditions;
     this.options = options;
     this.forces = new ForceModel(path, vehicle, conditions);
-    this.driveline = new Driveline(vehicle, conditions.model());
+    this.driveline = Driveline.of(vehicle, conditions.model());
     this.topW = Math.pow(driveline.limiterSpeedMps(driveline.gears()), 2);
     this.whole = new double[path.size()];
     this.limit = new double[path.size()];

@@ -99,7 +99,7 @@ class GearChoiceTest {
 
   /** Speed from which the next gear pulls harder. */
   private static double quickest(Vehicle car, int gear) {
-    Driveline driveline = new Driveline(car, Conditions.Model.PLAIN);
+    Driveline driveline = Driveline.of(car, Conditions.Model.PLAIN);
     double v = 5;
     while (v < driveline.limiterSpeedMps(gear)
         && driveline.forceN(gear, v) > driveline.forceN(gear + 1, v)) {

@@ -32,7 +32,7 @@ final class TriedProfile {
   TriedProfile(Path path, Vehicle car, Conditions day) {
     this.path = path;
     this.car = car;
-    driveline = new Driveline(car, day.model());
+    driveline = Driveline.of(car, day.model());
     n = path.size();
     mass = car.massKg() + car.driverKg() + day.fuelKg();
     air = 0.5 * day.airDensityKgM3();

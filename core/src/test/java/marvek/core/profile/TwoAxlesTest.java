@@ -218,7 +218,7 @@ class TwoAxlesTest {
     Vehicle car = FreeBodyTest.car(c.drive());
     Trial trial = new Trial(c, 0);
     ForceModel forces = trial.body.forces;
-    ClosedThrottle none = ClosedThrottle.bestGear(new Driveline(car, Conditions.Model.PLAIN));
+    ClosedThrottle none = ClosedThrottle.bestGear(Driveline.of(car, Conditions.Model.PLAIN));
     double limit = Math.sqrt(forces.limitW(trial.body.i, 1e4, none));
     Case below = new Case(c.drive(), c.bend(), c.bankingRad(), 0.995 * limit);
     Case above = new Case(c.drive(), c.bend(), c.bankingRad(), 1.002 * limit);

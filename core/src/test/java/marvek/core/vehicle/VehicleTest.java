@@ -34,7 +34,7 @@ class VehicleTest {
   /** Textbook relation F = T·i·η/r, v = ω·r/i (Gillespie, ch. 2; from memory). */
   @Test
   void wheelForceAndSpeedFollowTheRatios() {
-    Driveline driveline = new Driveline(TestVehicles.clubCar(), Conditions.Model.PLAIN);
+    Driveline driveline = Driveline.of(TestVehicles.clubCar(), Conditions.Model.PLAIN);
     double ratio = 1.6 * 3.9;
     double speed = 5200 * Math.PI / 30 * 0.33 / ratio;
     assertThat(driveline.speedMps(3, 5200)).isCloseTo(speed, within(1e-9));
@@ -43,9 +43,39 @@ class VehicleTest {
     assertThat(driveline.forceN(3, driveline.limiterSpeedMps(3) + 0.01)).isZero();
   }
 
+  /** Tables are kept for a car, and not taken for another that has the same engine. */
+  @Test
+  void anotherGearboxOrTyreHasAnotherDriveline() {
+    Vehicle car = TestVehicles.clubCar();
+    Driveline driveline = Driveline.of(car, Conditions.Model.AXLES);
+    assertThat(Driveline.of(car.heavierBy(40), Conditions.Model.AXLES)).isSameAs(driveline);
+    Gearbox gears = car.gearbox();
+    Gearbox shorter =
+        new Gearbox(
+            new double[] {3, 2, 1.5, 1.2, 1},
+            4.5,
+            gears.efficiency(),
+            gears.upshiftS(),
+            gears.downshiftS());
+    assertThat(Driveline.of(car.withGearbox(shorter), Conditions.Model.AXLES).rpm(1, 10))
+        .isCloseTo(10 / 0.33 * 3 * 4.5 * 30 / Math.PI, within(1e-9));
+    assertThat(Driveline.of(car, Conditions.Model.PLAIN).brakes()).isFalse();
+    assertThat(Driveline.of(car, Conditions.Model.AXLES).brakes()).isTrue();
+    Tyre tyre = car.tyre();
+    Tyre smaller =
+        new Tyre(
+            tyre.muLateral(),
+            tyre.muLongitudinal(),
+            0.3,
+            tyre.referenceLoadN(),
+            tyre.loadSensitivity());
+    assertThat(Driveline.of(car.withTyre(smaller), Conditions.Model.AXLES).rpm(3, 10))
+        .isCloseTo(driveline.rpm(3, 10) * 0.33 / 0.3, within(1e-9));
+  }
+
   @Test
   void theBestGearHasTheLargestForce() {
-    Driveline driveline = new Driveline(TestVehicles.clubCar(), Conditions.Model.PLAIN);
+    Driveline driveline = Driveline.of(TestVehicles.clubCar(), Conditions.Model.PLAIN);
     DoubleStream everywhere = DoubleStream.iterate(5, v -> v < 66, v -> v + 0.37);
     DoubleStream aroundLimiters =
         IntStream.rangeClosed(1, driveline.gears())

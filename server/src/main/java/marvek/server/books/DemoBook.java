@@ -285,7 +285,7 @@ class DemoBook implements ApplicationRunner {
         own(11, 3176.0, null, null, 2, "Falls away under braking. Rear goes light: squeeze.")
             .build(),
         own(13, null, null, 3810.0, 3, "Road tips outward after the apex: late throttle.")
-            .variants(colder(PageField.GEAR, 2, PageField.THROTTLE_FIRST, 3822.0))
+            .variants(colder(PageField.GEAR, 3, PageField.THROTTLE_FIRST, 3822.0))
             .build());
   }
 
