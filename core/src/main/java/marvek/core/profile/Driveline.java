@@ -28,7 +28,10 @@ public final class Driveline {
   private final Gearbox gearbox;
   private final Conditions.Model model;
 
-  /** Of engines that are in use: one lap after the other is solved for the same car. */
+  /**
+   * Of engines that are in use, each told by its identity: one lap after the other is solved for
+   * the same car.
+   */
   private static final Map<Engine, Driveline> KEPT =
       Collections.synchronizedMap(new WeakHashMap<>());
 
