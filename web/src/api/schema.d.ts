@@ -3493,6 +3493,8 @@ export interface components {
                 target?: components["schemas"]["BookMark"];
             };
             variants?: components["schemas"]["BookVariants"];
+            /** @description those of the variants that ask more than the page itself; they are not told */
+            variantsBolder?: components["schemas"]["BookVariants"];
             wayOut: string;
         };
         /**

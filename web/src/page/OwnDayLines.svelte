@@ -9,6 +9,7 @@
   import { lengthFrom, lengthIn, speedFrom, speedIn } from '../units/format';
   import { preferences } from '../units/preferences.svelte';
   import {
+    bolderWords,
     daysOf,
     earlier,
     OWN_DAYS,
@@ -61,7 +62,11 @@
             p.variants![each]!,
             trace,
             preferences.writer,
-          )}.</span
+          )}.{#if p.variantsBolder?.[each]}
+            <span class="text-warning block font-semibold" data-bolder
+              >Not told: {bolderWords(p, each, trace, preferences.writer)}. That is bolder than the
+              page.</span
+            >{/if}</span
         >
         <button
           class="btn btn-ghost w-11 px-0 print:hidden"

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { testPage } from '../test-lap';
 import {
   annotationText,
+  bolderWords,
   isTold,
   pointsOf,
   pointStation,
@@ -85,6 +86,20 @@ describe('another day', () => {
     expect(isTold('heavy', { ...dry, fuel_kg: 31 }, dry)).toBe(true);
     expect(isTold('heavy', { ...dry, fuel_kg: 29 }, dry)).toBe(false);
     expect(isTold('worn', { ...dry, tyres: 'worn' }, dry)).toBe(true);
+  });
+  it('is not told where it is bolder than the page', () => {
+    const dry = { surface: 'dry', tyres: 'warm', fuel_kg: 20 } as const;
+    const cold = { 'brake.at_m': 44, 'gears.corner': 2 };
+    const bolder = {
+      ...page,
+      variants: { cold, wet: { 'brake.at_m': 44 } },
+      variantsBolder: { cold: { 'brake.at_m': 44 }, wet: { 'brake.at_m': 44 } },
+    };
+    expect(toldDays(bolder, LAP, WRITER, { ...dry, surface: 'wet' }, dry)).toEqual([
+      'laps 1 to 3: gear 2',
+    ]);
+    expect(bolderWords(bolder, 'cold', LAP, WRITER)).toBe('brake 39 m later');
+    expect(bolderWords(page, 'cold', LAP, WRITER)).toBe('');
   });
   it('is left out when its last value goes', () => {
     const two = withVariant({ cold: { 'gears.corner': 2 } }, 'wet', 'gears.corner', 3);

@@ -196,7 +196,7 @@ export function isTold(kind: OwnDay, day: Weather, book: Weather): boolean {
   }
 }
 
-/** What a page says of the days that are told: "laps 1 to 3: gear 2". */
+/** What a page says of the days that are told: "laps 1 to 3: gear 2"; not what is bolder than it. */
 export const toldDays = (
   page: CornerPage,
   lap: Lap,
@@ -206,7 +206,22 @@ export const toldDays = (
 ): string[] =>
   daysOf(page)
     .filter((kind) => isTold(kind, day, book))
-    .map((kind) => `${OWN_DAYS[kind]}: ${variantWords(page, page.variants![kind]!, lap, writer)}`);
+    .flatMap((kind) => {
+      const words = variantWords(page, toldOf(page, kind), lap, writer);
+      return words ? [`${OWN_DAYS[kind]}: ${words}`] : [];
+    });
+
+/** What is told of a day: all but what asks more than the page itself. */
+function toldOf(page: CornerPage, kind: OwnDay): Variant {
+  const bolder: Variant = page.variantsBolder?.[kind] ?? {};
+  return Object.fromEntries(
+    Object.entries(page.variants![kind]!).filter(([field]) => !(field in bolder)),
+  );
+}
+
+/** What asks more than the page itself, in words; empty without any. */
+export const bolderWords = (page: CornerPage, kind: OwnDay, lap: Lap, writer: FieldWriter) =>
+  variantWords(page, page.variantsBolder?.[kind] ?? {}, lap, writer);
 
 /** Days of a page with their values, as they are compared: places by their stations. */
 const daysText = (page: CornerPage, writer: FieldWriter): string =>

@@ -37,6 +37,9 @@ final class Browser implements AutoCloseable {
   /** Between two looks at what is waited for: a glance takes some milliseconds itself. */
   private static final Duration GLANCE = Duration.ofMillis(60);
 
+  /** So much of a screen says which one it is and what it complains of. */
+  private static final int MOST_TOLD = 600;
+
   private static Chromium shared;
   private static boolean taken;
 
@@ -209,10 +212,22 @@ final class Browser implements AutoCloseable {
     until().until(ExpectedConditions.invisibilityOfElementLocated(By.cssSelector(css)));
   }
 
-  /** A list is drawn anew while it is looked at: what is gone then is looked for again. */
+  /**
+   * A list is drawn anew while it is looked at: what is gone then is looked for again. What does
+   * not come is told with what stood on the screen instead.
+   */
   private FluentWait<WebDriver> until() {
-    return new WebDriverWait(driver, PATIENCE, GLANCE)
-        .ignoring(StaleElementReferenceException.class);
+    return new WebDriverWait(driver, PATIENCE, GLANCE) {
+      @Override
+      protected RuntimeException timeoutException(String message, Throwable last) {
+        return super.timeoutException(message + "\nThe screen: " + onTheScreen(), last);
+      }
+    }.ignoring(StaleElementReferenceException.class);
+  }
+
+  private String onTheScreen() {
+    String text = driver.findElement(By.tagName("body")).getText().replace("\n", " | ");
+    return path() + ": " + text.substring(0, Math.min(MOST_TOLD, text.length()));
   }
 
   /** Waits until there are so many of a kind. */

@@ -181,6 +181,9 @@ final class AnnotationsJson {
     if (!of.variants().days().isEmpty()) {
       page.set("variants", write(of.variants()));
     }
+    if (!of.bolder().days().isEmpty()) {
+      page.set("variantsBolder", write(of.bolder()));
+    }
   }
 
   private static void told(ObjectNode node, Annotations.Told each) {

@@ -7,9 +7,12 @@ import java.util.Map;
 import java.util.Objects;
 import marvek.core.InvalidValueException;
 import marvek.core.circuit.Road;
+import marvek.core.conditions.Conditions;
 import marvek.core.page.CornerPage;
 import marvek.core.page.OwnValues;
 import marvek.core.page.PageField;
+import marvek.core.page.Quantity;
+import marvek.core.page.Variants;
 import marvek.core.reference.Reference;
 import marvek.core.say.Sentence;
 
@@ -134,7 +137,7 @@ public final class Preparation {
       case GEAR -> Math.max(1, before + then - model);
       case SPEED -> before * then / model;
       case STATION -> road.wrapStation(before + road.offsetBetween(model, then));
-      default -> before + then - model;
+      default -> field.quantity().within(before + then - model);
     };
   }
 
@@ -231,6 +234,41 @@ public final class Preparation {
       }
       field.put(builder, values.get(field));
     }
+    if (before != null && before.variants() != null) {
+      builder.variants(moved(before.variants(), builder.build()));
+    }
     return builder.build();
+  }
+
+  /**
+   * What is written for other days goes with its page, as much earlier, slower or less; what is
+   * written for such a day as the session is stays as it is written.
+   *
+   * @param own values of the session's page
+   */
+  private Variants moved(Variants variants, OwnValues own) {
+    Conditions day = session.modelLap().conditions();
+    Conditions book = base.modelLap().conditions();
+    return variants.changed(
+        (kind, field, value) -> kind.holdsIn(day, book) ? value : moved(field, value, own));
+  }
+
+  private Object moved(PageField field, Object value, OwnValues own) {
+    Double before = amountOn(base.pages(), own.corner(), field);
+    Double now = field.amountOf(own);
+    now = now == null ? amountOn(session.modelPages(), own.corner(), field) : now;
+    if (before == null || now == null) {
+      return value;
+    }
+    Quantity quantity = field.quantity();
+    return quantity.value(moved(field, quantity.amount(value), before, now));
+  }
+
+  private static Double amountOn(List<CornerPage> pages, int corner, PageField field) {
+    return pages.stream()
+        .filter(page -> page.corner() == corner)
+        .findFirst()
+        .map(field::amountOf)
+        .orElse(null);
   }
 }

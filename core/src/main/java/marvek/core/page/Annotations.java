@@ -14,11 +14,13 @@ import org.jspecify.annotations.Nullable;
 /**
  * What a driver adds to the points of a page: how they are told, where to be between them, what to
  * know of them, and what he does on other days.
+ *
+ * @param bolder those of the variants that ask more than the page itself; they are not told
  */
 public record Annotations(
-    List<Told> told, List<GateOnLap> gates, PointNotes notes, Variants variants) {
+    List<Told> told, List<GateOnLap> gates, PointNotes notes, Variants variants, Variants bolder) {
   public static final Annotations NONE =
-      new Annotations(List.of(), List.of(), PointNotes.NONE, Variants.NONE);
+      new Annotations(List.of(), List.of(), PointNotes.NONE, Variants.NONE, Variants.NONE);
 
   public Annotations {
     told = List.copyOf(told);
@@ -38,6 +40,11 @@ public record Annotations(
     }
   }
 
+  /** What is told of other days. */
+  public Variants toldVariants() {
+    return variants.without(bolder);
+  }
+
   /** The driver's own, on a page whose points have found their places. */
   public static CornerPage on(
       CornerPage page, List<OwnValues> own, Driven driven, Lap lap, MarkChooser marks) {
@@ -45,6 +52,7 @@ public record Annotations(
     for (OwnValues values : own) {
       if (values.corner() == page.corner()) {
         Annotations before = result.annotations();
+        Variants variants = values.variants() == null ? before.variants : values.variants();
         Annotations after =
             new Annotations(
                 values.told() == null ? before.told : told(result, values.told(), marks),
@@ -52,7 +60,8 @@ public record Annotations(
                     ? before.gates
                     : GateOnLap.of(values.gates(), driven.besideGatesM(), lap),
                 values.pointNotes() == null ? before.notes : values.pointNotes(),
-                values.variants() == null ? before.variants : values.variants());
+                variants,
+                variants.bolderThan(result, lap.path().road()));
         result = result.but().annotations(after).build();
       }
     }

@@ -116,8 +116,13 @@ public enum Quantity {
     }
   }
 
+  /** The nearest amount that can be. */
+  public double within(double amount) {
+    return Math.max(low, Math.min(high, amount));
+  }
+
   /** A value as a number: the use of a kerb by its place in the list of uses; null for null. */
-  Double amount(Object value) {
+  public Double amount(Object value) {
     if (value instanceof Number number) {
       return number.doubleValue();
     }
@@ -163,7 +168,7 @@ public enum Quantity {
   }
 
   /** The value of a number, see {@link #amount}; null for null. */
-  Object value(Double amount) {
+  public Object value(Double amount) {
     if (amount == null) {
       return null;
     }

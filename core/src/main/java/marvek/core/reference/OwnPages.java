@@ -62,9 +62,12 @@ final class OwnPages {
     return pages;
   }
 
-  /** A page as its driver drives it on another day; the same where he says nothing of such days. */
+  /**
+   * A page as its driver drives it on another day; the same where he says nothing of such days, or
+   * what is bolder than the page.
+   */
   static CornerPage on(DayKind day, CornerPage page, MarkChooser marks) {
-    Map<PageField, Object> values = page.annotations().variants().on(day);
+    Map<PageField, Object> values = page.annotations().toldVariants().on(day);
     if (values.isEmpty()) {
       return page;
     }

@@ -14,11 +14,14 @@ import marvek.core.brief.Preparation.Choice;
 import marvek.core.brief.Preparation.Decision;
 import marvek.core.brief.Preparation.Why;
 import marvek.core.circuit.Circuit;
+import marvek.core.circuit.Kerb;
 import marvek.core.conditions.Conditions;
 import marvek.core.line.ChosenLine;
 import marvek.core.page.CornerPage;
+import marvek.core.page.DayKind;
 import marvek.core.page.OwnValues;
 import marvek.core.page.PageField;
+import marvek.core.page.Variants;
 import marvek.core.reference.Reference;
 import org.junit.jupiter.api.Test;
 
@@ -94,6 +97,60 @@ class PreparationTest {
     Change change = brake(preparation(Map.of(CORNER, step)));
     assertThat(change.why()).isEqualTo(Why.STEP);
     assertThat(change.after()).isEqualTo(step);
+  }
+
+  private static Object prepared(Reference session, DayKind day, PageField field, Object value) {
+    OwnValues own = OWN.but().variants(new Variants(Map.of(day, Map.of(field, value)))).build();
+    Reference base = Reference.on(BASIS, Conditions.DEFAULT, List.of(own));
+    return Preparation.of(base, session, List.of(own), Map.of()).decided(List.of()).stream()
+        .filter(o -> o.corner() == CORNER)
+        .map(o -> o.variants().on(day).get(field))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  /** Nine metres earlier on cold tyres stay nine metres earlier where the page goes back itself. */
+  @Test
+  void whatIsWrittenForTheFirstLapsGoesWithThePage() {
+    double earlier =
+        (Double) prepared(IN_THE_DAMP, DayKind.COLD, PageField.BRAKE, MODEL_BRAKE - 17);
+    assertThat(earlier).isCloseTo(decided().brakeAtM() - 9, within(1e-9));
+    double slower = PAGE.lowestSpeedMps() * 0.9;
+    CornerPage then = IN_THE_DAMP.modelPages().get(MODEL.pages().indexOf(PAGE));
+    double before = WITH_OWN.pages().get(MODEL.pages().indexOf(PAGE)).lowestSpeedMps();
+    assertThat((Double) prepared(IN_THE_DAMP, DayKind.WORN, PageField.APEX_SPEED, slower))
+        .isCloseTo(slower * then.lowestSpeedMps() / before, within(1e-9));
+    assertThat(prepared(IN_THE_DAMP, DayKind.HEAVY, PageField.EXIT_KERB, Kerb.Use.NONE))
+        .isEqualTo(Kerb.Use.NONE);
+    int gear = PAGE.gears().corner();
+    assertThat(prepared(IN_THE_DAMP, DayKind.COLD, PageField.GEAR, gear))
+        .isEqualTo(then.gears().corner());
+  }
+
+  @Test
+  void whatIsWrittenForSuchADayStaysAsItIsWritten() {
+    assertThat(prepared(IN_THE_DAMP, DayKind.DAMP, PageField.BRAKE, MODEL_BRAKE - 50))
+        .isEqualTo(MODEL_BRAKE - 50);
+    assertThat(prepared(MODEL, DayKind.COLD, PageField.BRAKE, MODEL_BRAKE - 17))
+        .isEqualTo(MODEL_BRAKE - 17);
+  }
+
+  /**
+   * A place of the driver's own that a session leaves alone takes its other days with it: nowhere.
+   */
+  @Test
+  void anOtherTurnInStaysBesideAnOwnTurnIn() {
+    double ownM = PAGE.turnIn().atM() - 3;
+    OwnValues own =
+        OwnValues.in(CORNER)
+            .turnInM(ownM)
+            .variants(new Variants(Map.of(DayKind.COLD, Map.of(PageField.TURN_IN, ownM - 5))))
+            .build();
+    Reference base = Reference.on(BASIS, Conditions.DEFAULT, List.of(own));
+    List<OwnValues> decided =
+        Preparation.of(base, IN_THE_DAMP, List.of(own), Map.of()).decided(List.of());
+    assertThat(decided.get(0).variants().on(DayKind.COLD).get(PageField.TURN_IN))
+        .isEqualTo(ownM - 5);
   }
 
   @Test

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Map;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import marvek.core.InvalidValueException;
 import marvek.core.TestBooks;
 import marvek.core.brief.CallOut;
@@ -37,7 +38,9 @@ import marvek.core.page.Variants;
 import marvek.core.profile.Lap;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
 
 /** What a driver adds to the points of a page: told, spoken, checked, and never driven. */
 class AnnotationsTest {
@@ -171,6 +174,49 @@ class AnnotationsTest {
     CallOut onCold = calls(reference, first).get(0);
     assertThat(onCold.pointM()).isCloseTo(warm.pointM() - 8, within(1e-9));
     assertThat(onCold.words()).isNotEqualTo(warm.words());
+  }
+
+  /** What asks more than the page is kept as it was written, and told to nobody. */
+  @ParameterizedTest
+  @MethodSource
+  void whatIsBolderThanThePageIsNotTold(PageField field, Object bolder, Object tamer) {
+    Annotations of = page(with(own -> own.variants(cold(field, bolder)))).annotations();
+    assertThat(of.variants()).isEqualTo(cold(field, bolder));
+    assertThat(of.bolder()).isEqualTo(cold(field, bolder));
+    assertThat(of.toldVariants()).isEqualTo(Variants.NONE);
+    Reference reference = with(own -> own.variants(cold(field, bolder)));
+    ModelReference model = ModelReference.on(TestBooks.VARIED_BASIS, Conditions.DEFAULT);
+    assertThat(reference.pagesOn(DayKind.COLD, model.marks())).isEqualTo(reference.pages());
+    of = page(with(own -> own.variants(cold(field, tamer)))).annotations();
+    assertThat(of.bolder()).isEqualTo(Variants.NONE);
+    assertThat(of.toldVariants()).isEqualTo(cold(field, tamer));
+  }
+
+  /**
+   * Either side of the least change that is worth a word; a gear or another turn-in dares nothing.
+   */
+  static Stream<Arguments> whatIsBolderThanThePageIsNotTold() {
+    double brakeM = MODEL.brake().atM();
+    double firstM = MODEL.throttle().firstM();
+    double fullM = MODEL.throttle().fullM();
+    double slowest = MODEL.lowestSpeedMps();
+    return Stream.of(
+        Arguments.of(PageField.BRAKE, brakeM + 1.1, brakeM + 0.9),
+        Arguments.of(PageField.THROTTLE_FIRST, firstM - 1.6, firstM - 1.4),
+        Arguments.of(PageField.THROTTLE_FULL, fullM - 3.1, fullM - 2.9),
+        Arguments.of(PageField.APEX_SPEED, slowest + 0.26, slowest + 0.24),
+        Arguments.of(PageField.EXIT_KERB, Kerb.Use.FULL, MODEL.kerbs().exit()));
+  }
+
+  @Test
+  void anotherGearOrTurnInIsNoMatterOfBoldness() {
+    for (double by : new double[] {-20, 20}) {
+      Variants turn = cold(PageField.TURN_IN, MODEL.turnIn().atM() + by);
+      assertThat(page(with(own -> own.variants(turn))).annotations().toldVariants())
+          .isEqualTo(turn);
+    }
+    Variants up = cold(PageField.GEAR, MODEL.gears().corner() + 1);
+    assertThat(page(with(own -> own.variants(up))).annotations().toldVariants()).isEqualTo(up);
   }
 
   @Test

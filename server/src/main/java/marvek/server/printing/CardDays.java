@@ -9,6 +9,7 @@ import marvek.core.page.DayKind;
 import marvek.formats.Spelled;
 import marvek.server.units.DriverUnits;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** What a driver does on other days, in a line of the card. */
 final class CardDays {
@@ -27,16 +28,27 @@ final class CardDays {
 
   private CardDays() {}
 
-  /** The days of a page, one after the other; empty where it says nothing of them. */
+  /**
+   * The days of a page, one after the other; empty where it says nothing of them. What is bolder
+   * than the page itself is not said.
+   */
   static String of(JsonNode page, double lapM, DriverUnits units, Set<DayKind> days) {
     List<String> words = new ArrayList<>();
     for (DayKind day : days) {
-      JsonNode values = page.path("variants").path(Spelled.of(day));
-      if (!values.isEmpty()) {
-        words.add(WHEN.get(day) + ": " + words(page, values, lapM, units));
+      String then = words(page, told(page, Spelled.of(day)), lapM, units);
+      if (!then.isEmpty()) {
+        words.add(WHEN.get(day) + ": " + then);
       }
     }
     return String.join("; ", words);
+  }
+
+  private static JsonNode told(JsonNode page, String day) {
+    JsonNode told = page.path("variants").path(day).deepCopy();
+    if (told instanceof ObjectNode values) {
+      values.remove(page.path("variantsBolder").path(day).propertyNames());
+    }
+    return told;
   }
 
   private static String words(JsonNode page, JsonNode values, double lapM, DriverUnits units) {

@@ -212,6 +212,12 @@ class SessionCardTest {
     assertThat(plain(line.otherDays())).isEqualTo("laps 1 to 3: brake 8 m earlier, gear 1");
     CardLine wet = CardLine.of(page, 1100, METRIC, Set.of(), Set.of(DayKind.WET));
     assertThat(wet.otherDays()).isEqualTo("wet: no exit kerb");
+    page.putObject("variantsBolder").putObject("cold").put("brake.at_m", 1096.0);
+    CardLine tamer = CardLine.of(page, 1100, METRIC, Set.of(), Set.of(DayKind.COLD));
+    assertThat(tamer.otherDays()).isEqualTo("laps 1 to 3: gear 1");
+    page.withObject("/variantsBolder/cold").put("gears.corner", 1);
+    assertThat(CardLine.of(page, 1100, METRIC, Set.of(), Set.of(DayKind.COLD)).otherDays())
+        .isEmpty();
   }
 
   private static ObjectNode note(String kind, int severity, String text) {
