@@ -1,5 +1,6 @@
 import { svelte } from '@sveltejs/vite-plugin-svelte';
 import tailwindcss from '@tailwindcss/vite';
+import { readdirSync, readFileSync } from 'node:fs';
 import { defineConfig } from 'vitest/config';
 import { firstBook, firstParts } from './first-parts.mjs';
 import { guideSections } from './guide-sections.mjs';
@@ -9,6 +10,13 @@ const server = process.env.MARVEK_URL ?? 'http://127.0.0.1:8080';
 
 // The server answers what its own pages ask, no other origin.
 const proxied = { target: server, headers: { origin: server } };
+
+/** Files of tests that put modules of their own in the place of others, or the rest. */
+const tests = (othersInPlace: boolean) =>
+  readdirSync('src', { recursive: true, encoding: 'utf8' })
+    .map((path) => `src/${path}`)
+    .filter((path) => path.endsWith('.test.ts'))
+    .filter((path) => readFileSync(path, 'utf8').includes('vi.mock(') === othersInPlace);
 
 export default defineConfig({
   plugins: [svelte(), tailwindcss(), guideSections(), firstParts()],
@@ -42,5 +50,11 @@ export default defineConfig({
       },
     },
   },
-  test: { include: ['src/**/*.test.ts'], environment: 'node' },
+  test: {
+    // Most of the time would go into loading the same modules anew for each file.
+    projects: [
+      { extends: true, test: { name: 'plain', include: tests(false), isolate: false } },
+      { extends: true, test: { name: 'with other modules', include: tests(true) } },
+    ],
+  },
 });
