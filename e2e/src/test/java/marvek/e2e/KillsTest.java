@@ -33,10 +33,10 @@ import tools.jackson.databind.node.ObjectNode;
 
 /**
  * The server and the database are killed at random moments while people write: whatever was
- * answered as kept is there afterwards. Three rounds; {@code scripts/kills} does 25 of each.
+ * answered as kept is there afterwards. Two rounds; {@code scripts/kills} does 25 of each.
  */
 class KillsTest {
-  private static final int ROUNDS = Integer.getInteger("kills", 3);
+  private static final int ROUNDS = Integer.getInteger("kills", 2);
   private static final Path PROJECT = Path.of("..").toAbsolutePath().normalize();
   private static final Duration LONGEST = Duration.ofSeconds(20);
 

@@ -38,6 +38,7 @@ class LoadingJourneyTest {
   @BeforeEach
   void start() {
     browser = new Browser(port);
+    browser.forgetFiles();
   }
 
   @AfterEach
