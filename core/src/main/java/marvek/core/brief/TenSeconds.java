@@ -3,6 +3,7 @@ package marvek.core.brief;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Stream;
 import marvek.core.circuit.Kerb;
 import marvek.core.page.CornerPage;
 
@@ -20,7 +21,7 @@ public final class TenSeconds {
 
   private static final double SECONDS = 10;
 
-  /** A flat corner that goes with others is passed over rather than told wrong (own choice). */
+  /** A flat corner is a straight to the driver: passing it over costs him little (own choice). */
   private static final double FLAT_SHARE = 0.25;
 
   /** What is done in a corner, as it is said. */
@@ -96,37 +97,58 @@ public final class TenSeconds {
 
   private String words(int most) {
     List<String> words = new ArrayList<>();
-    for (Clause whole : clauses(most)) {
-      Clause clause = withoutFlatEnds(whole);
-      boolean one = clause.from == clause.to;
-      String which = one ? named(pages.get(clause.from)) : numbers(clause);
-      words.add(clause.deed.words + " " + which);
+    for (Clause clause : clauses(most)) {
+      words.add(clause.deed.words + " " + which(clause));
     }
     String all = String.join(", ", words);
     return all.substring(0, 1).toUpperCase(Locale.ROOT) + all.substring(1) + ".";
   }
 
-  /** What is flat at the ends of a clause is a straight to the driver: it is not named. */
-  private Clause withoutFlatEnds(Clause clause) {
-    int from = clause.from;
-    int to = clause.to;
-    while (clause.deed != Deed.FLAT && from < to && deed(pages.get(from)) == Deed.FLAT) {
-      from++;
+  /**
+   * The corners of a clause in which its deed is done, "1, 3 and 4"; one that is driven otherwise
+   * is passed over rather than told wrong.
+   */
+  private String which(Clause clause) {
+    List<Clause> runs = runs(clause);
+    if (runs.size() == 1 && runs.get(0).from == runs.get(0).to) {
+      return named(pages.get(runs.get(0).from));
     }
-    while (clause.deed != Deed.FLAT && from < to && deed(pages.get(to)) == Deed.FLAT) {
-      to--;
+    List<String> words = runs.stream().flatMap(this::numbers).toList();
+    int last = words.size() - 1;
+    return last == 0
+        ? words.get(0)
+        : String.join(", ", words.subList(0, last)) + " and " + words.get(last);
+  }
+
+  /** The corners of a clause that go by its deed, those that follow each other together. */
+  private List<Clause> runs(Clause clause) {
+    List<Clause> runs = new ArrayList<>();
+    int from = -1;
+    for (int p = clause.from; p <= clause.to + 1; p++) {
+      boolean right = p <= clause.to && deed(pages.get(p)) == clause.deed;
+      if (right && from < 0) {
+        from = p;
+      } else if (!right && from >= 0) {
+        runs.add(new Clause(clause.deed, from, p - 1));
+        from = -1;
+      }
     }
-    return new Clause(clause.deed, from, to);
+    return runs;
   }
 
   private static String named(CornerPage page) {
     return page.name().isBlank() ? String.valueOf(page.corner()) : page.name();
   }
 
-  private String numbers(Clause clause) {
-    String first = number(pages.get(clause.from));
-    String last = number(pages.get(clause.to));
-    return first + (clause.to - clause.from == 1 ? " and " : " to ") + last;
+  /** Three and more that follow each other are told by their first and last. */
+  private Stream<String> numbers(Clause run) {
+    String first = number(pages.get(run.from));
+    String last = number(pages.get(run.to));
+    return switch (run.to - run.from) {
+      case 0 -> Stream.of(first);
+      case 1 -> Stream.of(first, last);
+      default -> Stream.of(first + " to " + last);
+    };
   }
 
   private static String number(CornerPage page) {

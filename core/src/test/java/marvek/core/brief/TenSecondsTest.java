@@ -93,7 +93,7 @@ class TenSecondsTest {
     assertThat(CallOuts.secondsOf(words)).isLessThanOrEqualTo(10);
     CornerPage brief = page(BrakeStyle.NONE, ApexKind.MID, Kerb.Use.NONE, 0.5);
     assertThat(said(HARD, brief, HARD, KERBS, LATE, FLAT, KERBS))
-        .startsWith("Brake hard into 1 to 3,");
+        .startsWith("Brake hard into 1 and 3,");
   }
 
   /** A kink that is flat is passed over, not told as a corner to brake for. */
@@ -101,6 +101,17 @@ class TenSecondsTest {
   void whatIsFlatBesideAHardCornerIsNotNamedWithIt() {
     assertThat(said(LATE, KERBS, LATE, KERBS, HARD, FLAT)).endsWith(", brake hard into 5.");
     assertThat(said(FLAT, HARD, LATE, KERBS, LATE, KERBS)).startsWith("Brake hard into 2,");
+  }
+
+  /** Nobody is told to brake hard into a corner that he only lifts for. */
+  @Test
+  void whatIsDrivenOtherwiseIsPassedOver() {
+    CornerPage lift = page(BrakeStyle.LIFT, ApexKind.MID, Kerb.Use.NONE, 1);
+    assertThat(said(HARD, lift, HARD, HARD, KERBS, LATE, KERBS, LATE))
+        .startsWith("Brake hard into 1, 3 and 4, bounce");
+    assertThat(said(HARD, lift, HARD, HARD, HARD, KERBS, LATE, KERBS, LATE))
+        .startsWith("Brake hard into 1 and 3 to 5, bounce");
+    assertThat(said(HARD, lift, KERBS, LATE, KERBS, LATE)).startsWith("Brake hard into 1, bounce");
   }
 
   /** A lap that is made: every corner is in one clause, in order. */
