@@ -10,12 +10,10 @@ import marvek.core.vehicle.Vehicle;
  * Chooses gears by dynamic programming over (sample, gear), each choice priced in seconds.
  * Single-use worker; position k counts samples from the start, gear index 0 is not used.
  *
- * <p>The price of drive not used at a sample is what its speed is worth: the derivative of the time
- * to the next place where brakes or grip decide the speed, carried backward along the best-gear
- * profile (adjoint of the forward pass). An upshift costs the drive lost for its time; holding a
- * gear on the limiter costs the time of going no faster; short-shifting costs the drive of the
- * taller gear, nothing where grip is the limit. Downshifts under brakes are free and may skip
- * gears; upshifts go one at a time.
+ * <p>The price of drive not used at a sample is what its speed is worth ({@link SpeedWorth}). An
+ * upshift costs the drive lost for its time; holding a gear on the limiter costs the time of going
+ * no faster; short-shifting costs the drive of the taller gear, nothing where grip is the limit.
+ * Downshifts under brakes are free and may skip gears; upshifts go one at a time.
  */
 final class GearSearch {
   /** A change that gains less than this is not worth a hand off the wheel (own assumption). */
@@ -42,9 +40,6 @@ final class GearSearch {
    */
   private static final double CLEARLY_BELOW = 0.98;
 
-  /** Step of a difference quotient, as a share of the speed's square. */
-  private static final double LESS_SPEED = 1e-3;
-
   /** Price of a node that was not reached. */
   private static final double NEVER = 1e9;
 
@@ -56,12 +51,13 @@ final class GearSearch {
   private final double downshiftS;
   private final double[] w;
   private final double[] v;
+  private final DriveCuts cuts;
   private final int start;
   private final int n;
   private final int gears;
   private final boolean[] capped;
   private final boolean[] braking;
-  private final double[] worth;
+  private double[] worth;
   private final double[] bestDrive;
   private final double[] resistance;
   private final boolean[] engineLimited;
@@ -95,7 +91,6 @@ final class GearSearch {
     this.v = new double[n];
     this.capped = new boolean[n];
     this.braking = new boolean[n];
-    this.worth = new double[n];
     this.bestDrive = new double[n];
     this.resistance = new double[n];
     this.engineLimited = new boolean[n];
@@ -118,11 +113,12 @@ final class GearSearch {
       resistance[i] = forces.resistanceN(i, w[i]);
     }
     markBraking();
+    this.cuts = new DriveCuts(path, vehicle, driveline, v, braking);
   }
 
   /** The gears of least time. */
   GearPlan plan() {
-    priceSpeed();
+    worth = new SpeedWorth(path, forces, driveline, v, capped, engineLimited).along(start);
     sumUp();
     int[] plan = search(0);
     int first = plan[start];
@@ -156,67 +152,13 @@ final class GearSearch {
     return i >= n ? i - n : i;
   }
 
-  private int next(int i) {
-    return i + 1 == n ? (path.road().closed() ? 0 : i) : i + 1;
-  }
-
   private void markBraking() {
     double mass = forces.massKg();
     for (int i = 0; i < path.elements(); i++) {
-      double a = (w[next(i)] - w[i]) / (2 * path.elementAt(i));
+      double a = (w[path.road().wrap(i + 1)] - w[i]) / (2 * path.elementAt(i));
       double tyre = mass * a + resistance[i];
       braking[i] = tyre < -GearPlan.BRAKING_SHARE * mass * Constants.G0;
     }
-  }
-
-  /** Seconds gained for a unit more of the speed's square at each sample. */
-  private void priceSpeed() {
-    int rounds = path.road().closed() && !capped[start] ? 2 : 1;
-    double downstream = 0;
-    for (int k = rounds * n - 1; k >= 0; k--) {
-      int i = sample(k % n);
-      int to = next(i);
-      if (capped[i] || to == i) {
-        worth[i] = 0;
-        downstream = 0;
-        continue;
-      }
-      double ds = path.elementAt(i);
-      int before = path.road().wrap(i - 1);
-      double own = ds / square(v[i] + v[to]) + path.elementAt(before) / square(v[before] + v[i]);
-      worth[i] = own / v[i] + passed(i, to, ds) * downstream;
-      downstream = worth[i];
-    }
-  }
-
-  /**
-   * How much of a change of the speed's square at one end of an element comes to the other. Where
-   * the best gear changes within it at the limiter, the drive falls at once: what comes earlier to
-   * that place passes on in the ratio of the two (saltation matrix of a piecewise smooth system; di
-   * Bernardo et al., <i>Piecewise-smooth Dynamical Systems</i>, ch. 2, from memory).
-   */
-  private double passed(int i, int to, double ds) {
-    int gear = driveline.bestGear(v[i]);
-    double here = square(v[i]);
-    double less = LESS_SPEED * here;
-    double slope = (drive(i, here, gear) - drive(i, here - less, gear)) / less;
-    double smooth = Math.max(0, 1 + 2 * ds * slope / forces.massKg());
-    int next = driveline.bestGear(v[to]);
-    if (next == gear) {
-      return smooth;
-    }
-    double ends = square(Math.min(v[to], driveline.limiterSpeedMps(gear)));
-    double before = drive(i, ends, gear);
-    return before > 0 ? smooth * Math.max(0, drive(i, ends, next)) / before : smooth;
-  }
-
-  private double drive(int i, double w2, int gear) {
-    double engine = driveline.forceN(gear, Math.sqrt(w2));
-    return engineLimited[i] ? engine - forces.resistanceN(i, w2) : forces.netDriveN(i, w2, engine);
-  }
-
-  private static double square(double a) {
-    return a * a;
   }
 
   /** Shortest way through the (sample, gear) net. Gear 0 as first gear leaves it free. */
@@ -226,8 +168,8 @@ final class GearSearch {
       cost[at(0, g)] = firstGear == 0 || firstGear == g ? 0 : NEVER;
     }
     int settled = 1;
-    DriveLost upward = new DriveLost(upshiftS);
-    DriveLost downward = new DriveLost(downshiftS);
+    DriveLost upward = lost(upshiftS);
+    DriveLost downward = lost(downshiftS);
     for (int k = 0; k + 1 < n; k++) {
       int i = sample(k);
       settled = settledAfter(k, settled);
@@ -289,7 +231,7 @@ final class GearSearch {
     double[] stay = new double[gears + 1];
     for (int k = 0; k + 1 < n; k++) {
       int i = sample(k);
-      time[k + 1] = time[k] + 2 * path.elementAt(i) / (v[i] + v[next(i)]);
+      time[k + 1] = time[k] + 2 * path.elementAt(i) / (v[i] + v[path.road().wrap(i + 1)]);
       noDrive[k + 1] = noDrive[k] + pricePerN(i) * bestDrive[i];
       stayCosts(i, stay);
       for (int g = 1; g <= gears; g++) {
@@ -370,34 +312,8 @@ final class GearSearch {
     return 2 * ds / forces.massKg() * worth[i];
   }
 
-  /** Price of so many seconds without drive, from one position after the other. */
-  private final class DriveLost {
-    private final double seconds;
-    private int last;
-
-    DriveLost(double seconds) {
-      this.seconds = seconds;
-    }
-
-    /**
-     * From a position on [s].
-     *
-     * @param k not before the one that was asked for last
-     */
-    double from(int k) {
-      double until = time[k] + seconds;
-      last = Math.max(last, k);
-      while (last + 1 < n && time[last + 1] < until) {
-        last++;
-      }
-      double whole = noDrive[last] - noDrive[k];
-      return last + 1 < n
-          ? whole
-              + (until - time[last])
-                  / (time[last + 1] - time[last])
-                  * (noDrive[last + 1] - noDrive[last])
-          : whole;
-    }
+  private DriveLost lost(double seconds) {
+    return new DriveLost(time, noDrive, seconds);
   }
 
   private void relax(int k, int to, int gear, int toGear, double value) {
@@ -441,7 +357,7 @@ final class GearSearch {
   private void underBrakes(int[] plan) {
     for (int k = n - 1; k >= 0; k--) {
       int i = sample(k);
-      int to = next(i);
+      int to = path.road().wrap(i + 1);
       if (!braking[i]) {
         continue;
       }
@@ -469,6 +385,11 @@ final class GearSearch {
     }
   }
 
+  /** Where the changes of this lap leave no drive. */
+  DriveCuts cuts() {
+    return cuts;
+  }
+
   /** The plan of other gears, once this search has chosen. */
   GearPlan planOf(int[] plan) {
     double[] share = new double[n];
@@ -476,61 +397,15 @@ final class GearSearch {
     List<GearPlan.Change> changes = new ArrayList<>();
     for (int k = 0; k < n; k++) {
       int i = sample(k);
-      int to = next(i);
+      int to = path.road().wrap(i + 1);
       if (plan[to] == plan[i]) {
         continue;
       }
-      double seconds = cutS(plan, i);
-      double cost = seconds > 0 ? new DriveLost(seconds).from(Math.min(k + 1, n - 1)) : 0;
+      double seconds = cuts.secondsAfter(plan, i);
+      double cost = seconds > 0 ? lost(seconds).from(Math.min(k + 1, n - 1)) : 0;
       changes.add(new GearPlan.Change(to, plan[i], plan[to], cost));
-      cutDrive(share, to, seconds);
+      cuts.cut(share, to, seconds);
     }
     return new GearPlan(plan, share, braking, changes);
-  }
-
-  /** For how long there is no drive for the change that comes after a sample [s]. */
-  private double cutS(int[] plan, int i) {
-    int to = next(i);
-    boolean up = plan[to] > plan[i];
-    boolean free = plan[to] == plan[i] || braking[i] || !up && braking[to];
-    return free ? 0 : up ? upshiftS : downshiftS;
-  }
-
-  /**
-   * Cuts the drive for the changes of other gears, as far as those between two samples reach.
-   *
-   * @param share of the drive, right before and after
-   * @return sample after the last that was looked at
-   */
-  int cutDrive(int[] plan, double[] share, int from, int to) {
-    double longest = Math.max(upshiftS, downshiftS) * driveline.limiterSpeedMps(gears);
-    int reached = to;
-    for (double way = longest; way > 0 && next(reached) != reached; reached = next(reached)) {
-      way -= path.elementAt(reached);
-    }
-    for (int i = from; i != reached; i = next(i)) {
-      share[i] = 1;
-    }
-    int first = from;
-    for (double way = longest; way > 0 && path.road().wrap(first - 1) != first; ) {
-      first = path.road().wrap(first - 1);
-      way -= path.elementAt(first);
-    }
-    for (int i = first; i != reached; i = next(i)) {
-      cutDrive(share, next(i), cutS(plan, i));
-    }
-    return reached;
-  }
-
-  private void cutDrive(double[] share, int at, double seconds) {
-    double way = v[at] * seconds;
-    for (int i = at; way > 0; i = next(i)) {
-      double ds = path.elementAt(Math.min(i, path.elements() - 1));
-      share[i] = Math.max(0, 1 - way / ds);
-      way -= ds;
-      if (next(i) == i) {
-        return;
-      }
-    }
   }
 }

@@ -213,7 +213,7 @@ final class SecondLook {
    * @param end sample after the last with another gear
    */
   private void take(int before, int from, int end) {
-    int settled = search.cutDrive(triedGears, triedShare, before, end);
+    int settled = search.cuts().along(triedGears, triedShare, before, end);
     double gained = 0;
     boolean done = false;
     int i = from;
