@@ -67,7 +67,7 @@ class LoadingJourneyTest {
     browser.openBook();
     for (String path : List.of("/", browser.path(), browser.path() + "/corner/4")) {
       browser.open(path);
-      browser.see(path.endsWith("4") ? "[data-plate=B]" : "[data-lap]");
+      browser.see(path.endsWith("/corner/4") ? "[data-plate=B]" : "[data-lap]");
       ResponseEntity<String> page = http.getForEntity(path, String.class);
       String named = page.getHeaders().getFirst(HttpHeaders.LINK) + page.getBody();
       assertThat(scripts()).hasSizeGreaterThan(4).allMatch(named::contains);
