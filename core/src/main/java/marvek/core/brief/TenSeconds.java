@@ -10,7 +10,7 @@ import marvek.core.page.CornerPage;
 /**
  * The lap in ten seconds: a few clauses that group corners by what is done in them, "bounce through
  * 5 to 7, patience in 8". The corners stay in driving order; where they are too many for so few
- * clauses, those that take the least time go with their neighbours.
+ * clauses, those that take the least time are not told.
  */
 public final class TenSeconds {
   /** More clauses nobody keeps in his head (common practice). */

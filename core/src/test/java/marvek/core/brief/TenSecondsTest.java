@@ -85,7 +85,7 @@ class TenSecondsTest {
     assertThat(TenSeconds.of(List.of())).isEmpty();
   }
 
-  /** Of too many the least in time goes with its neighbours. */
+  /** Of too many the least in time is passed over. */
   @Test
   void atMostFiveClausesAreLeftAndTheyTakeTenSeconds() {
     String words = said(HARD, FLAT, HARD, KERBS, LATE, FLAT, HARD, LATE, KERBS);

@@ -263,4 +263,11 @@ class PageFieldTest {
     assertThat(Quantity.NOTE.isText()).isTrue();
     assertThat(Quantity.SPEED.value(null)).isNull();
   }
+
+  @Test
+  void anAmountThatCannotBeBecomesTheNearestThatCan() {
+    assertThat(Quantity.PRESS.within(120)).isEqualTo(100);
+    assertThat(Quantity.PRESS.within(-5)).isEqualTo(1);
+    assertThat(Quantity.PRESS.within(60)).isEqualTo(60);
+  }
 }
