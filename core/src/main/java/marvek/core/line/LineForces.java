@@ -213,16 +213,16 @@ final class LineForces {
     /** Those of one end. */
     void tyres(int bendAt, int speedAt) {
       double[] given = {along.value(), turning.value(), at[bendAt], at[speedAt]};
-      LineTyres.Spare ofTyres = tyres.spare(places[k], given, z, next);
-      for (int c = 0; c < ofTyres.spare().length; c++) {
-        double[] slope = ofTyres.slopes()[c];
-        spare[next] = ofTyres.spare()[c];
-        by(slope[LineTyres.ALONG], slope[LineTyres.TURNING]);
-        slopes[next][bendAt] += slope[LineTyres.BEND];
-        slopes[next][speedAt] += slope[LineTyres.SPEED_SQUARED];
+      Jet ofTyres = new Jet(LineTyres.GIVEN);
+      for (Jet constraint : tyres.spare(places[k], given)) {
+        spare[next] = constraint.value();
+        by(constraint.by(LineTyres.ALONG), constraint.by(LineTyres.TURNING));
+        slopes[next][bendAt] += constraint.by(LineTyres.BEND);
+        slopes[next][speedAt] += constraint.by(LineTyres.SPEED_SQUARED);
+        ofTyres.add(z[next], constraint);
         next++;
       }
-      weighed.add(1, ofTyres.weighed(), ALONG, TURNING, bendAt, speedAt);
+      weighed.add(1, ofTyres, ALONG, TURNING, bendAt, speedAt);
     }
 
     private void by(double ofAlong, double ofTurning) {

@@ -108,7 +108,11 @@ final class LineProgramme implements ElementProgramme {
     double v = Math.sqrt(w);
     double nextV = Math.sqrt(nextW);
     double perSpeed = 1 / (v + nextV);
-    double time = 2 * length * perSpeed / timeUnit;
+    double alone = 2 * length * perSpeed / timeUnit;
+    double turned = spare.turned();
+    double calm = CALM / spare.most();
+    double time = alone * (1 + CALM * turned * turned);
+    double ofTurning = alone * 2 * calm * turned;
     double ofW = -0.5 * perSpeed / v;
     double ofNext = -0.5 * perSpeed / nextV;
     Jet whole = new Jet(LineForces.WITH_FORCES).plus(time);
@@ -124,12 +128,12 @@ final class LineProgramme implements ElementProgramme {
         LineForces.NEXT_SPEED_SQUARED,
         time * ofNext * (2 * ofNext - 0.5 / nextW));
     whole.bend(LineForces.SPEED_SQUARED, LineForces.NEXT_SPEED_SQUARED, 2 * time * ofW * ofNext);
-    double turned = spare.turned();
-    double calm = CALM / spare.most();
-    Jet beside = new Jet(LineForces.WITH_FORCES).plus(1 + CALM * turned * turned);
-    beside.slope(LineForces.TURNING, 2 * calm * turned);
-    beside.bend(LineForces.TURNING, LineForces.TURNING, 2 * calm / spare.most());
-    return Jet.product(whole, beside);
+    whole.slope(LineForces.TURNING, ofTurning);
+    whole.bend(LineForces.LENGTH, LineForces.TURNING, ofTurning / length);
+    whole.bend(LineForces.SPEED_SQUARED, LineForces.TURNING, ofTurning * ofW);
+    whole.bend(LineForces.NEXT_SPEED_SQUARED, LineForces.TURNING, ofTurning * ofNext);
+    whole.bend(LineForces.TURNING, LineForces.TURNING, alone * 2 * calm / spare.most());
+    return whole;
   }
 
   /** Curvatures at both ends of an element and its length, with their derivatives by the places. */

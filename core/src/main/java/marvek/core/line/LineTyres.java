@@ -2,7 +2,6 @@ package marvek.core.line;
 
 import static marvek.core.profile.Constants.G0;
 
-import java.util.Arrays;
 import marvek.core.numeric.Jet;
 import marvek.core.profile.ForceModel;
 import marvek.core.profile.Lap;
@@ -55,29 +54,38 @@ final class LineTyres {
   static final int SPEED_SQUARED = 3;
   static final int GIVEN = 4;
 
-  /** What the tyres see beside: the load that rests on them, and the side force asked for. */
-  private static final int NORMAL = 4;
-
-  private static final int ACROSS = 5;
-  private static final int SEEN = 6;
+  /**
+   * A force as so much of each: of the force along, of the turning, of the speed's square, of the
+   * load that rests on the tyres and of the side force that is asked of them.
+   */
+  private record Mixed(
+      double ofAlong, double ofTurning, double ofSquare, double ofNormal, double ofAcross) {
+    Jet at(double[] given, Jet normal, Jet across) {
+      double own =
+          ofAlong * given[ALONG] + ofTurning * given[TURNING] + ofSquare * given[SPEED_SQUARED];
+      Jet mixed = new Jet(GIVEN).plus(own);
+      mixed.slope(ALONG, ofAlong).slope(TURNING, ofTurning).slope(SPEED_SQUARED, ofSquare);
+      mixed.add(ofNormal, normal);
+      mixed.add(ofAcross, across);
+      return mixed;
+    }
+  }
 
   /**
    * An axle, or all of them.
    *
-   * @param load by each that the tyres see
-   * @param side its side force likewise; null where it is shared as the load is
+   * @param side its side force; null where it is shared as the load is
    * @param ofMagnitude share of the force's magnitude along that it gives
    * @param ofAlong share of the force along that it gives beside
    */
-  private record Axle(
-      double[] load, double @Nullable [] side, double ofMagnitude, double ofAlong) {}
+  private record Axle(Mixed load, @Nullable Mixed side, double ofMagnitude, double ofAlong) {}
 
   private final boolean motorcycle;
   private final double muX;
   private final double muY;
   private final double sensitivity;
   private final double weightOverReference;
-  private final double[] frontLoad;
+  private final Mixed frontLoad;
   private final Axle[] axles;
 
   LineTyres(Lap lap) {
@@ -94,17 +102,17 @@ final class LineTyres {
     double frontShare = vehicle.frontWeightShare();
     double ofAir =
         forces.downforcePerSquaredSpeed() / weight * (vehicle.aero().frontShare() - frontShare);
-    frontLoad = seen(-heightRatio, 0, ofAir, frontShare, 0);
-    double[] rearLoad = seen(heightRatio, 0, -ofAir, 1 - frontShare, 0);
-    double[] frontSide = null;
-    double[] rearSide = null;
+    frontLoad = new Mixed(-heightRatio, 0, ofAir, frontShare, 0);
+    Mixed rearLoad = new Mixed(heightRatio, 0, -ofAir, 1 - frontShare, 0);
+    Mixed frontSide = null;
+    Mixed rearSide = null;
     if (ForceModel.toldApart(vehicle, lap.conditions())) {
       // Its share of the bend, and what turns the car.
       double yaw = ForceModel.yawKgM(vehicle, forces.massKg()) / weight;
-      frontSide = seen(0, yaw, 0, 0, frontShare);
-      rearSide = seen(0, -yaw, 0, 0, 1 - frontShare);
+      frontSide = new Mixed(0, yaw, 0, 0, frontShare);
+      rearSide = new Mixed(0, -yaw, 0, 0, 1 - frontShare);
     }
-    Axle whole = new Axle(seen(0, 0, 0, 1, 0), seen(0, 0, 0, 0, 1), 1, 0);
+    Axle whole = new Axle(new Mixed(0, 0, 0, 1, 0), new Mixed(0, 0, 0, 0, 1), 1, 0);
     Vehicle.Drive drive = vehicle.drive();
     double brakes = motorcycle ? 0 : vehicle.brakes().frontShare();
     double rearBrakes = motorcycle ? 0 : 1 - brakes;
@@ -118,13 +126,8 @@ final class LineTyres {
     }
   }
 
-  private static double[] seen(
-      double along, double turning, double speedSquared, double normal, double across) {
-    return new double[] {along, turning, 0, speedSquared, normal, across};
-  }
-
   /** Drive is what of a force along is positive, brakes what is negative. */
-  private static Axle axle(double[] load, double @Nullable [] side, boolean drives, double brakes) {
+  private static Axle axle(Mixed load, @Nullable Mixed side, boolean drives, double brakes) {
     double drive = drives ? 1 : 0;
     return new Axle(load, side, (drive + brakes) / 2, (drive - brakes) / 2);
   }
@@ -139,35 +142,36 @@ final class LineTyres {
    *
    * @param given force of the tyres along [weights], growth of the turning [rad/s²], of no matter
    *     where axles are not told apart, bend in plan [1/m], square of the speed [m²/s²]
-   * @param z multipliers, from a place on
+   * @return the constraints as functions of what is given
    */
-  Spare spare(Place p, double[] given, double[] z, int from) {
+  Jet[] spare(Place p, double[] given) {
     Jet normal = pressed(p, given, p.sinPhi / G0, p.crest, p.cosCos);
     Jet across = pressed(p, given, p.cosPhi / G0, 0, -p.cosSin);
-    double[] seen = Arrays.copyOf(given, SEEN);
-    seen[NORMAL] = normal.value();
-    seen[ACROSS] = across.value();
-    double[] spare = new double[constraints()];
-    double[][] slopes = new double[constraints()][SEEN];
-    Jet weighed = new Jet(SEEN);
+    double perLoad = -sensitivity * weightOverReference * p.grip;
+    Jet friction = new Jet(GIVEN).plus((1 + sensitivity) * p.grip);
+    friction.add(perLoad, normal);
+    Jet[] spare = new Jet[constraints()];
     for (int c = 0; c < axles.length; c++) {
-      spare[c] = new Asked(p, seen, axles[c]).spare(slopes[c], weighed, z[from + c]);
+      Jet load = axles[c].load.at(given, normal, across);
+      Jet side =
+          axles[c].side == null
+              ? asLoad(load, normal, across)
+              : axles[c].side.at(given, normal, across);
+      spare[c] = Jet.product(friction, load);
+      addAsked(spare[c], axles[c], given[ALONG], side);
     }
     if (motorcycle) {
       // The front wheel stays down.
-      int c = axles.length;
-      spare[c] = dot(frontLoad, seen);
-      for (int v = 0; v < SEEN; v++) {
-        slopes[c][v] = frontLoad[v];
-        weighed.slope(v, z[from + c] * frontLoad[v]);
-      }
+      spare[axles.length] = frontLoad.at(given, normal, across);
     }
-    for (double[] slope : slopes) {
-      for (int v = BEND; v <= SPEED_SQUARED; v++) {
-        slope[v] += slope[NORMAL] * normal.by(v) + slope[ACROSS] * across.by(v);
-      }
-    }
-    return new Spare(spare, slopes, weighed.substituted(normal, across));
+    return spare;
+  }
+
+  /** The side force that is asked of all, as much of it as an axle carries of the load. */
+  private static Jet asLoad(Jet load, Jet normal, Jet across) {
+    double n = normal.value();
+    Jet perNormal = Jet.function(1 / n, -1 / (n * n), 2 / (n * n * n), normal);
+    return Jet.product(Jet.product(across, perNormal), load);
   }
 
   /** A force that grows with the bend and the square of the speed. */
@@ -183,106 +187,27 @@ final class LineTyres {
         .bend(BEND, SPEED_SQUARED, inSpace);
   }
 
-  /**
-   * Constraints with their derivatives by what an end is given by.
-   *
-   * @param slopes of each constraint; what stands beyond those given is of no meaning
-   * @param weighed sum of the constraints, each times its multiplier
-   */
-  record Spare(double[] spare, double[][] slopes, Jet weighed) {}
-
-  private static double dot(double[] a, double[] b) {
-    double sum = 0;
-    for (int v = 0; v < SEEN; v++) {
-      sum += a[v] * b[v];
+  /** Takes from what an axle holds what is asked of it: √(X² + Y²), X and Y over their μ. */
+  private void addAsked(Jet spare, Axle axle, double along, Jet side) {
+    double magnitude = Math.sqrt(along * along + ROUNDED * ROUNDED);
+    double x = (axle.ofMagnitude * magnitude + axle.ofAlong * along) / muX;
+    double xSlope = (axle.ofMagnitude * along / magnitude + axle.ofAlong) / muX;
+    double xBend = axle.ofMagnitude * ROUNDED * ROUNDED / (magnitude * magnitude * magnitude) / muX;
+    double y = side.value() / muY;
+    double asked = Math.sqrt(x * x + y * y + ROUNDED * ROUNDED);
+    double[] ySlope = new double[GIVEN];
+    double[] askedSlope = new double[GIVEN];
+    for (int v = 0; v < GIVEN; v++) {
+      ySlope[v] = side.by(v) / muY;
+      askedSlope[v] = y * ySlope[v] / asked;
     }
-    return sum;
-  }
-
-  /** An axle at work, or all of them: {@code μ(N)·load − √(X² + Y²)}, X and Y over their μ. */
-  private final class Asked {
-    private final double[] load;
-    private final double loadValue;
-    private final double friction;
-    private final double frictionSlope;
-
-    /** Force along, and its derivatives by itself. */
-    private final double x;
-
-    private final double xSlope;
-    private final double xBend;
-    private final double y;
-    private final double[] ySlope = new double[SEEN];
-
-    /** Side force over load: what the second derivatives of a side force by load are made of. */
-    private final double perLoad;
-
-    private final double normal;
-    private final boolean asLoad;
-
-    Asked(Place p, double[] seen, Axle axle) {
-      load = axle.load;
-      loadValue = dot(load, seen);
-      normal = seen[NORMAL];
-      frictionSlope = -sensitivity * weightOverReference * p.grip;
-      friction = (1 + sensitivity) * p.grip + frictionSlope * normal;
-      double along = seen[ALONG];
-      double magnitude = Math.sqrt(along * along + ROUNDED * ROUNDED);
-      x = (axle.ofMagnitude * magnitude + axle.ofAlong * along) / muX;
-      xSlope = (axle.ofMagnitude * along / magnitude + axle.ofAlong) / muX;
-      xBend = axle.ofMagnitude * ROUNDED * ROUNDED / (magnitude * magnitude * magnitude) / muX;
-      asLoad = axle.side == null;
-      perLoad = seen[ACROSS] / normal;
-      if (asLoad) {
-        y = perLoad * loadValue / muY;
-        for (int v = 0; v < SEEN; v++) {
-          ySlope[v] = perLoad * load[v] / muY;
-        }
-        ySlope[ACROSS] += loadValue / normal / muY;
-        ySlope[NORMAL] -= loadValue * perLoad / normal / muY;
-      } else {
-        y = dot(axle.side, seen) / muY;
-        for (int v = 0; v < SEEN; v++) {
-          ySlope[v] = axle.side[v] / muY;
-        }
-      }
-    }
-
-    /** What it has to spare; its derivatives go to the slope and, weighed, to the sum. */
-    double spare(double[] slope, Jet weighed, double z) {
-      double asked = Math.sqrt(x * x + y * y + ROUNDED * ROUNDED);
-      double[] askedSlope = new double[SEEN];
-      for (int v = 0; v < SEEN; v++) {
-        askedSlope[v] = y * ySlope[v] / asked;
-      }
-      askedSlope[ALONG] += x * xSlope / asked;
-      for (int v = 0; v < SEEN; v++) {
-        slope[v] = friction * load[v] - askedSlope[v];
-      }
-      slope[NORMAL] += frictionSlope * loadValue;
-      double spare = friction * loadValue - asked;
-      weighed.plus(z * spare);
-      for (int v = 0; v < SEEN; v++) {
-        weighed.slope(v, z * slope[v]);
-        weighed.bend(NORMAL, v, (v == NORMAL ? 2 : 1) * z * frictionSlope * load[v]);
-      }
-      weighed.bend(ALONG, ALONG, -z * (xSlope * xSlope + x * xBend) / asked);
-      weighed.outer(-0.5 * z / asked, ySlope, ySlope);
-      weighed.outer(0.5 * z / asked, askedSlope, askedSlope);
-      if (asLoad) {
-        addSecondOfSide(weighed, -z * y / asked / muY);
-      }
-      return spare;
-    }
-
-    /** Second derivatives of {@code side·load/normal}. */
-    private void addSecondOfSide(Jet to, double weight) {
-      for (int v = 0; v < SEEN; v++) {
-        to.bend(ACROSS, v, weight * load[v] / normal);
-        to.bend(NORMAL, v, -(v == NORMAL ? 2 : 1) * weight * load[v] * perLoad / normal);
-      }
-      to.bend(ACROSS, NORMAL, -weight * loadValue / (normal * normal));
-      to.bend(NORMAL, NORMAL, 2 * weight * loadValue * perLoad / (normal * normal));
-    }
+    askedSlope[ALONG] += x * xSlope / asked;
+    // The side's own derivatives, then what the root's second ones are made of beside.
+    double ofSide = y / (muY * asked);
+    spare.add(-ofSide, side);
+    spare.plus(ofSide * side.value() - asked).slope(ALONG, -x * xSlope / asked);
+    spare.bend(ALONG, ALONG, -(xSlope * xSlope + x * xBend) / asked);
+    spare.square(-1 / asked, ySlope);
+    spare.square(1 / asked, askedSlope);
   }
 }

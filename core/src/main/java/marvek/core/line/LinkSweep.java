@@ -1,6 +1,7 @@
 package marvek.core.line;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.stream.IntStream;
 import marvek.core.Require;
@@ -113,15 +114,15 @@ public final class LinkSweep {
         SmoothLine.along(stretch, road, null, stretch.taken(section.present().path().offsets()));
     double share = (free[link] - road.lowAt(link)) / (road.highAt(link) - road.lowAt(link));
     int middle = (int) Math.round(Math.max(0, Math.min(1, share)) * (positions - 1));
+    Sought first = sought(positions, middle, free);
     List<List<Way>> halves =
         IntStream.of(-1, 1)
             .parallel()
-            .mapToObj(side -> half(positions, middle, side, free))
+            .mapToObj(side -> half(positions, middle, side, first.smoothM))
             .toList();
-    List<Way> ways = new ArrayList<>();
-    for (int k = halves.get(0).size() - 1; k > 0; k--) {
-      ways.add(halves.get(0).get(k));
-    }
+    List<Way> ways = new ArrayList<>(halves.get(0));
+    Collections.reverse(ways);
+    ways.add(first.way);
     ways.addAll(halves.get(1));
     int at = stretch.at(link);
     double presentOffset = section.present().path().offsetAt(at);
@@ -133,18 +134,32 @@ public final class LinkSweep {
         ways);
   }
 
-  private List<Way> half(int positions, int middle, int side, double[] free) {
-    double[] start = free;
+  /**
+   * A way, and the smooth line through its position.
+   *
+   * @param smoothM offsets along the stretch
+   */
+  private record Sought(Way way, double[] smoothM) {}
+
+  /** The ways from the middle outward to one side, without that of the middle. */
+  private List<Way> half(int positions, int middle, int side, double[] smoothM) {
+    double[] beside = smoothM;
     List<Way> ways = new ArrayList<>();
-    for (int p = middle; p >= 0 && p < positions; p += side) {
-      double share = p / (positions - 1.0);
-      double offset = road.lowAt(link) + share * (road.highAt(link) - road.lowAt(link));
-      Bounds through = road.through(link, offset);
-      start = SmoothLine.along(stretch, through, null, start);
-      Lap smooth = section.driven(stretch.put(section.present().path().offsets(), start));
-      ways.add(way(offset, leastTime ? quickest(through, smooth) : smooth));
+    for (int p = middle + side; p >= 0 && p < positions; p += side) {
+      Sought sought = sought(positions, p, beside);
+      beside = sought.smoothM;
+      ways.add(sought.way);
     }
     return ways;
+  }
+
+  private Sought sought(int positions, int position, double[] besideM) {
+    double share = position / (positions - 1.0);
+    double offset = road.lowAt(link) + share * (road.highAt(link) - road.lowAt(link));
+    Bounds through = road.through(link, offset);
+    double[] smoothM = SmoothLine.along(stretch, through, null, besideM);
+    Lap smooth = section.driven(stretch.put(section.present().path().offsets(), smoothM));
+    return new Sought(way(offset, leastTime ? quickest(through, smooth) : smooth), smoothM);
   }
 
   private Lap quickest(Bounds through, Lap begun) {

@@ -33,7 +33,8 @@ public final class InteriorPoint {
   /** Steps shorter than this share are not tried. */
   private static final double LEAST_SHARE = 1e-6;
 
-  private static final double LEAST_SLACK = 1e-2;
+  /** Slacks begin no smaller, where the constraints hold by less or fail; by trial. */
+  private static final double LEAST_SLACK = 0.05;
 
   /** Multipliers stay within this factor of what the barrier says of them. */
   private static final double MULTIPLIER_RANGE = 1e10;
@@ -179,16 +180,21 @@ public final class InteriorPoint {
     int n = at.x().length;
     double terms = 0;
     double[] slope = new double[n];
+    double[] own = new double[width];
     for (int e = 0; e < programme.elements(); e++) {
       ElementProgramme.Derivatives d = derived.of[e];
-      for (int a = 0; a < width; a++) {
-        double sum = d.gradient()[a];
-        for (int j = 0; j < m; j++) {
-          double term = at.z()[e * m + j] * d.jacobian()[j * width + a];
-          sum -= term;
+      double[] jacobian = d.jacobian();
+      System.arraycopy(d.gradient(), 0, own, 0, width);
+      for (int j = 0; j < m; j++) {
+        double z = at.z()[e * m + j];
+        for (int a = 0; a < width; a++) {
+          double term = z * jacobian[j * width + a];
+          own[a] -= term;
           terms += Math.abs(term);
         }
-        slope[places[e * width + a]] += sum;
+      }
+      for (int a = 0; a < width; a++) {
+        slope[places[e * width + a]] += own[a];
       }
     }
     double most = 0;

@@ -68,6 +68,17 @@ public final class Jet {
     }
   }
 
+  /** Adds {@code factor·a·aᵀ} to the second derivatives. */
+  public void square(double factor, double[] a) {
+    int k = 0;
+    for (int i = 0; i < variables; i++) {
+      double weighed = factor * a[i];
+      for (int j = i; j < variables; j++) {
+        second[k++] += weighed * a[j];
+      }
+    }
+  }
+
   /** Adds another so many times. */
   public void add(double factor, Jet other) {
     value += factor * other.value;
@@ -109,7 +120,7 @@ public final class Jet {
     for (int k = 0; k < function.second.length; k++) {
       function.second[k] = slope * of.second[k];
     }
-    function.outer(0.5 * bend, of.first, of.first);
+    function.square(bend, of.first);
     return function;
   }
 

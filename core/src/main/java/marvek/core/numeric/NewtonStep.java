@@ -21,6 +21,11 @@ final class NewtonStep {
   /** Second derivatives of an element with its constraints'. */
   private final double[] element;
 
+  /** Multiplier over slack of an element's constraints, and the same times a slope. */
+  private final double[] weight;
+
+  private final double[] weighed;
+
   /** Unknowns that the elements see, element after element. */
   private final int[] places;
 
@@ -34,6 +39,8 @@ final class NewtonStep {
     width = programme.width();
     m = programme.constraints();
     element = new double[width * width];
+    weight = new double[m];
+    weighed = new double[m];
     this.places = places;
     free = new int[programme.elements()][];
     for (int e = 0; e < free.length; e++) {
@@ -77,20 +84,24 @@ final class NewtonStep {
   }
 
   private void addElement(int e, Iterate at, ElementProgramme.Derivatives d) {
-    System.arraycopy(d.hessian(), 0, element, 0, width * width);
+    double[] hessian = d.hessian();
     double[] jacobian = d.jacobian();
-    int[] open = free[e];
     for (int j = 0; j < m; j++) {
-      double weight = at.z()[e * m + j] / at.s()[e * m + j];
-      for (int p = 0; p < open.length; p++) {
-        int a = open[p];
-        double weighed = weight * jacobian[j * width + a];
-        for (int q = p; q < open.length; q++) {
-          int b = open[q];
-          element[a * width + b] += weighed * jacobian[j * width + b];
+      weight[j] = at.z()[e * m + j] / at.s()[e * m + j];
+    }
+    for (int a = 0; a < width; a++) {
+      for (int j = 0; j < m; j++) {
+        weighed[j] = weight[j] * jacobian[j * width + a];
+      }
+      for (int b = a; b < width; b++) {
+        double sum = hessian[a * width + b];
+        for (int j = 0; j < m; j++) {
+          sum += weighed[j] * jacobian[j * width + b];
         }
+        element[a * width + b] = sum;
       }
     }
+    int[] open = free[e];
     for (int p = 0; p < open.length; p++) {
       int row = places[e * width + open[p]];
       for (int q = p; q < open.length; q++) {
@@ -104,16 +115,22 @@ final class NewtonStep {
 
   private double[] right(Iterate at, Derived derived, double barrier) {
     double[] right = new double[n];
+    double[] own = new double[width];
     for (int e = 0; e < programme.elements(); e++) {
       ElementProgramme.Derivatives d = derived.of[e];
+      double[] jacobian = d.jacobian();
       for (int a = 0; a < width; a++) {
-        double sum = -d.gradient()[a];
-        for (int j = 0; j < m; j++) {
-          int k = e * m + j;
-          double pull = (barrier - at.z()[k] * (d.c()[j] - at.s()[k])) / at.s()[k];
-          sum += d.jacobian()[j * width + a] * pull;
+        own[a] = -d.gradient()[a];
+      }
+      for (int j = 0; j < m; j++) {
+        int k = e * m + j;
+        double pull = (barrier - at.z()[k] * (d.c()[j] - at.s()[k])) / at.s()[k];
+        for (int a = 0; a < width; a++) {
+          own[a] += jacobian[j * width + a] * pull;
         }
-        right[places[e * width + a]] += sum;
+      }
+      for (int a = 0; a < width; a++) {
+        right[places[e * width + a]] += own[a];
       }
     }
     for (int i = 0; i < n; i++) {
