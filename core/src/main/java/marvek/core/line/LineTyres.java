@@ -158,7 +158,7 @@ final class LineTyres {
               ? asLoad(load, normal, across)
               : axles[c].side.at(given, normal, across);
       spare[c] = Jet.product(friction, load);
-      addAsked(spare[c], axles[c], given[ALONG], side);
+      takeAsked(spare[c], axles[c], given[ALONG], side);
     }
     if (motorcycle) {
       // The front wheel stays down.
@@ -188,7 +188,7 @@ final class LineTyres {
   }
 
   /** Takes from what an axle holds what is asked of it: √(X² + Y²), X and Y over their μ. */
-  private void addAsked(Jet spare, Axle axle, double along, Jet side) {
+  private void takeAsked(Jet spare, Axle axle, double along, Jet side) {
     double magnitude = Math.sqrt(along * along + ROUNDED * ROUNDED);
     double x = (axle.ofMagnitude * magnitude + axle.ofAlong * along) / muX;
     double xSlope = (axle.ofMagnitude * along / magnitude + axle.ofAlong) / muX;
