@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -115,7 +116,7 @@ class StationsTest {
     Recording there = recording(0, 1);
     double[] time = new double[there.size()];
     Arrays.setAll(time, i -> there.timeAt(i) + begin);
-    java.util.Map<Channel, double[]> channels = new java.util.EnumMap<>(Channel.class);
+    Map<Channel, double[]> channels = new EnumMap<>(Channel.class);
     for (Channel channel : Channel.values()) {
       if (there.has(channel)) {
         channels.put(channel, there.channel(channel));
@@ -125,6 +126,41 @@ class StationsTest {
     for (int p = 0; p < CLEAN.size(); p++) {
       assertThat(moved.get(p).timeS()).isCloseTo(CLEAN.get(p).timeS(), within(1e-4));
     }
+  }
+
+  /** Without a position the speed tells the way, also one that shows a tenth too much. */
+  @Test
+  void aLossOfThePositionIsLaidOverByTheSpeed() {
+    Recording clean = recording(0, 1);
+    Stations known = Stations.of(clean, ROAD);
+    Stations over = Stations.of(lost(clean, 1500, 1950), ROAD);
+    // A tenth of the way is 19 m. It is spread evenly over the time, the car is not as fast all the
+    // time, and how far it drives beside the middle of the road is not known: that leaves 3.5 m.
+    for (int i = 1000; i < 2500; i++) {
+      double most = i >= 1450 && i < 2000 ? 4 : 0.05;
+      assertThat(over.stationAt(i)).as("at %d", i).isCloseTo(known.stationAt(i), within(most));
+    }
+    assertThat(over.offsetAt(1725)).as("how far beside the road is not known").isNaN();
+    Stations longer = Stations.of(lost(clean, 1500, 2500), ROAD);
+    assertThat(longer.stationAt(2000)).as("longer than eight seconds").isNaN();
+    Stations begun = Stations.of(lost(clean, 0, 300), ROAD);
+    assertThat(begun.stationAt(100)).as("before the first position").isNaN();
+  }
+
+  private static Recording lost(Recording clean, int from, int to) {
+    Map<Channel, double[]> channels = new EnumMap<>(Channel.class);
+    double[] time = new double[clean.size()];
+    Arrays.setAll(time, clean::timeAt);
+    for (Channel channel : List.of(Channel.X, Channel.Y, Channel.SPEED)) {
+      double[] values = clean.channel(channel).clone();
+      if (channel == Channel.SPEED) {
+        Arrays.setAll(values, i -> 1.1 * clean.at(Channel.SPEED, i));
+      } else {
+        Arrays.fill(values, from, to, Double.NaN);
+      }
+      channels.put(channel, values);
+    }
+    return new Recording(time, channels);
   }
 
   /** Positions alone, ten times a second: speed, braking and the way are read, no pedals. */
