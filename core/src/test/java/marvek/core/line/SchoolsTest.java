@@ -210,6 +210,16 @@ class SchoolsTest {
     assertThat(spread(sweep, false)).isGreaterThan(0.3);
   }
 
+  /** From right to left, wherever across the road the search begins. */
+  @Test
+  void theWaysOfEveryLinkStandInOrder() {
+    for (int c = 0; c < corners.size(); c++) {
+      assertThat(LinkSweep.of(present, corridor, corners, c, 7, false).ways())
+          .as("after corner %d", c)
+          .isSortedAccordingTo((a, b) -> Double.compare(a.offsetM(), b.offsetM()));
+    }
+  }
+
   private static double spread(LinkSweep.Result sweep, boolean first) {
     var speeds =
         sweep.ways().stream()
