@@ -1,10 +1,12 @@
 package marvek.e2e;
 
 import java.nio.file.Path;
+import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.BooleanSupplier;
 import java.util.function.Function;
 import org.openqa.selenium.By;
@@ -20,6 +22,7 @@ import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.support.ui.ExpectedConditions;
 import org.openqa.selenium.support.ui.FluentWait;
 import org.openqa.selenium.support.ui.Select;
+import org.openqa.selenium.support.ui.Sleeper;
 import org.openqa.selenium.support.ui.WebDriverWait;
 
 /**
@@ -34,8 +37,11 @@ final class Browser implements AutoCloseable {
   /** A first computation takes seconds, many times that where two runs share two busy cores. */
   private static final Duration PATIENCE = Duration.ofSeconds(90);
 
-  /** Between two looks at what is waited for: a glance takes some milliseconds itself. */
+  /** Between the first two looks at what is waited for: a glance takes some milliseconds itself. */
   private static final Duration GLANCE = Duration.ofMillis(60);
+
+  /** What takes long is looked at less often, so that looking does not take what it waits for. */
+  private static final Duration LAST_GLANCE = Duration.ofMillis(300);
 
   /** So much of a screen says which one it is and what it complains of. */
   private static final int MOST_TOLD = 600;
@@ -224,12 +230,19 @@ final class Browser implements AutoCloseable {
    * not come is told with what stood on the screen instead.
    */
   private FluentWait<WebDriver> until() {
-    return new WebDriverWait(driver, PATIENCE, GLANCE) {
+    return new WebDriverWait(driver, PATIENCE, GLANCE, Clock.systemUTC(), slowerAndSlower()) {
       @Override
       protected RuntimeException timeoutException(String message, Throwable last) {
         return super.timeoutException(message + "\nThe screen: " + onTheScreen(), last);
       }
     }.ignoring(StaleElementReferenceException.class);
+  }
+
+  /** Each pause a quarter longer than the one before. */
+  private static Sleeper slowerAndSlower() {
+    AtomicLong pauseMs = new AtomicLong(GLANCE.toMillis());
+    return asked ->
+        Thread.sleep(pauseMs.getAndUpdate(last -> Math.min(LAST_GLANCE.toMillis(), last * 5 / 4)));
   }
 
   private String onTheScreen() {
