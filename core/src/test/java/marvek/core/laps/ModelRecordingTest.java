@@ -206,7 +206,10 @@ class ModelRecordingTest {
             IntStream.rangeClosed(0, n).mapToDouble(i -> at.applyAsDouble(i % n)).toArray());
   }
 
-  /** Check: every channel of every sample against the library's. Times are kept to 1 µs. */
+  /**
+   * Check: what has a between (all but gear and engine speed) at every sample against the
+   * library's. Times are kept to 1 µs.
+   */
   @Test
   void channelsAreTheLapBetweenItsSamples() {
     Lap lap = BOOK.lap();
