@@ -90,7 +90,8 @@ public final class SmoothLine {
   }
 
   private double[] run(double[] start, DoubleConsumer progress) {
-    double[] d = bounds.within(start);
+    // Brought within the bounds point by point a line gets kinks, and out of those no round leads.
+    double[] d = bounds.hold(start) ? bounds.within(start) : programme(start, objective(start));
     double value = objective(d);
     while (rounds < MAX_ROUNDS && lastMoveM > STILL_M) {
       if (Thread.currentThread().isInterrupted()) {

@@ -20,6 +20,7 @@ import marvek.core.conditions.Conditions;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class SmoothLineTest {
   private static final double BODY = 1.95;
@@ -75,6 +76,25 @@ class SmoothLineTest {
       double value = Path.at(road, other, List.of()).curvatureSquaredPerM();
       assertThat(value).isGreaterThan(result.curvatureSquaredPerM() * (1 - 1e-6));
     }
+  }
+
+  /** Begun from a line that passes metres beside the place, and from one that leads there. */
+  @ParameterizedTest
+  @ValueSource(ints = {100, 300, 500, 700})
+  void ledThroughAPlaceItIsTheSameLineWithoutAKink(int place) {
+    Stretch whole = Stretch.whole(road);
+    Bounds bounds = Bounds.of(whole, corridor(0.15), new double[whole.size()]);
+    double[] free = SmoothLine.along(whole, bounds, null, new double[whole.size()]);
+    double offset = free[place] > 0 ? bounds.lowAt(place) : bounds.highAt(place);
+    double[] leading = free.clone();
+    for (int k = -80; k <= 80; k++) {
+      leading[road.wrap(place + k)] +=
+          (offset - free[place]) * Math.pow(Math.cos(Math.PI * k / 160), 2);
+    }
+    Bounds through = bounds.through(place, offset);
+    double[] begunBeside = SmoothLine.along(whole, through, null, free);
+    assertThat(begunBeside)
+        .containsExactly(SmoothLine.along(whole, through, null, leading), within(0.01));
   }
 
   /**
